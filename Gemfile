@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+source "https://rubygems.org"
+
+ruby "~> 3.1"
+
+# The web
+gem "erubi", "~> 1.13"
+gem "puma", "~> 8.0"
+gem "rack", "~> 3.2"
+gem "rack-attack", "~> 6.8"
+gem "rack-protection", "~> 4.2"
+gem "rodauth", "~> 2.41"
+gem "roda", "~> 3.100"
+gem "bcrypt", "~> 3.1"
+gem "sinatra", "~> 4.2"
+gem "tilt", "~> 2.4"
+gem "zeitwerk", "~> 2.6.18"
+
+# The database and the jobs in it
+gem "json", "~> 2.0" # que 2.4 fails with json 3
+gem "pg", "~> 1.5.9" # later ones bring their own libpq beside Debian's, which sequel_pg links
+gem "que", "~> 2.4"
+gem "sequel", "~> 5.100"
+gem "sequel_pg", "~> 1.17"
+
+# What comes in, and time
+gem "biz", "~> 1.8"
+gem "dry-schema", "~> 1.13.4" # 1.14 uses syntax that Ruby 3.1 rejects
+gem "dry-validation", "~> 1.10.0"
+gem "tzinfo-data"
+
+# Paper and post
+gem "mail", "~> 2.9"
+gem "matrix", "~> 0.4" # prawn needs it since Ruby 3.1
+gem "prawn", "~> 2.5"
+gem "rqrcode", "~> 3.1"
+
+gem "rake", "~> 13.0"
+
+group :test do
+  gem "capybara", "~> 3.40"
+  gem "cuprite", "~> 0.17"
+  gem "minitest", "~> 5.0"
+  gem "rack-test", "~> 2.1"
+  gem "rubocop", "~> 1.60", require: false
+  gem "rubocop-minitest", require: false
+  gem "rubocop-sequel", require: false
+  gem "simplecov", "~> 0.22", require: false
+end

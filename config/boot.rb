@@ -1,0 +1,19 @@
+# frozen_string_literal: true
+
+# Brings the application's code and its database up. Needs DATABASE_URL.
+require "bundler/setup"
+require "zeitwerk"
+
+module UprightBench
+  ROOMS = %w[core models services screens drawings papers formats outbox config demo].freeze
+
+  ROOMS.map(&:capitalize).each { |name| const_set(name, Module.new) unless const_defined?(name, false) }
+
+  LOADER = Zeitwerk::Loader.new
+  ROOMS.each { |room| LOADER.push_dir(File.expand_path("../#{room}", __dir__), namespace: const_get(room.capitalize)) }
+  LOADER.ignore(__FILE__)
+  LOADER.setup
+
+  SETTINGS = Config::Settings.new
+  DB = Config::Database.connect(SETTINGS.database_url)
+end

@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+require "sequel"
+require "que"
+
+module UprightBench
+  module Config
+    # The one connection pool, and the migrations.
+    module Database
+      MIGRATIONS = Settings::ROOT.join("migrations").to_s
+      MOST_CONNECTIONS = 12
+
+      module_function
+
+      # @param url [String]
+      # @return [Sequel::Database]
+      def connect(url)
+        Sequel.default_timezone = :utc
+        db = Sequel.connect(url, max_connections: MOST_CONNECTIONS, preconnect: false)
+        db.extension :pg_json, :pg_array
+        Sequel.extension :pg_json_ops
+        Sequel::Model.db = db
+        Que.connection = db
+        db
+      end
+
+      def migrate(db)
+        Sequel.extension :migration
+        Sequel::Migrator.run(db, MIGRATIONS)
+      end
+
+      def current?(db)
+        Sequel.extension :migration
+        Sequel::Migrator.is_current?(db, MIGRATIONS)
+      end
+    end
+  end
+end

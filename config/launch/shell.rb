@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+require "open3"
+require "shellwords"
+require_relative "failure"
+
+module UprightBench
+  module Config
+    module Launch
+      # Runs programs for the start and the tests: quietly, with their last words when they fail.
+      module Shell
+        module_function
+
+        # @param command [Array<String>]
+        # @param run_as [String, nil] another user, when started by root
+        # @return [String] what it printed
+        # @raise [Failure] with the program's last lines
+        def run(*command, env: {}, run_as: nil, chdir: "/")
+          line = run_as ? ["runuser", "-u", run_as, "--", *command] : command
+          out, status = Open3.capture2e(env, *line, chdir: chdir)
+          raise Failure, "#{File.basename(command.first)} failed: #{out.lines.last(3).map(&:strip).join(' / ')}" unless status.success?
+
+          out
+        end
+
+        # @return [Boolean] whether it ended well
+        def ok?(*command, run_as: nil, env: {}, chdir: "/")
+          run(*command, run_as: run_as, env: env, chdir: chdir)
+          true
+        rescue Failure, SystemCallError
+          false
+        end
+
+        def root?
+          Process.uid.zero?
+        end
+
+        def say(text)
+          $stdout.puts text
+          $stdout.flush
+        end
+      end
+    end
+  end
+end

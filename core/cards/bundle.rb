@@ -1,0 +1,72 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Cards
+      # One customer's card: which tasks go on it, by which channel, when it leaves, and what keeps it here.
+      #
+      # A card is for a customer, not for a filter: once the first task brings a card, every task due
+      # within the bundling window after it travels along.
+      class Bundle
+        attr_reader :customer_id
+
+        # @param customer_id [Integer]
+        # @param tasks [Array<DueTask>] all open ones of this customer
+        # @param address [Address]
+        # @param policy [Policy]
+        # @param today [Date]
+        def initialize(customer_id:, tasks:, address:, policy:, today:)
+          @customer_id = customer_id
+          @tasks = tasks
+          @address = address
+          @policy = policy
+          @today = today
+        end
+
+        # @return [Symbol, nil]
+        def channel
+          @address.channel
+        end
+
+        # @return [Array<DueTask>] what goes on the card, soonest first
+        def lines
+          return [] if sendable.empty?
+
+          sendable.select { |task| task.due_on <= sendable.first.due_on + @policy.bundle_days }
+        end
+
+        # @return [Date, nil] the day the card leaves, never before today
+        def leaves_on
+          return if sendable.empty?
+
+          [sendable.first.due_on - @policy.lead_days(channel || :email), @today].max
+        end
+
+        # @return [Integer] 1 for a first card, more for a follow-up
+        def attempt
+          lines.map(&:attempts).max + 1
+        end
+
+        def leaves_today?
+          obstacle.nil? && leaves_on && leaves_on <= @today
+        end
+
+        # @return [String, nil] why no card can go at all
+        def obstacle
+          @address.obstacle
+        end
+
+        # @return [Hash{DueTask=>String}] what is left off, and why
+        def held_back
+          @tasks.to_h { |task| [task, task.held_back(@policy, @today)] }.compact
+        end
+
+        private
+
+        def sendable
+          @sendable ||= @tasks.select { |task| task.held_back(@policy, @today).nil? }.sort_by(&:due_on)
+        end
+      end
+    end
+  end
+end

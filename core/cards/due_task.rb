@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Cards
+      # An open due as the cards see it: whose it is, when, and what keeps it off a card.
+      # `attempts` counts the cards already sent in this cycle, the last of them on `carded_on`.
+      class DueTask
+        include Value
+        fields :id, :customer_id, :due_on, attempts: 0, carded_on: nil, snoozed_until: nil,
+               on_bench: false, machine_state: :in_use, may_card: true
+
+        # @return [String, nil] why it is not on a card today; nil when it may be
+        def held_back(policy, today)
+          HOLDS.each do |hold|
+            reason = send(hold, policy, today)
+            return reason if reason
+          end
+          nil
+        end
+
+        private
+
+        HOLDS = %i[not_carded on_the_bench gone snoozed recently_carded often_enough].freeze
+        private_constant :HOLDS
+
+        def not_carded(_policy, _today)
+          "looked after at home" unless may_card
+        end
+
+        def on_the_bench(_policy, _today)
+          "the machine is on the bench" if on_bench
+        end
+
+        def gone(_policy, _today)
+          "the machine is #{machine_state}" if %i[sold scrapped].include?(machine_state)
+        end
+
+        def snoozed(_policy, today)
+          "asked not before #{snoozed_until.iso8601}" if snoozed_until && snoozed_until > today
+        end
+
+        def recently_carded(policy, today)
+          "carded on #{carded_on.iso8601}" if carded_on && today - carded_on < policy.follow_up_gap_days
+        end
+
+        def often_enough(policy, _today)
+          "carded #{attempts} times" if attempts > policy.most_follow_ups
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,14 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Clocks
+      # The answer of DueDate: when a task is due, how early and late that may be, which clock decided,
+      # and the reason each clock gave. `late_on` nil means no clock sets a late bound (no use at all).
+      class Due
+        include Value
+        fields :due_on, :early_on, :late_on, :deciding, :reasons
+      end
+    end
+  end
+end

@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Findings
+      # What does a finding mean? Picks the reader for the kind of part and asks it.
+      #
+      #   Read.new(position:, observed: { grey: 5 }, background: Background.new).call  # => Verdict, or nil
+      #
+      # nil means that not enough was recorded to say anything.
+      class Read
+        READERS = {
+          filter: ReadFilter, brush: ReadBrush, bag: ReadBag, bin: ReadBin, belt: ReadBelt, seal: ReadState,
+          flap: ReadState, path: ReadState, roll: ReadState, contacts: ReadState, battery: ReadState, lead: ReadState
+        }.freeze
+
+        # @param position [Sheets::Position]
+        # @param observed [Hash{Symbol=>Object}] fields as in KINDS; what was not looked at is absent
+        # @param background [Background]
+        def initialize(position:, observed:, background: Background.new)
+          @position = position
+          @observed = observed.compact
+          @background = background
+        end
+
+        # @return [Verdict, nil]
+        # @raise [ArgumentError] when a field does not belong to the kind of part
+        def call
+          unknown = @observed.keys - KINDS.fetch(@position.kind).keys
+          raise ArgumentError, "#{@position.kind} has no #{unknown.join(', ')}" if unknown.any?
+          return if @observed.reject { |_, value| value == false }.empty?
+
+          READERS.fetch(@position.kind).new(@position, @observed, @background).verdict
+        end
+      end
+    end
+  end
+end

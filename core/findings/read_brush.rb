@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Findings
+      # Brush: bristles must stand proud of the guide bars; flush with them is worn out (common practice).
+      # The height dial is highest for new bristles and stepped down in equal parts of the remaining wear.
+      class ReadBrush < Reader
+        CLAUSES = %i[flush flush_before_next_service proud].freeze
+
+        # @return [Integer, nil] the dial setting that the stand-out implies; nil when there is no dial
+        def self.dial(standout_mm:, new_standout_mm:, settings:)
+          return if settings.nil? || new_standout_mm.nil?
+
+          (settings * standout_mm / new_standout_mm.to_f).ceil.clamp(1, settings)
+        end
+
+        private
+
+        def standout
+          @observed[:standout_mm]
+        end
+
+        def flush
+          return unless standout && standout <= 0
+
+          say(:replace, :flush, "Bristles are flush with the guide bars: worn out.", confidence: :high)
+        end
+
+        # Wear is taken as even since the brush was fitted new.
+        def flush_before_next_service
+          return unless standout && days_left && days_left < policy.service_interval_days
+
+          say(:replace, :flush_before_next_service,
+              "#{mm(standout)} mm left; at this wear flush on #{flush_on.iso8601}, before the next service.",
+              detail: { flush_on: flush_on.iso8601 })
+        end
+
+        def proud
+          return unless standout
+
+          setting = self.class.dial(standout_mm: standout, new_standout_mm: new_standout, settings: @position.measures["dial_settings"])
+          words = setting ? "; set the height dial to #{setting}" : ""
+          say(:leave, :proud, "Bristles stand #{mm(standout)} mm proud of the guide bars#{words}.", confidence: :high,
+              detail: { dial: setting }.compact)
+        end
+
+        def new_standout
+          @position.measures["new_standout_mm"]
+        end
+
+        def days_left
+          age = @background.age_days
+          return unless age&.positive? && new_standout && standout < new_standout
+
+          (standout * age / (new_standout - standout).to_f).floor
+        end
+
+        def flush_on
+          @background.today + days_left
+        end
+
+        def mm(value)
+          format("%g", value)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Fit
+      # Where a part is said to fit: listed for a model, or for a family, at a position.
+      # `plates` is a range of serial numbers as text (compared by length, then sign by sign).
+      class Rule
+        include Value
+        fields :part_id, :position, model: nil, family: nil, body_style: nil, plate_from: nil, plate_to: nil
+
+        # @return [Symbol, nil] :model or :family where it speaks of this machine's kind, else nil
+        def level(machine)
+          return :model if model && model == machine.model
+          return :family if model.nil? && family && family == machine.family
+
+          nil
+        end
+
+        def body_style?(machine)
+          body_style.nil? || body_style == machine.body_style
+        end
+
+        def plate?(machine)
+          return true if plate_from.nil? && plate_to.nil?
+          return false if machine.plate.nil?
+
+          (plate_from.nil? || rank(machine.plate) >= rank(plate_from)) && (plate_to.nil? || rank(machine.plate) <= rank(plate_to))
+        end
+
+        private
+
+        # Shorter numbers come first: padded on the left, text compares as numbers would.
+        def rank(plate)
+          plate.rjust(40, "\0")
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Sheets
+      # A model sheet: the air path of a model from floor to exhaust and every serviceable position on it.
+      class Sheet
+        include Value
+        fields :maker, :model, :kind, :family, :body_style, :power, :warranty_months, :stations, :positions
+
+        KINDS = %i[upright canister stick robot drum].freeze
+        POWERS = %i[mains battery].freeze
+
+        # @return [String] the maker and model, as spoken
+        def title
+          "#{maker} #{model}"
+        end
+
+        # @raise [KeyError] when the sheet has no such position
+        def position(key)
+          positions.find { |position| position.key == key } || raise(KeyError, "no position #{key} on #{title}")
+        end
+
+        def position?(key)
+          positions.any? { |position| position.key == key }
+        end
+
+        # @return [Array<Position>] in the order of a look-over: along the air path, what hangs beside it after what sits in it
+        def walk
+          stations.flat_map { |station| at(station.key) }
+        end
+
+        # @return [Array<Position>] what sits at a station, in the path first
+        def at(station_key)
+          here = positions.select { |position| position.station == station_key }
+          here.reject(&:beside) + here.select(&:beside)
+        end
+
+        private
+
+        def check
+          problems = Rules.new(self).problems
+          raise Invalid, problems if problems.any?
+        end
+      end
+    end
+  end
+end

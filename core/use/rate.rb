@@ -1,0 +1,74 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Use
+      # How many hours a week a machine runs, as a belief with an interval.
+      #
+      # Gamma-Poisson updating (Gelman et al., Bayesian Data Analysis, the Poisson model with exposure):
+      # the stated figure counts as if it had been seen over STATED_WEEKS; each reading adds its hours to
+      # the shape and its weeks to the rate, times its weight.
+      #
+      #   Use::Rate.from(stated_hours_per_week: 5, evidence: [], today:).mean   # => 5.0
+      class Rate
+        include Value
+        fields :hours, :weeks, assumed: false
+
+        STATED_WEEKS = 8.0          # house rule
+        ASSUMED_HOURS_PER_WEEK = 1.0 # common practice: an hour a week
+        INTERVAL = 0.8              # of the belief lies between low and high (house rule)
+
+        # @param stated_hours_per_week [Numeric, nil] what the customer said; nil when nothing was said
+        # @param evidence [Array<Evidence>]
+        # @param today [Date]
+        # @return [Rate]
+        def self.from(stated_hours_per_week:, today:, evidence: [])
+          stated = stated_hours_per_week || (ASSUMED_HOURS_PER_WEEK if evidence.empty?)
+          prior_weeks = stated ? STATED_WEEKS : 0.0
+          weights = evidence.map { |reading| reading.weight(today) }
+          new(hours: ((stated || 0) * prior_weeks) + evidence.zip(weights).sum { |reading, weight| reading.hours * weight },
+              weeks: prior_weeks + evidence.zip(weights).sum { |reading, weight| reading.weeks * weight },
+              assumed: stated_hours_per_week.nil? && evidence.empty?)
+        end
+
+        # @return [Float] hours a week
+        def mean
+          hours / weeks.to_f
+        end
+
+        def zero?
+          hours.zero?
+        end
+
+        # @return [Float] hours a week that are exceeded in nine of ten cases
+        def low
+          zero? ? 0.0 : gamma.quantile((1 - INTERVAL) / 2)
+        end
+
+        # @return [Float] hours a week that are exceeded in one of ten cases
+        def high
+          zero? ? 0.0 : gamma.quantile((1 + INTERVAL) / 2)
+        end
+
+        # @return [String] one sentence for the screen
+        def reason
+          return "stored, no use: the calendar alone counts" if zero?
+
+          source = assumed ? "nothing said, an hour a week assumed" : "from what was said and read"
+          format("%<mean>.1f h a week, likely %<low>.1f to %<high>.1f (%<source>s)", mean: mean, low: low, high: high, source: source)
+        end
+
+        private
+
+        def check
+          raise ArgumentError, "hours must not be negative" if hours.negative?
+          raise ArgumentError, "weeks must be positive" unless weeks.positive?
+        end
+
+        def gamma
+          Stats::Gamma.new(shape: hours, rate: weeks)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Work
+      # The work list of a job in working order, from its findings.
+      #
+      # First what must be settled before a hand goes in (refer), then what must be empty before anything
+      # is opened (bin and bag), then what starts a drying clock, longest first, then the rest along the air path.
+      class Plan
+        # Minutes an action takes, beside the minutes to reach its place (house rules).
+        ACTION_MINUTES = { refer: 5, clean: 5, wash: 8, replace: 3 }.freeze
+        EMPTIED_FIRST = %i[bin bag].freeze # common practice
+
+        # @param sheet [Sheets::Sheet]
+        # @param findings [Hash{String=>Findings::Verdict}] by position key
+        def initialize(sheet:, findings:)
+          @sheet = sheet
+          @findings = findings
+        end
+
+        # @return [Array<Item>]
+        def call
+          walk = @sheet.walk
+          wanted = walk.select { |position| @findings[position.key] && @findings[position.key].mark != :leave }
+          wanted.sort_by { |position| [group(position), -wait_hours(position), walk.index(position)] }
+                .map { |position| item(position) }
+        end
+
+        private
+
+        def mark(position)
+          @findings.fetch(position.key).mark
+        end
+
+        def group(position)
+          return 0 if mark(position) == :refer
+          return 1 if EMPTIED_FIRST.include?(position.kind)
+
+          mark(position) == :wash ? 2 : 3
+        end
+
+        def wait_hours(position)
+          mark(position) == :wash ? position.drying_floor_hours.to_f : 0
+        end
+
+        def item(position)
+          Item.new(position: position.key, action: mark(position), reason: @findings.fetch(position.key).reason,
+                   minutes: position.minutes + ACTION_MINUTES.fetch(mark(position)))
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,103 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Demo
+    # The dozen machines that stand in the shop now, one or more in every state.
+    class Bench
+      # State reached, and how many open hours ago the machine came in.
+      JOBS = [[:handed_over, 26], [:closed_up, 22], [:dry, 21], [:drying, 15], [:drying, 6], [:in_work, 11], [:settled, 8], [:settled, 7],
+              [:looked_over, 5], [:stopped, 4], [:half_looked, 3], [:taken_in, 1], [:declined, 9]].freeze
+
+      def initialize(now, staff, machines)
+        @now = now
+        @schedule = Services::Policies.now.schedule
+        @technicians = staff[1, 2]
+        @counter = staff[3]
+        @random = Random.new(Load::SEED + 1)
+        @sticks, @others = machines.partition { |machine| machine.to_core.kind == :stick }
+        @others.shuffle!(random: @random)
+      end
+
+      def call
+        JOBS.each_with_index { |(state, hours), place| lay(state, hours, place) }
+      end
+
+      private
+
+      def lay(state, hours, place)
+        wet = %i[dry drying].include?(state)
+        machine = (wet ? @sticks : @others).shift
+        @came = @schedule.before(@now, hours * 60)
+        @visit = Visit.new(machine, Config::Zone.date(@came), @technicians[place % 2], @counter, @random)
+        @visit.take_in(@came)
+        send(state)
+      end
+
+      def at(minutes)
+        @schedule.after(@came, minutes)
+      end
+
+      def taken_in; end
+
+      def half_looked
+        @visit.look_over(at(30), first: 4)
+      end
+
+      def looked_over
+        @visit.look_over(at(30))
+      end
+
+      def stopped
+        looked_over
+        job = @visit.job.refresh
+        place = job.sheet.positions.find { |position| position.kind == :lead }
+        Services::RecordFinding.call(job.number, place.key, observed: { state: "damaged" }, version: 1, by: @technicians.first, at: at(50))
+      end
+
+      def settled
+        looked_over
+        @visit.settle(at(90))
+      end
+
+      def in_work
+        settled
+        @visit.work(at(150), most: 2)
+      end
+
+      def drying
+        grey_filter
+        @visit.settle(at(90))
+        @visit.work(at(120))
+      end
+      alias dry drying
+
+      # A stick whose filter is worth a wash, whatever else it has.
+      def grey_filter
+        looked_over
+        job = @visit.job.refresh
+        place = job.sheet.positions.find(&:washable?)
+        Services::RecordFinding.call(job.number, place.key, observed: { grey: 4 }, version: 1, by: @technicians.last, at: at(60))
+      end
+
+      def closed_up
+        settled
+        finish_work
+        @visit.close_up(at(600))
+      end
+
+      def handed_over
+        closed_up
+        Services::HandOver.call(@visit.job.number, by: @counter, at: at(700))
+      end
+
+      def finish_work
+        @visit.work(at(150))
+      end
+
+      def declined
+        looked_over
+        Services::EndEarly.call(@visit.job.number, how: "declined", by: @counter, at: at(90))
+      end
+    end
+  end
+end

@@ -1,0 +1,172 @@
+# frozen_string_literal: true
+
+require "json"
+
+module UprightBench
+  module Demo
+    # Fills an empty database with Ropewalk Vacuum Repair: its shelf, its customers, two years of jobs, a bench in
+    # every state. Everything goes through the services, from a fixed seed, with dates laid relative to `now`.
+    class Load
+      SEED = 4610
+      PASSWORD = "ropewalk-demo"
+      STAFF = [["Ines Varga", "owner"], ["Tobiah Lund", "technician"], ["Marit Oyelaran", "technician"], ["Sunniva Pike", "counter"]].freeze
+      FOLDER = File.expand_path(__dir__)
+      RACK = 12
+      HISTORY_DAYS = 730
+
+      # @return [Array<Array(String, String)>] e-mail and role of every demo sign-in
+      def self.sign_ins
+        STAFF.map { |name, role| [mail(name), role] }
+      end
+
+      def self.mail(name)
+        "#{name.split.first.downcase}@ropewalk.example.org"
+      end
+
+      # @param now [Time]
+      # @param say [#call] told what is going on
+      def initialize(now: Time.now, say: proc {})
+        @now = now
+        @say = say
+        @random = Random.new(SEED)
+        @today = Config::Zone.date(now)
+        @begun = now - ((HISTORY_DAYS + 20) * 86_400)
+      end
+
+      def call
+        @say.call "Loading the demo: the shop, its shelf and its customers …"
+        DB.transaction { ground }
+        DB.run("ANALYZE")
+        @say.call "Loading the demo: two years of jobs …"
+        history
+        @say.call "Loading the demo: today's bench …"
+        DB.transaction { Bench.new(@now, @staff, @machines).call }
+        DB.run("ANALYZE")
+      end
+
+      private
+
+      def ground
+        staff
+        shop
+        sheets
+        shelf
+        customers
+      end
+
+      def staff
+        @staff = STAFF.map do |name, role|
+          Services::AddPerson.call(name: name, email: self.class.mail(name), role: role, password: PASSWORD, at: @begun)
+        end
+      end
+
+      def shop
+        Models::Shop.create(id: 1, name: "Ropewalk Vacuum Repair", street: "Ferry Slip 3", town: Names::TOWN, phone: "555-0199",
+                            email: "bench@ropewalk.example.org")
+        Services::SavePolicies.call({ "room_temperature_c" => 21, "room_humidity_percent" => 50, "holidays" => holidays }, by: owner, at: @begun)
+        RACK.times { |place| Models::RackPlace.create(label: (place + 1).to_s) }
+      end
+
+      # Slip Day and Lantern Night, both well away from today so that the demo's bench is never closed for them.
+      def holidays
+        [@today + 40, @today + 130].map(&:iso8601)
+      end
+
+      def sheets
+        Dir["#{FOLDER}/sheets/*.json"].sort.each do |file|
+          Services::AddSheet.call(JSON.parse(File.read(file)), by: owner, at: @begun, note: "first version")
+        end
+        @sheets = Models::Sheet.all.to_h { |sheet| [sheet.title, sheet] }
+      end
+
+      def shelf
+        JSON.parse(File.read("#{FOLDER}/parts.json"), symbolize_names: true).each do |row|
+          part = Services::AddPart.call(plain(row.except(:fits, :stock)), fits: row.fetch(:fits), by: owner, at: @begun)
+          Services::MoveStock.call(part, pieces: 400, kind: "received", by: owner, at: @begun)
+          @stock = (@stock || {}).merge(part.id => row.fetch(:stock))
+        end
+      end
+
+      # JSON's inner objects keep text keys.
+      def plain(fields)
+        fields.transform_values { |value| value.is_a?(Hash) ? value.transform_keys(&:to_s) : value }
+      end
+
+      def customers
+        @machines = Names.households(@random).each_with_index.flat_map { |fields, place| household(fields, place) }
+        Names::FLEETS.each_with_index { |fleet, place| @machines.concat(fleet(fleet, place)) }
+      end
+
+      def household(fields, place)
+        customer = Models::Customer.create(**fields, created_by: counter.id, created_at: @begun)
+        titles = ["Brackwater Loft K", "Hallmoor Dart M"].rotate(place)
+        titles.first(place % 6 == 0 ? 2 : 1).map { |title| machine(customer, title, use(place)) }
+      end
+
+      def use(place)
+        traits = [["pets"], [], ["long_hair"], ["pets", "dust"], [], ["daily"]][place % 6]
+        { hours_per_week: [1, 2, 1.5, nil, 3][place % 5], traits: Sequel.pg_array(traits, :text), allergy: place % 8 == 2 }
+      end
+
+      def fleet(fleet, place)
+        customer = Models::Customer.create(name: fleet[:name], fleet: true, phone: "555-019#{place}", email: "office#{place}@example.org",
+                                           street: fleet[:street], town: Names::TOWN, email_agreed: true, created_by: counter.id, created_at: @begun)
+        Array.new(fleet[:machines]) do
+          machine(customer, fleet[:model], { hours_per_week: fleet[:hours], traits: Sequel.pg_array(["daily"], :text), allergy: false })
+        end
+      end
+
+      def machine(customer, title, use)
+        @plates = (@plates || 0) + 1
+        plate = "#{title[/[A-Z]/]}#{title[-1].upcase}-#{format('%05d', 20_000 + (@plates * 137))}"
+        made = Services::AddMachine.call(customer, sheet_id: @sheets.fetch(title).id, plate: plate, by: counter, at: @begun,
+                                                   bought_on: @today - @random.rand(400..1500), second_hand: @random.rand < 0.08)
+        made.set(**use).save_changes
+        made
+      end
+
+      def history
+        visits = @machines.flat_map { |machine| dates_of(machine).map { |date| [date, machine] } }.sort_by { |date, machine| [date, machine.id] }
+        cards = (1..8).map { |month| @today - (month * 30) }.sort
+        visits.each do |date, machine|
+          cards_until(cards, date)
+          DB.transaction { Visit.new(machine, date, technicians.sample(random: @random), counter, @random).whole }
+        end
+        cards_until(cards, @today - 10)
+        DB.transaction { count_shelf }
+      end
+
+      def dates_of(machine)
+        schedule = Services::Policies.now.schedule
+        gap = machine.customer.fleet ? 170 : 330
+        first = @today - HISTORY_DAYS + @random.rand(0..gap)
+        dates = [first]
+        dates << (dates.last + gap + @random.rand(-30..60)) while dates.last < @today - gap - 75
+        dates.map { |date| schedule.open_day(date) }
+      end
+
+      def cards_until(cards, date)
+        Post.new(owner, @random, @today).call(cards.shift) while cards.any? && cards.first < date
+      end
+
+      # The shelf is counted once at the end, so that the demo starts with the stock its parts file says.
+      def count_shelf
+        @stock.each do |id, pieces|
+          Services::CountStock.call(Models::Part.with_pk!(id), pieces: pieces, reason: "yearly count", by: owner, at: @now - (3 * 86_400))
+        end
+      end
+
+      def owner
+        @staff[0]
+      end
+
+      def technicians
+        @staff[1, 2]
+      end
+
+      def counter
+        @staff[3]
+      end
+    end
+  end
+end

@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Demo
+    # The invented people and firms of Pell Harbor.
+    module Names
+      FIRST = %w[Aldous Brynja Casimir Delphine Edda Florin Gerlind Halvor Isaura Jorun Kester Linnéa Marek Nadja Orrin Perpetua Quillon
+                 Rosalba Sören Thyra Ulrica Vesper Wendel Xenia Ysolde Zephyrin].freeze
+      LAST = %w[Applegarth Brackenhurst Corvell Dunmarsh Ellerway Fennimore Gullstrand Holmkvist Inglebay Jessop-Tarn Kettlewick Lunderby
+                Mørksund Netherby Osterlin Pellwright Quayle-Ferrow Rønnefeld Saltmarsh Tarnbrook Underhallow Verrowby Wexcombe Yarrowdale].freeze
+      STREETS = ["Tarline Street", "Netloft Row", "Gull Stairs", "Bollard Street", "Cooperage Lane", "Lantern Hill", "Old Slip", "Oakum Walk"].freeze
+      TOWN = "Pell Harbor"
+      FLEETS = [
+        { name: "Pell Sound Ferry Line", model: "Ostrel Stride 36", machines: 9, hours: 22, street: "Ferry Slip 1" },
+        { name: "Lantern Hill Guesthouse", model: "Brackwater Loft K", machines: 4, hours: 9, street: "Lantern Hill 14" },
+        { name: "Pell Harbor Town Library", model: "Ostrel Stride 36", machines: 3, hours: 10, street: "Oakum Walk 2" },
+        { name: "Sundial Bakery", model: "Brackwater Loft K", machines: 2, hours: 7, street: "Cooperage Lane 5" }
+      ].freeze
+      HOUSEHOLDS = 60
+      COMPLAINTS = {
+        "stick" => ["pulses when the trigger is held", "short run time", "weak suction", "smells", "brush does not turn"],
+        "canister" => ["weak everywhere", "smells when it starts", "yearly service", "high-pitched noise", "dust in the exhaust air"],
+        "upright" => ["dirt falls back out", "hard to push", "weak on the floor", "half-yearly service", "brush does not turn"]
+      }.freeze
+
+      module_function
+
+      # @return [Array<Hash>] columns of a customer, always the same for a seed
+      def households(random)
+        FIRST.product(LAST).shuffle(random: random).first(HOUSEHOLDS).each_with_index.map do |(first, last), place|
+          mail = "#{ascii(first)}.#{ascii(last)}@example.org" unless place % 5 == 4
+          { name: "#{first} #{last}", phone: format("555-01%02d", place), email: mail, street: "#{STREETS.sample(random: random)} #{random.rand(1..60)}",
+            town: TOWN, email_agreed: !mail.nil? && place % 7 != 3, post_agreed: place % 3 != 1 }
+        end
+      end
+
+      def ascii(name)
+        name.downcase.tr("éöø", "eoo").gsub(/[^a-z]/, "")
+      end
+    end
+  end
+end

@@ -1,0 +1,91 @@
+# frozen_string_literal: true
+
+require "securerandom"
+
+module UprightBench
+  module Demo
+    # One visit of a machine, as far as wanted, through the services at plausible times.
+    class Visit
+      def initialize(machine, date, technician, counter, random)
+        @machine = machine
+        @date = date
+        @technician = technician
+        @counter = counter
+        @random = random
+        @sheet = machine.to_core
+      end
+
+      # From taking in to handing over, three days later.
+      def whole
+        take_in(at(0, 9))
+        look_over(at(0, 10))
+        settle(at(0, 11))
+        work(at(0, 13))
+        later = Services::Policies.now.schedule.open_day(@date + 3)
+        finish(Config::Zone.at(later, 10))
+      end
+
+      def take_in(time)
+        use = @machine.values.slice(:hours_per_week, :traits, :allergy)
+        @job = Services::TakeIn.call({ customer_id: @machine.customer_id, machine_id: @machine.id, use: use,
+                                       complaint: Names::COMPLAINTS.fetch(@sheet.kind.to_s).sample(random: @random),
+                                       came_with: ["wand and tools", "charger", nil].sample(random: @random), request_key: uuid },
+                                     by: @counter, at: time)
+      end
+
+      # @param first [Integer, nil] only so many positions
+      def look_over(time, first: nil)
+        @sheet.walk.first(first || @sheet.walk.size).each_with_index do |position, place|
+          Services::RecordFinding.call(@job.number, position.key, observed: Sight.new(position, @random).seen, version: 0,
+                                                                  by: @technician, at: time + (place * 40))
+        end
+        Services::FinishLookOver.call(@job.number, by: @technician, at: time + 900) unless first
+      end
+
+      def settle(time)
+        choose(time)
+        Services::Settle.call(@job.number, agreed_name: @machine.customer.name, agreed_how: %w[counter phone].sample(random: @random),
+                                           by: @counter, at: time)
+      end
+
+      # @param most [Integer, nil] only so many items
+      def work(time, most: nil)
+        items = @job.refresh.work_items
+        items.first(most || items.size).each_with_index do |item, place|
+          Services::DoWorkItem.call(@job.number, item.id, by: @technician, at: time + (place * 600)) if item.to_do?
+        end
+      end
+
+      def finish(time)
+        close_up(time)
+        Services::HandOver.call(@job.number, by: @counter, at: time + 3600)
+      end
+
+      def close_up(time)
+        Services::CloseUp.call(@job.number, by: @technician, at: time)
+      end
+
+      attr_reader :job
+
+      private
+
+      def at(days, hour)
+        Config::Zone.at(@date + days, hour)
+      end
+
+      def uuid
+        @random.bytes(16).unpack1("H*").sub(/\A(.{8})(.{4})(.{4})(.{4})(.{12})\z/, '\1-\2-\3-\4-\5')
+      end
+
+      def choose(time)
+        @job.refresh
+        open = @job.work_items_dataset.where(action: "replace", part_id: nil, state: "to_do").all
+        answers = Services::FitFor.new(@sheet, @machine, today: Config::Zone.date(time)).call(open.map(&:position))
+        open.each do |item|
+          best = answers.fetch(item.position).candidates.find { |candidate| candidate.part.on_shelf? }
+          Services::ChoosePart.call(@job.number, item.id, choice: best ? best.part.id.to_s : "leave", by: @technician, at: time)
+        end
+      end
+    end
+  end
+end

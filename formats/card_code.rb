@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+require "openssl"
+require "date"
+
+module UprightBench
+  module Formats
+    # The code on a card: the card's number and its last day, signed.
+    #
+    # 6 bytes of content and 10 bytes of HMAC-SHA256 (80 bits), in 26 letters and digits that cannot be
+    # mistaken for each other on paper. Nothing is stored: a code is true when its signature is.
+    class CardCode
+      # Not signed by us, garbled, or past its last day.
+      class Bad < StandardError; end
+
+      ALPHABET = "0123456789abcdefghjkmnpqrstvwxyz" # Crockford's base 32
+      LOOKALIKES = { "o" => "0", "i" => "1", "l" => "1" }.freeze
+      EPOCH = Date.new(2020, 1, 1)
+      SIGNATURE_BYTES = 10
+      LENGTH = 26
+
+      # @param secret [String]
+      def initialize(secret)
+        @key = OpenSSL::HMAC.digest("SHA256", secret, "card code")
+      end
+
+      # @param card_id [Integer] below 2**32
+      # @param expires_on [Date] the last day it is good for
+      # @return [String] 26 characters
+      def write(card_id, expires_on)
+        content = [card_id, (expires_on - EPOCH).to_i].pack("Nn")
+        number = (content + sign(content)).unpack("C*").inject(0) { |sum, byte| (sum << 8) | byte }
+        Array.new(LENGTH) { |place| ALPHABET[(number >> (5 * (LENGTH - 1 - place))) & 31] }.join
+      end
+
+      # @param code [String] as typed or scanned
+      # @param today [Date]
+      # @return [Integer] the card's id
+      # @raise [Bad]
+      def read(code, today:)
+        bytes = decode(code)
+        content = bytes[0, 6]
+        raise Bad, "not one of our codes" unless OpenSSL.fixed_length_secure_compare(sign(content), bytes[6, SIGNATURE_BYTES])
+
+        card_id, days = content.unpack("Nn")
+        raise Bad, "this code is no longer good" if EPOCH + days < today
+
+        card_id
+      end
+
+      private
+
+      def sign(content)
+        OpenSSL::HMAC.digest("SHA256", @key, content)[0, SIGNATURE_BYTES]
+      end
+
+      def decode(code)
+        letters = code.to_s.downcase.tr("-", "").gsub(/[oil]/, LOOKALIKES)
+        raise Bad, "not one of our codes" unless letters.match?(/\A[#{ALPHABET}]{#{LENGTH}}\z/o)
+
+        number = letters.each_char.inject(0) { |sum, letter| (sum << 5) | ALPHABET.index(letter) }
+        [(number & ((1 << 128) - 1)).to_s(16).rjust(32, "0")].pack("H*")
+      end
+    end
+  end
+end

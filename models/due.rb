@@ -1,0 +1,14 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Models
+    # A clocked task of a position of a machine, in one cycle.
+    class Due < Sequel::Model(:dues)
+      many_to_one :machine
+
+      dataset_module do
+        where :running, state: "open"
+      end
+    end
+  end
+end

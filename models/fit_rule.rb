@@ -1,0 +1,16 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Models
+    # Where a part is said to fit.
+    class FitRule < Sequel::Model(:fit_rules)
+      many_to_one :part
+
+      # @return [Core::Fit::Rule]
+      def to_core
+        Core::Fit::Rule.new(part_id: part_id, position: position, model: model_title, family: family, body_style: body_style,
+                            plate_from: plate_from, plate_to: plate_to)
+      end
+    end
+  end
+end

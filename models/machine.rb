@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Models
+    # One customer's example of a model.
+    class Machine < Sequel::Model(:machines)
+      plugin :optimistic_locking
+      many_to_one :customer
+      many_to_one :sheet
+      one_to_many :jobs, order: Sequel.desc(:id)
+      one_to_many :fittings
+      one_to_many :dues
+      one_to_many :use_readings
+
+      def to_core
+        sheet.to_core
+      end
+
+      # @return [Core::Use::Household]
+      def household
+        Core::Use::Household.new(traits: traits.map(&:to_sym))
+      end
+
+      # @return [Core::Use::Rate] a stored machine does not run
+      def use_rate(today)
+        stated = state == "stored" ? 0 : hours_per_week&.to_f
+        Core::Use::Rate.from(stated_hours_per_week: stated, today: today,
+                             evidence: state == "stored" ? [] : use_readings.map(&:to_core))
+      end
+
+      def in_warranty?(today)
+        bought_on && !second_hand && today < (bought_on >> to_core.warranty_months)
+      end
+    end
+  end
+end

@@ -1,0 +1,15 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Models
+    # The one shop.
+    class Shop < Sequel::Model(:shops)
+      unrestrict_primary_key
+
+      # @return [Shop]
+      def self.the
+        first or raise "no shop has been set up"
+      end
+    end
+  end
+end

@@ -1,0 +1,14 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Models
+    # Something that blocks all work on a machine until a named person records what was done.
+    class Stop < Sequel::Model(:stops)
+      many_to_one :job
+
+      dataset_module do
+        where :standing, cleared_at: nil
+      end
+    end
+  end
+end

@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Outbox
+    module Devices
+      # Stands in for a mail server: a delivery method of the mail library that drops each message as an
+      # .eml file (RFC 5322) named after its key.
+      class MailDrop
+        attr_reader :settings
+
+        # @param settings [Hash] folder: Pathname, key: String
+        def initialize(settings)
+          @settings = settings
+        end
+
+        # @param mail [Mail::Message]
+        def deliver!(mail)
+          Tray.new(settings.fetch(:folder)).put("#{settings.fetch(:key)}.eml", mail.encoded)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+require "fileutils"
+
+module UprightBench
+  module Outbox
+    module Devices
+      # A folder that takes each thing once. A name appears with its whole content or not at all, and a
+      # second put of the same name changes nothing: what was handed over stays handed over.
+      class Tray
+        # @param folder [Pathname]
+        def initialize(folder)
+          @folder = folder
+        end
+
+        # @param name [String]
+        # @param bytes [String]
+        def put(name, bytes)
+          FileUtils.mkdir_p(@folder)
+          draft = @folder.join(".#{name}.#{Process.pid}.#{Thread.current.object_id}")
+          File.binwrite(draft, bytes)
+          File.link(draft, path(name))
+        rescue Errno::EEXIST
+          nil
+        ensure
+          FileUtils.rm_f(draft) if draft
+        end
+
+        def has?(name)
+          path(name).exist?
+        end
+
+        def path(name)
+          @folder.join(name)
+        end
+      end
+    end
+  end
+end

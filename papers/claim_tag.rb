@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Papers
+    # The tag on a machine, 100 × 62 mm: number large enough to read from two metres, and a code to scan.
+    class ClaimTag < Paper
+      SIZE_MM = [100, 62].freeze
+      MARGIN_MM = 4
+
+      # @param number [Integer] the job's
+      # @param lines [Array<String>] machine, customer, complaint, promise; long ones are shrunk
+      def initialize(number:, shop:, lines:)
+        @number = number
+        @shop = shop
+        @lines = lines
+        super()
+      end
+
+      private
+
+      def title
+        "Tag #{@number}"
+      end
+
+      def draw
+        top = pdf.bounds.top
+        line(@number.to_s, at: [0, top], width: 60 * MM, size: 46, style: :bold, height: 50)
+        qr("J#{@number}", at: [66 * MM, top - 2], side: 26 * MM)
+        @lines.each_with_index do |text, place|
+          line(text, at: [0, top - 56 - (place * 20)], width: (place < 2 ? 64 : 92) * MM, size: 12, style: place.zero? ? :bold : :normal, height: 18)
+        end
+        line(@shop, at: [0, 10], width: 92 * MM, size: 8, height: 10)
+      end
+    end
+  end
+end

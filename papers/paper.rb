@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+require "prawn"
+require "rqrcode"
+
+module UprightBench
+  module Papers
+    # What all papers share: true size, the shipped fonts with a fallback for rare signs, and codes that scan.
+    class Paper
+      FONTS = File.expand_path("../public/vendor/print", __dir__)
+      MM = 72 / 25.4 # points in a millimetre
+
+      # @return [String] the PDF
+      def render
+        @pdf = Prawn::Document.new(page_size: self.class::SIZE_MM.map { |mm| mm * MM }, margin: self.class::MARGIN_MM * MM, info: info)
+        use_fonts
+        draw
+        @pdf.render
+      end
+
+      private
+
+      attr_reader :pdf
+
+      def info
+        { Title: title, Creator: "Upright Bench" }
+      end
+
+      def use_fonts
+        pdf.font_families.update(
+          "Hyperlegible" => { normal: "#{FONTS}/AtkinsonHyperlegibleNext-Regular.ttf", bold: "#{FONTS}/AtkinsonHyperlegibleNext-Bold.ttf" },
+          "Rare" => { normal: "#{FONTS}/DejaVuSans.ttf", bold: "#{FONTS}/DejaVuSans-Bold.ttf" }
+        )
+        pdf.font "Hyperlegible"
+        pdf.fallback_fonts ["Rare"]
+      end
+
+      # A line that shrinks rather than runs over its box.
+      def line(text, at:, width:, size:, style: :normal, height: size * 1.25, align: :left)
+        pdf.text_box text.to_s, at: at, width: width, height: height, size: size, style: style, align: align,
+                                overflow: :shrink_to_fit, min_font_size: 5, single_line: height < size * 2
+      end
+
+      # @param side [Numeric] points, quiet zone not included
+      def qr(content, at:, side:)
+        modules = RQRCode::QRCode.new(content, level: :m).modules
+        dot = side / modules.size
+        modules.each_with_index do |row, y|
+          row.each_with_index do |dark, x|
+            pdf.fill_rectangle([at[0] + (x * dot), at[1] - (y * dot)], dot, dot) if dark
+          end
+        end
+      end
+    end
+  end
+end

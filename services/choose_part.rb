@@ -1,0 +1,72 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # Settles which part a work item uses. A part for a wash is the spare: it is fitted now, and the washed one
+    # goes home with the customer. No part for a replace means that it is left as it is.
+    class ChoosePart
+      # @param choice [String] a part's id, "wash" or "leave"
+      # @return [Models::WorkItem]
+      # @raise [Refused] when the part does not fit, or the item is done
+      def self.call(number, item_id, choice:, by:, at:)
+        DB.transaction { new(Lookup.job(number, lock: true), item_id, choice, by, at).call }
+      end
+
+      def initialize(job, item_id, choice, by, at)
+        @job = job
+        @item = Lookup.work_item(job, item_id)
+        @choice = choice
+        @by = by
+        @at = at
+      end
+
+      def call
+        raise Refused, "This is done already; undo it first." if @item.state == "done"
+        raise Refused, "Job #{@job.number} is #{@job.state.tr('_', ' ')}." unless %i[looked_over settled in_work waiting].include?(@job.stage)
+
+        @item.update(fields)
+        @job.update(Promises.fields(@job, at: @at)) if @job.stage == :looked_over
+        History.note("chose part", @item, by: @by, at: @at, job: @job, data: { position: @item.position, choice: @choice })
+        @item
+      end
+
+      private
+
+      def fields
+        case @choice
+        when "leave" then { part_id: nil, part_reason: nil, state: "left", done_by: @by.id, done_at: @at }
+        when "wash" then wash
+        else fit
+        end
+      end
+
+      def wash
+        raise Refused, "#{place.name} must not be wetted." unless place.washable?
+
+        action("wash").merge(part_id: nil, part_reason: nil)
+      end
+
+      def fit
+        found = answer.candidates.find { |candidate| candidate.part.id.to_s == @choice }
+        return action("replace").merge(part_id: found.part.id, part_reason: found.reasons.join("; ")) if found
+
+        near = answer.near_misses.find { |miss| miss.part.id.to_s == @choice }
+        raise Refused, "#{near.part.name} does not fit: #{near.reasons.join('; ')}." if near
+
+        raise NotFound, "There is no such part for #{place.name.downcase}."
+      end
+
+      def action(name)
+        { action: name, minutes: place.minutes + Core::Work::Plan::ACTION_MINUTES.fetch(name.to_sym), state: "to_do", done_by: nil, done_at: nil }
+      end
+
+      def place
+        @job.sheet.position(@item.position)
+      end
+
+      def answer
+        @answer ||= FitFor.new(@job.sheet, @job.machine, today: Config::Zone.date(@at)).call([@item.position]).fetch(@item.position)
+      end
+    end
+  end
+end

@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # A named person records what was done about a stop; work may go on.
+    class ClearStop
+      # @raise [Invalid] without a note
+      def self.call(number, stop_id, note:, by:, at:)
+        raise Invalid, { note: ["Write down what was done about it."] } if note.to_s.strip.empty?
+
+        DB.transaction do
+          job = Lookup.job(number, lock: true)
+          stop = Models::Stop.standing.first(id: stop_id, job_id: job.id)
+          next job if stop.nil?
+
+          stop.update(note: note, cleared_by: by.id, cleared_at: at)
+          History.note("cleared stop", stop, by: by, at: at, job: job, data: { note: note })
+          job
+        end
+      end
+    end
+  end
+end

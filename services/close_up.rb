@@ -1,0 +1,108 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # Refits and closes a job: what was replaced is dated, wash counts rise, the clocks are set again.
+    class CloseUp
+      # What an action at a position counts as having done. A new part starts every clock of its position.
+      DONE_BY = { "replace" => %i[replace wash clean inspect], "wash" => %i[wash clean inspect], "clean" => %i[clean inspect] }.freeze
+      LOOKED_AT = %i[inspect].freeze
+
+      # @param wet_reason [String, nil] why a wet part goes back; recorded under the person's name
+      # @raise [Refused] while something is to do, a stop stands, or a part is wet
+      def self.call(number, by:, at:, wet_reason: nil)
+        DB.transaction do
+          job = Lookup.job(number, lock: true)
+          next job if job.stage == :closed_up
+
+          new(job, by, at, wet_reason.to_s.strip).call
+        end
+      end
+
+      def initialize(job, by, at, wet_reason)
+        @job = job
+        @by = by
+        @at = at
+        @wet_reason = wet_reason
+        @items = job.work_items_dataset.eager(:rack_stays).all
+      end
+
+      def call
+        refuse_unfinished
+        refit_from_rack
+        read_strips # before the strip's part is replaced
+        done = @items.select { |item| item.state == "done" }
+        done.each { |item| date_fitting(item) }
+        SetClocks.call(@job.machine, done: tasks_done(done), indicators: indicators, on: today)
+        @job.update(state: "closed_up", closed_up_at: @at)
+        History.note("closed up", @job, by: @by, at: @at, job: @job, data: { wet_reason: @job.wet_reason })
+        @job
+      end
+
+      private
+
+      def today
+        Config::Zone.date(@at)
+      end
+
+      def refuse_unfinished
+        raise Refused, "Job #{@job.number} is #{@job.state.tr('_', ' ')}: it cannot be closed up." unless @job.may_become?(:closed_up)
+
+        to_do = @items.select(&:to_do?)
+        raise Refused, "Still to do: #{names(to_do)}." if to_do.any?
+        return if Models::Stop.standing.where(job_id: @job.id).empty?
+
+        raise Refused, "A stop stands on this job: record what was done about it first."
+      end
+
+      def refit_from_rack
+        stays = @items.filter_map(&:on_rack)
+        wet = stays.reject { |stay| stay.dry?(@at) }
+        refuse_wet(wet) if wet.any? && @wet_reason.empty?
+        stays.each { |stay| TakeOffRack.take_off(stay, @job, @by, @at, @wet_reason) }
+        @job.update(wet_reason: @wet_reason, wet_by: @by.id) if wet.any?
+      end
+
+      def refuse_wet(wet)
+        items = @items.select { |item| wet.map(&:work_item_id).include?(item.id) }
+        raise Refused, "Still wet: #{names(items)}, dry #{Config::Zone.local(wet.map(&:dry_at).max).strftime('%a %d %b %H:%M')}. " \
+                       "A job is not closed with a wet part, unless you write your reason."
+      end
+
+      def names(items)
+        items.map { |item| @job.sheet.position(item.position).name.downcase }.join(", ")
+      end
+
+      def date_fitting(item)
+        old = Models::Fitting.in_place.first(machine_id: @job.machine_id, position: item.position)
+        return old&.update(wash_count: old.wash_count + 1) if item.action == "wash"
+        return unless item.action == "replace"
+
+        old&.update(removed_on: [today, old.fitted_on].compact.max)
+        Models::Fitting.create(machine_id: @job.machine_id, position: item.position, part_id: item.part_id, fitted_on: today,
+                               job_id: @job.id, created_by: @by.id)
+      end
+
+      def tasks_done(done)
+        looked_at = Models::Finding.where(job_id: @job.id).select_map(:position).to_h { |position| [position, LOOKED_AT] }
+        looked_at.merge(done.to_h { |item| [item.position, DONE_BY.fetch(item.action, LOOKED_AT)] })
+      end
+
+      def indicators
+        Models::Finding.where(job_id: @job.id).all.to_h { |finding| [finding.position, finding.seen[:indicator_percent]] }.compact
+      end
+
+      # A strip at so many percent of its rated hours, since it was fitted, is evidence of the use.
+      def read_strips
+        indicators.each do |key, percent|
+          clock = @job.sheet.position(key).tasks.flat_map(&:clocks).find { |one| one.kind == :hours }
+          since = Models::Fitting.in_place.where(machine_id: @job.machine_id, position: key).get(:fitted_on)
+          next unless clock && since && since < today
+
+          Models::UseReading.create(machine_id: @job.machine_id, job_id: @job.id, position: key, kind: "strip", read_on: today,
+                                    hours: clock.limit * percent / 100.0, weeks: (today - since).to_i / 7.0, read_by: @by.id)
+        end
+      end
+    end
+  end
+end

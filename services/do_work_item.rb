@@ -1,0 +1,63 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # One thing of the work list is done: the part comes off the shelf, or the washed one goes on the rack.
+    # Done twice is done once.
+    class DoWorkItem
+      # @param wash [Hash] how it was washed: shaken: Boolean, draught: Boolean
+      # @return [Models::WorkItem]
+      # @raise [Refused] while a stop stands, without a part, without stock, or without a free place
+      def self.call(number, item_id, by:, at:, wash: {})
+        DB.transaction do
+          job = Lookup.job(number, lock: true)
+          new(job, Lookup.work_item(job, item_id), wash, by, at).call
+        end
+      end
+
+      def initialize(job, item, wash, by, at)
+        @job = job
+        @item = item
+        @wash = wash
+        @by = by
+        @at = at
+      end
+
+      def call
+        return @item if @item.state == "done"
+
+        refuse_too_early
+        send(:"do_#{@item.action}")
+        @item.update(state: "done", done_by: @by.id, done_at: @at)
+        History.note(@item.action, @item, by: @by, at: @at, job: @job, data: { position: @item.position })
+        MoveOn.call(@job)
+        @item
+      end
+
+      private
+
+      def refuse_too_early
+        raise Refused, "The customer has not agreed yet: settle the job first." unless %i[settled in_work waiting].include?(@job.stage)
+
+        stop = Models::Stop.standing.first(job_id: @job.id)
+        return if stop.nil? || @item.action == "refer"
+
+        raise Refused, "Stop: #{stop.reason} Nothing else is done until somebody records what was done about it."
+      end
+
+      def do_clean; end
+
+      def do_refer; end
+
+      def do_replace
+        raise Refused, "Choose the part first." if @item.part_id.nil?
+
+        MoveStock.call(@item.part, pieces: -1, kind: "used", job: @job, by: @by, at: @at)
+      end
+
+      def do_wash
+        PutOnRack.call(@job, @item, by: @by, at: @at, **@wash)
+      end
+    end
+  end
+end

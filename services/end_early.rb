@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # A job that ends without the work: the customer declined, or it is referred to somebody else.
+    class EndEarly
+      ENDS = { "declined" => :declined, "referred" => :referred }.freeze
+
+      # @param how [String] declined or referred
+      # @raise [Refused] when it is too late for that, or parts lie on the rack
+      def self.call(number, how:, by:, at:)
+        stage = ENDS.fetch(how) { raise NotFound, "A job is declined or referred." }
+        DB.transaction do
+          job = Lookup.job(number, lock: true)
+          next job if job.stage == stage
+          raise Refused, "Job #{number} is #{job.state.tr('_', ' ')}: it cannot be #{how}." unless job.may_become?(stage)
+          raise Refused, "Parts of this job lie on the rack: take them off first." if job.work_items.any?(&:on_rack)
+
+          job.update(state: how)
+          History.note(how, job, by: by, at: at, job: job)
+          job
+        end
+      end
+    end
+  end
+end

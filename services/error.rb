@@ -1,0 +1,8 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # The root of what a service may answer with instead of a result.
+    class Error < StandardError; end
+  end
+end

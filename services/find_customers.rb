@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # Finds customers and machines as somebody types: a part of a name (accents forgiven), phone digits, a plate.
+    class FindCustomers
+      MOST = 12
+      FEWEST_LETTERS = 2
+
+      # One machine of a customer, or a customer without machines (machine_id nil).
+      Hit = Struct.new(:customer_id, :name, :phone, :town, :fleet, :machine_id, :title, :plate, :job_number, keyword_init: true)
+
+      # @param text [String]
+      # @return [Array<Hit>] the closest first
+      def self.call(text)
+        new(text.to_s.strip).call
+      end
+
+      def initialize(text)
+        @text = text
+        @digits = text.gsub(/\D/, "")
+      end
+
+      def call
+        return [] if @text.length < FEWEST_LETTERS
+
+        customers = Models::Customer.where(id: matching_customers).or(id: owners_of_plates)
+                                    .order(Sequel.function(:word_similarity, plain(@text), plain(:name)).desc, :name).limit(MOST)
+        rows = customers.from_self(alias: :c).left_join(:machines, { customer_id: :id }, table_alias: :m)
+                        .left_join(:sheets, { id: Sequel[:m][:sheet_id] }, table_alias: :s)
+                        .left_join(Models::Job.in_shop.select(:number, :machine_id), { machine_id: Sequel[:m][:id] }, table_alias: :j)
+        closest(rows.select(*columns).limit(MOST * 4).all).first(MOST)
+      end
+
+      private
+
+      def matching_customers
+        found = Models::Customer.where(plain(:name).like(pattern))
+        found = found.or(Sequel.like(:phone_digits, "%#{@digits}%")) if @digits.length >= 3
+        found.select(:id)
+      end
+
+      def owners_of_plates
+        Models::Machine.where(plain(:plate).like(pattern)).select(:customer_id)
+      end
+
+      def pattern
+        Sequel.join([Sequel.lit("'%'"), plain(Models::Customer.dataset.escape_like(@text)), Sequel.lit("'%'")])
+      end
+
+      def plain(value)
+        Sequel.function(:plain_text, value)
+      end
+
+      def columns
+        [Sequel[:c][:id].as(:customer_id), :name, :phone, :town, :fleet, Sequel[:m][:id].as(:machine_id),
+         Sequel.join([Sequel[:s][:maker], Sequel[:s][:model_name]], " ").as(:title), :plate, Sequel[:j][:number].as(:job_number)]
+      end
+
+      # A typed plate brings its own machine to the top.
+      def closest(rows)
+        hits = rows.map { |row| Hit.new(**row.values) }
+        hits.sort_by.with_index { |hit, place| [hit.plate.to_s.upcase.include?(@text.upcase) ? 0 : 1, place] }
+      end
+    end
+  end
+end

@@ -1,0 +1,19 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # Raises a stop when a verdict asks for one; a corrected finding takes it down again, by name.
+    class KeepStop
+      CORRECTED = "The finding was corrected."
+
+      def self.call(job, position, verdict, by:, at:)
+        open = Models::Stop.standing.first(job_id: job.id, position: position.key)
+        if verdict&.stop
+          Models::Stop.create(job_id: job.id, position: position.key, reason: verdict.reason, raised_by: by.id, raised_at: at) unless open
+        else
+          open&.update(note: CORRECTED, cleared_by: by.id, cleared_at: at)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # Finds one thing or says that there is none. Locks a job where the caller is going to change it.
+    module Lookup
+      BIGGEST_ID = (2**63) - 1
+
+      module_function
+
+      # @raise [NotFound]
+      def one(model, id)
+        (model.with_pk(id) if id&.between?(1, BIGGEST_ID)) || raise(NotFound, "There is no such #{model.table_name.to_s.tr('_', ' ').chomp('s')}.")
+      end
+
+      # @raise [NotFound]
+      def job(number, lock: false)
+        found = Models::Job.where(number: number).then { |jobs| lock ? jobs.for_update : jobs }.first if number.between?(1, BIGGEST_ID)
+        found || raise(NotFound, "There is no job #{number}.")
+      end
+
+      # @raise [NotFound] when the job has no such item
+      def work_item(job, id)
+        Models::WorkItem.first(id: id.clamp(0, BIGGEST_ID), job_id: job.id) || raise(NotFound, "Job #{job.number} has no such work item.")
+      end
+    end
+  end
+end

@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # Stock is moves. The database keeps the level, and refuses to go below zero.
+    class MoveStock
+      # @param pieces [Integer] negative when taken
+      # @param kind [String] received, used, returned or counted
+      # @param request_key [String, nil] the same key twice moves once
+      # @raise [Refused] when there are not enough
+      def self.call(part, pieces:, kind:, by:, at:, job: nil, reason: nil, request_key: nil)
+        DB.transaction(savepoint: true) do
+          Models::StockMove.create(part_id: part.id, pieces: pieces, kind: kind, job_id: job&.id, reason: reason, moved_by: by.id,
+                                   moved_at: at, request_key: request_key)
+        end
+      rescue Sequel::CheckConstraintViolation => e
+        raise unless e.message.include?("stock_never_below_zero")
+
+        raise Refused, "There is no #{part.name} (#{part.number}) left on the shelf: receive one, or choose another part."
+      rescue Sequel::UniqueConstraintViolation => e
+        raise unless e.message.include?("stock_moves_once")
+      end
+    end
+  end
+end

@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # Keeps a job's work list in step with its findings. What is done stays done, unless the finding now
+    # asks for more (a washed filter that is still grey is replaced).
+    class PlanWork
+      MORE_THAN_DONE = %w[replace refer].freeze
+
+      # @param job [Models::Job] locked by the caller
+      def self.call(job, by:)
+        new(job, by).call
+      end
+
+      def initialize(job, by)
+        @job = job
+        @by = by
+        @known = Models::WorkItem.where(job_id: job.id).all.to_h { |item| [item.position, item] }
+      end
+
+      def call
+        planned = plan
+        planned.each_with_index { |item, place| keep(item, place) }
+        gone = @known.keys - planned.map(&:position)
+        Models::WorkItem.where(job_id: @job.id, position: gone, state: "to_do").delete
+      end
+
+      private
+
+      def plan
+        findings = Models::Finding.where(job_id: @job.id).all.to_h { |finding| [finding.position, finding.to_core] }
+        Core::Work::Plan.new(sheet: @job.sheet, findings: findings).call
+      end
+
+      def keep(item, place)
+        known = @known[item.position]
+        fields = { place: place, action: item.action.to_s, minutes: item.minutes, reason: item.reason }
+        return Models::WorkItem.create(job_id: @job.id, position: item.position, **fields) if known.nil?
+        return known.update(place: place) if settled?(known, item)
+
+        known.update(**fields, state: "to_do", done_by: nil, done_at: nil, **(known.action == item.action.to_s ? {} : { part_id: nil, part_reason: nil }))
+      end
+
+      # A spare fitted in place of a wash stays that way; so does what is done, unless more is asked.
+      def settled?(known, item)
+        return true if known.action == "replace" && item.action == :wash && known.part_id
+        return false if known.to_do?
+
+        known.action == item.action.to_s || !MORE_THAN_DONE.include?(item.action.to_s)
+      end
+    end
+  end
+end

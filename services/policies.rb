@@ -1,0 +1,76 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # The shop's policies: the stored ones over the defaults, handed to the core as its own values.
+    class Policies
+      # key => default, the range that makes sense, unit and words. One row here is one field in the settings.
+      NUMBERS = {
+        "bag_limit_percent" => [50, 10..100, "%", "Change a bag when it is this full"],
+        "bin_limit_percent" => [66, 10..100, "%", "Empty a bin when it is this full"],
+        "washes_in_a_life" => [12, 1..100, "washes", "A washable filter is replaced after"],
+        "drying_hours" => [24, 1..96, "h", "A washed part dries for, where its sheet says nothing"],
+        "room_temperature_c" => [nil, -20..50, "°C", "Drying room, temperature"],
+        "room_humidity_percent" => [nil, 0..100, "%", "Drying room, humidity"],
+        "promise_buffer_minutes" => [120, 0..960, "min", "Spare time on every promise, in open hours"],
+        "bundle_days" => [45, 0..180, "days", "Tasks due within this time of each other share a card"],
+        "post_lead_days" => [21, 0..90, "days", "A card by post leaves ahead of the due date by"],
+        "email_lead_days" => [10, 0..90, "days", "A card by e-mail leaves ahead of the due date by"],
+        "follow_up_gap_days" => [30, 7..365, "days", "An unanswered card is repeated after"],
+        "most_follow_ups" => [2, 0..5, "times", "At most"]
+      }.freeze
+      DAYS = %w[mon tue wed thu fri sat sun].freeze
+      WORKING_DAY = { "08:30" => "12:30", "13:00" => "17:30" }.freeze
+      OPEN_HOURS = { "mon" => WORKING_DAY, "tue" => WORKING_DAY, "wed" => WORKING_DAY, "thu" => WORKING_DAY, "fri" => WORKING_DAY,
+                     "sat" => { "09:00" => "13:00" } }.freeze
+
+      # @return [Policies] as stored now
+      def self.now
+        new(Models::Policy.select_hash(:key, :value))
+      end
+
+      def initialize(stored = {})
+        @stored = stored
+      end
+
+      # @return [Numeric, nil]
+      def number(key)
+        @stored.fetch(key) { NUMBERS.fetch(key).first }
+      end
+
+      # @return [Core::Findings::Policy]
+      def findings
+        Core::Findings::Policy.new(bag_limit_percent: number("bag_limit_percent"), bin_limit_percent: number("bin_limit_percent"),
+                                   washes_in_a_life: number("washes_in_a_life"))
+      end
+
+      # @return [Core::Cards::Policy]
+      def cards
+        Core::Cards::Policy.new(**%w[bundle_days post_lead_days email_lead_days follow_up_gap_days most_follow_ups]
+          .to_h { |key| [key.to_sym, number(key)] })
+      end
+
+      # @return [Core::Drying::Air, nil] nil until both were read
+      def room
+        temperature = number("room_temperature_c")
+        humidity = number("room_humidity_percent")
+        Core::Drying::Air.new(temperature_c: temperature, humidity_percent: humidity) if temperature && humidity
+      end
+
+      # @return [Hash{String=>Hash}] day => opening times
+      def open_hours
+        @stored.fetch("open_hours", OPEN_HOURS).to_h
+      end
+
+      # @return [Array<Date>]
+      def holidays
+        @stored.fetch("holidays", []).map { |day| Date.iso8601(day) }
+      end
+
+      # @return [OpenHours]
+      def schedule
+        @schedule ||= OpenHours.new(hours: open_hours, holidays: holidays, time_zone: SETTINGS.time_zone)
+      end
+    end
+  end
+end

@@ -1,0 +1,90 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # Saves what was seen at a position, with the verdict the core draws from it.
+    class RecordFinding
+      OPEN_STAGES = %i[taken_in looked_over settled in_work waiting].freeze
+
+      # @param number [Integer] the job's
+      # @param position [String] a key of the job's sheet
+      # @param observed [Hash{Symbol=>Object}] as in Core::Findings::KINDS
+      # @param mark [Symbol, nil] the person's own mark, over what the rule says
+      # @param version [Integer] the version that was on the screen; 0 for none
+      # @return [Models::Finding, nil] nil when everything was cleared
+      # @raise [Stale] when somebody else saved in the meantime
+      def self.call(number, position, observed:, version:, by:, at:, mark: nil)
+        DB.transaction { new(Lookup.job(number, lock: true), position, observed, mark, version, by, at).call }
+      end
+
+      def initialize(job, position, observed, mark, version, by, at)
+        @job = job
+        raise NotFound, "Job #{job.number} has no place of that name." unless job.sheet.position?(position)
+        raise Refused, "Job #{job.number} is #{job.state.tr('_', ' ')}: nothing more is recorded." unless OPEN_STAGES.include?(job.stage)
+
+        @position = job.sheet.position(position)
+        @observed = observed
+        @mark = mark
+        @version = version
+        @by = by
+        @at = at
+      end
+
+      def call
+        before = Models::Finding.first(job_id: @job.id, position: @position.key)
+        refuse_stale(before)
+        verdict = settled_verdict
+        saved = verdict ? save(before, verdict) : clear(before)
+        KeepStop.call(@job, @position, verdict, by: @by, at: @at)
+        PlanWork.call(@job, by: @by) unless @job.stage == :taken_in
+        saved
+      end
+
+      private
+
+      def refuse_stale(before)
+        return if (before&.version || 0) == @version
+
+        who = before ? "#{before.finder.name} recorded “#{before.reason}”" : "The finding was cleared"
+        raise Stale, "#{who} in the meantime. Yours was not saved; look at both and save again."
+      end
+
+      # The person's mark wins, and the rule's own answer stays in the reason.
+      def settled_verdict
+        rule = Core::Findings::Read.new(position: @position, observed: @observed, background: background).call
+        return rule if @mark.nil? || @mark == rule&.mark
+
+        because = rule ? " The rule says #{rule.mark}: #{rule.reason}" : ""
+        Core::Findings::Verdict.new(mark: @mark, clause: :own_mark, confidence: :low, stop: rule&.stop || false,
+                                    reason: "Marked by #{@by.name}.#{because}")
+      end
+
+      def background
+        fitting = Models::Fitting.in_place.first(machine_id: @job.machine_id, position: @position.key)
+        today = Config::Zone.date(@at)
+        Core::Findings::Background.new(policy: Policies.now.findings, wash_count: fitting&.wash_count || 0, today: today,
+                                       fitted_on: fitting&.fitted_on, hours_per_week: @job.machine.use_rate(today).mean)
+      end
+
+      def save(before, verdict)
+        fields = { observed: Sequel.pg_jsonb(@observed), mark: verdict.mark.to_s, own_mark: !@mark.nil?, reason: verdict.reason,
+                   clause: verdict.clause.to_s, confidence: verdict.confidence.to_s, found_by: @by.id, found_at: @at }
+        saved = if before
+                  before.update(**fields, version: before.version + 1)
+                else
+                  Models::Finding.create(**fields, job_id: @job.id, position: @position.key)
+                end
+        History.note("found", saved, by: @by, at: @at, job: @job, data: { position: @position.key, observed: @observed, mark: verdict.mark })
+        saved
+      end
+
+      def clear(before)
+        return if before.nil?
+
+        History.note("cleared finding", before, by: @by, at: @at, job: @job, data: { position: @position.key })
+        before.delete
+        nil
+      end
+    end
+  end
+end

@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # The owner changes the shop's policies. Checked by building what they are for.
+    class SavePolicies
+      # @param values [Hash{String=>Object}] as in Policies
+      def self.call(values, by:, at:)
+        Policies.new(values).schedule
+        DB.transaction do
+          values.each { |key, value| keep(key, value, by, at) }
+          History.note("changed policies", Models::Shop.the, by: by, at: at, data: values)
+        end
+      end
+
+      def self.keep(key, value, by, at)
+        row = { value: Sequel.pg_jsonb_wrap(value), changed_by: by.id, changed_at: at }
+        Models::Policy.dataset.insert_conflict(target: :key, update: row).insert(key: key, **row)
+      end
+      private_class_method :keep
+    end
+  end
+end

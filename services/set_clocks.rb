@@ -1,0 +1,74 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # Sets every clock of a machine: tasks that were done begin a new cycle, the others are computed again.
+    class SetClocks
+      # @param machine [Models::Machine]
+      # @param done [Hash{String=>Array<Symbol>}] position => actions done
+      # @param indicators [Hash{String=>Numeric}] position => percent read today
+      # @param on [Date]
+      # @return [Array<Models::Due>] all that are open now
+      def self.call(machine, on:, done: {}, indicators: {})
+        new(machine, done, indicators, on).call
+      end
+
+      def initialize(machine, done, indicators, on)
+        @machine = machine
+        @done = done
+        @indicators = indicators
+        @on = on
+        @use = machine.use_rate(on)
+        @open = Models::Due.running.where(machine_id: machine.id).all.to_h { |due| [[due.position, due.task], due] }
+        @fittings = Models::Fitting.in_place.where(machine_id: machine.id).all.to_h { |fitting| [fitting.position, fitting] }
+      end
+
+      def call
+        @machine.to_core.positions.flat_map { |place| place.tasks.map { |task| set(place, task) } }
+      end
+
+      private
+
+      def set(place, task)
+        open = @open[[place.key, task.key]]
+        return begin_cycle(place, task, open) if @done.fetch(place.key, []).include?(task.action)
+
+        start = open ? open.started_on : @fittings[place.key]&.fitted_on
+        answer = ask(place, task, start, indicator: @indicators[place.key])
+        return create(place, task, 1, start, answer) unless open
+
+        open.update(columns(answer))
+        open
+      end
+
+      def begin_cycle(place, task, open)
+        open&.update(state: "done", closed_on: @on)
+        create(place, task, (open&.cycle || 0) + 1, @on, ask(place, task, @on))
+      end
+
+      def create(place, task, cycle, start, answer)
+        Models::Due.create(machine_id: @machine.id, position: place.key, position_name: place.name, task: task.key, action: task.action.to_s,
+                           cycle: cycle, started_on: start, may_card: task.card, **columns(answer))
+      end
+
+      def columns(answer)
+        { due_on: answer.due_on, early_on: answer.early_on, late_on: answer.late_on, deciding: answer.deciding.to_s,
+          reasons: Sequel.pg_jsonb(answer.reasons), computed_on: @on }
+      end
+
+      def ask(place, task, start, indicator: nil)
+        progress = Core::Clocks::Progress.new(started_on: start, **counted(place, start),
+                                              **(indicator && start ? { indicator: indicator, indicator_on: @on } : {}))
+        Core::Clocks::DueDate.new(task: task, progress: progress, use: @use, household: @machine.household, today: @on).call
+      end
+
+      # The shop sees its own washes only; they count once they run ahead of the calendar.
+      def counted(place, start)
+        washes = @fittings[place.key]&.wash_count || 0
+        return {} if start.nil? || washes.zero? || (start >> washes) < @on
+
+        { counted: washes, counted_on: @on }
+      end
+    end
+  end
+end

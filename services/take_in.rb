@@ -1,0 +1,81 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # Puts a customer's machine on the bench. The same request key twice gives the same job.
+    class TakeIn
+      # @param input [Hash] customer_id or customer {name, phone, email, street, town, email_agreed, post_agreed};
+      #   machine_id or machine {sheet_id, plate, bought_on, second_hand}; use {hours_per_week, traits, allergy};
+      #   complaint, came_with, request_key
+      # @param by [Models::Person] also the one who made the machine safe
+      # @param at [Time]
+      # @return [Models::Job]
+      # @raise [Refused] when the machine is on the bench already, or belongs to somebody else
+      def self.call(input, by:, at:)
+        new(input, by, at).call
+      end
+
+      def initialize(input, by, at)
+        @input = input
+        @by = by
+        @at = at
+      end
+
+      def call
+        DB.transaction { already || take_in }
+      rescue Sequel::UniqueConstraintViolation => e
+        raise Refused, "This machine was put on the bench by somebody else just now." if e.message.include?("jobs_one_open_per_machine")
+        raise unless e.message.include?("jobs_taken_in_once")
+
+        already
+      end
+
+      private
+
+      def already
+        Models::Job.first(request_key: @input.fetch(:request_key))
+      end
+
+      def take_in
+        machine = known_machine || new_machine
+        refuse_second_job(machine)
+        machine.update(**@input.fetch(:use))
+        job = Models::Job.create(job_fields(machine))
+        History.note("took in", job, by: @by, at: @at, job: job, data: { complaint: job.complaint })
+        job
+      end
+
+      def known_machine
+        return unless @input[:machine_id]
+
+        machine = Lookup.one(Models::Machine, @input[:machine_id])
+        raise Refused, "That machine belongs to another customer." if @input[:customer_id] && machine.customer_id != @input[:customer_id]
+
+        machine
+      end
+
+      def new_machine
+        AddMachine.call(customer, **@input.fetch(:machine), by: @by, at: @at)
+      end
+
+      def customer
+        return Lookup.one(Models::Customer, @input[:customer_id]) if @input[:customer_id]
+
+        made = Models::Customer.create(**@input.fetch(:customer), created_by: @by.id, created_at: @at)
+        History.note("added", made, by: @by, at: @at)
+        made
+      end
+
+      def refuse_second_job(machine)
+        open = Models::Job.in_shop.first(machine_id: machine.id)
+        raise Refused, "This machine is on the bench already, as job #{open.number}." if open
+      end
+
+      def job_fields(machine)
+        { machine_id: machine.id, customer_id: machine.customer_id, sheet_version_id: machine.sheet.current_version_id,
+          complaint: @input.fetch(:complaint), came_with: @input[:came_with], request_key: @input.fetch(:request_key),
+          made_safe_at: @at, made_safe_by: @by.id, taken_in_by: @by.id, taken_in_at: @at }
+      end
+    end
+  end
+end

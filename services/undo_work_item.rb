@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # Takes back what was ticked by mistake: the part goes back to the shelf, the rack place is freed.
+    class UndoWorkItem
+      REASON = "ticked by mistake"
+
+      # @raise [Refused] when the job is closed up
+      def self.call(number, item_id, by:, at:)
+        DB.transaction do
+          job = Lookup.job(number, lock: true)
+          item = Lookup.work_item(job, item_id)
+          raise Refused, "Job #{number} is closed up: nothing is undone any more." unless %i[looked_over settled in_work waiting].include?(job.stage)
+          next item if item.to_do?
+
+          give_back(job, item, by, at) if item.state == "done"
+          item.update(state: "to_do", done_by: nil, done_at: nil)
+          History.note("undid", item, by: by, at: at, job: job)
+          MoveOn.call(job) if %i[in_work waiting].include?(job.stage)
+          item
+        end
+      end
+
+      def self.give_back(job, item, by, at)
+        MoveStock.call(item.part, pieces: 1, kind: "returned", job: job, by: by, at: at) if item.action == "replace"
+        TakeOffRack.take_off(item.on_rack, job, by, at, REASON) if item.on_rack
+      end
+      private_class_method :give_back
+    end
+  end
+end

@@ -1,0 +1,110 @@
+# frozen_string_literal: true
+
+require_relative "../../core_helper"
+
+class DueDateTest < CoreTest
+  def due(task, started_on: MONDAY, use: rate(1), traits: [], **progress)
+    Clocks::DueDate.new(task: task, progress: Clocks::Progress.new(started_on: started_on, **progress), use: use,
+                        household: Use::Household.new(traits: traits), today: MONDAY)
+  end
+
+  # Calendar arithmetic by the Gregorian rules (ISO 8601): clamped at the month's end, leap years by 4, 100, 400.
+  def test_months_clamp_at_the_end_of_the_month
+    { [2027, 1, 31, 1] => [2027, 2, 28], [2028, 1, 31, 1] => [2028, 2, 29], [2028, 2, 29, 12] => [2029, 2, 28],
+      [2099, 12, 31, 2] => [2100, 2, 28], [2399, 12, 31, 2] => [2400, 2, 29], [2026, 3, 15, 24] => [2028, 3, 15] }.each do |(y, m, d, n), then_on|
+      assert_equal Date.new(*then_on), due(task(clock(:months, n)), started_on: Date.new(y, m, d)).call.due_on
+    end
+  end
+
+  # Common practice: a household cassette is good for 50 hours, an hour a week, a year.
+  def test_fifty_hours_at_an_hour_a_week_is_about_a_year
+    assert_equal MONDAY + 350, due(task(clock(:hours, 50))).call.due_on
+  end
+
+  # Common practice: two years or 2,000 hours, whichever first; 2,000 h at 40 h a week is 50 weeks.
+  def test_whichever_first_names_the_deciding_clock
+    both = task(clock(:hours, 2000), clock(:months, 24))
+
+    assert_equal [:months, MONDAY >> 24], due(both, use: rate(2)).call.then { |d| [d.deciding, d.due_on] }
+    assert_equal [:hours, MONDAY + 350], due(both, use: rate(40)).call.then { |d| [d.deciding, d.due_on] }
+  end
+
+  # Common practice: the motor filter is changed every four bags; at 13 h a bag and an hour a week, a year.
+  def test_every_four_bags
+    bags = task(clock(:count, 4, of: "bags", each_hours: 13))
+
+    assert_equal MONDAY + (52 * 7), due(bags).call.due_on
+    assert_equal MONDAY + (13 * 7), due(bags, counted: 3, counted_on: MONDAY).call.due_on
+    assert_equal MONDAY, due(bags, counted: 4, counted_on: MONDAY).call.due_on
+  end
+
+  def test_days_round_down
+    assert_equal MONDAY + 23, due(task(clock(:hours, 10)), use: rate(3)).call.due_on # 23.3 days
+  end
+
+  def test_the_bounds_come_from_the_interval_of_the_rate
+    answer = due(task(clock(:hours, 50))).call
+
+    assert_equal MONDAY + (350 / rate(1).high).floor, answer.early_on
+    assert_equal MONDAY + (350 / rate(1).low).floor, answer.late_on
+  end
+
+  def test_an_indicator_is_extrapolated_from_the_start
+    strip = task(clock(:indicator, 100))
+
+    assert_equal MONDAY + 300, due(strip, started_on: MONDAY, indicator: 40, indicator_on: MONDAY + 120).call.due_on
+    assert_equal MONDAY + 90, due(strip, indicator: 100, indicator_on: MONDAY + 90).call.due_on
+  end
+
+  def test_household_shortens_a_wash_but_never_fixed_months
+    assert_equal MONDAY + 23, due(task(clock(:months, 1), action: :wash), traits: [:pets]).call.due_on # 31 days × 0.75
+    assert_equal MONDAY >> 12, due(task(clock(:months, 12)), traits: [:pets]).call.due_on
+  end
+
+  def test_unknown_history_is_due_now
+    answer = due(task(clock(:months, 12)), started_on: nil).call
+
+    assert_equal [MONDAY, :unknown], [answer.due_on, answer.deciding]
+  end
+
+  def test_a_stored_machine_goes_by_the_calendar_alone
+    assert_equal MONDAY >> 24, due(task(clock(:hours, 50), clock(:months, 24)), use: rate(0)).call.due_on
+    assert_nil due(task(clock(:hours, 50)), use: rate(0)).call.due_on
+  end
+
+  def test_never_later_than_any_clock
+    for_all do |random|
+      question = due(any_task(random), use: rate(random.rand(0.0..40.0)), traits: any_traits(random))
+      answer = question.call
+
+      any_clocks(question).each { |date| assert_operator answer.due_on, :<=, date }
+      assert_operator answer.early_on, :<=, answer.due_on if answer.due_on
+      assert_operator answer.late_on, :>=, answer.due_on if answer.late_on
+    end
+  end
+
+  def test_a_factor_below_one_never_moves_it_later
+    for_all do |random|
+      job = any_task(random)
+      use = rate(random.rand(0.1..40.0))
+
+      assert_operator due(job, use: use, traits: any_traits(random)).call.due_on, :<=, due(job, use: use).call.due_on
+    end
+  end
+
+  private
+
+  def any_traits(random)
+    Use::Household::FACTORS.keys.sample(random.rand(1..5), random: random)
+  end
+
+  def any_task(random)
+    clocks = [clock(:hours, random.rand(1..2000)), clock(:months, random.rand(1..36)),
+              clock(:count, random.rand(1..20), of: "washes", each_months: 1), clock(:count, 4, of: "bags", each_hours: 10)]
+    task(*clocks.sample(random.rand(1..4), random: random), action: %i[wash replace clean].sample(random: random))
+  end
+
+  def any_clocks(question)
+    question.instance_variable_get(:@task).clocks.filter_map { |one| question.due_of(one) }
+  end
+end

@@ -1,0 +1,140 @@
+# frozen_string_literal: true
+
+require_relative "../../core_helper"
+
+# Clause by clause, at, just below and just above each limit. Common practice unless said otherwise.
+class ReadTest < CoreTest
+  WASHABLE = { kind: :filter, water: :cold, drying_floor_hours: 24, tap_out: true }.freeze
+  DRY_ONLY = { kind: :filter, tap_out: true }.freeze
+
+  def read(place, observed, **background)
+    Findings::Read.new(position: position(**place), observed: observed, background: Findings::Background.new(**background)).call
+  end
+
+  def assert_reads(mark, clause, place, observed, **background)
+    verdict = read(place, observed, **background)
+
+    assert_equal [mark, clause], [verdict.mark, verdict.clause]
+    refute_empty verdict.reason
+  end
+
+  def test_filter_as_dark_as_its_reference
+    assert_reads :wash, :dark_washable, WASHABLE, { grey: 5 }
+    assert_reads :replace, :dark, DRY_ONLY, { grey: 5 }
+    assert_reads :clean, :grey_tap_out, DRY_ONLY, { grey: 4 }
+  end
+
+  def test_filter_grey_by_grey
+    assert_reads :leave, :light, WASHABLE, { grey: 0 }
+    assert_reads :clean, :tap_out, WASHABLE, { grey: 2 }
+    assert_reads :wash, :grey_washable, WASHABLE, { grey: 3 }
+  end
+
+  def test_filter_after_a_wash
+    assert_reads :clean, :tap_out, WASHABLE, { grey: 2, after_wash: true }
+    assert_reads :replace, :grey_after_wash, WASHABLE, { grey: 4, after_wash: true }
+    assert_reads :replace, :smells_after_wash, WASHABLE, { grey: 1, smell: true, after_wash: true }
+  end
+
+  def test_filter_torn_wins_over_all
+    assert_reads :replace, :torn, WASHABLE, { grey: 0, torn: true }
+  end
+
+  def test_filter_smell
+    assert_reads :wash, :smell_washable, WASHABLE, { grey: 1, smell: true }
+    assert_reads :replace, :smell, DRY_ONLY, { smell: true }
+  end
+
+  def test_filter_indicator
+    assert_reads :leave, :indicator_left, DRY_ONLY, { indicator_percent: 99 }
+    assert_reads :replace, :indicator_full, DRY_ONLY, { indicator_percent: 100 }
+  end
+
+  # House rule: twelve washes in a foam's life.
+  def test_filter_at_its_last_wash
+    assert_reads :wash, :dark_washable, WASHABLE, { grey: 5 }, wash_count: 11
+    assert_reads :replace, :washed_out, WASHABLE, { grey: 5 }, wash_count: 12
+  end
+
+  BRUSH = { kind: :brush, measures: { "new_standout_mm" => 8, "dial_settings" => 4 } }.freeze
+
+  def test_brush_flush_with_the_bars_is_worn_out
+    assert_reads :replace, :flush, BRUSH, { standout_mm: 0 }
+    assert_reads :replace, :flush, BRUSH, { standout_mm: -0.5 }
+    assert_reads :leave, :proud, BRUSH, { standout_mm: 0.5 }
+  end
+
+  # The dial is highest when new and stepped down in equal parts of the remaining wear.
+  def test_brush_dial
+    { 8 => 4, 6.5 => 4, 6 => 3, 4 => 2, 2 => 1, 0.1 => 1, 9 => 4 }.each do |left, dial|
+      assert_equal dial, Findings::ReadBrush.dial(standout_mm: left, new_standout_mm: 8, settings: 4), "#{left} mm"
+    end
+  end
+
+  # 8 mm new, 4 mm after 300 days: 300 more days, inside a year; after 400 days: 400 more, outside.
+  def test_brush_flush_before_the_next_service
+    assert_reads :replace, :flush_before_next_service, BRUSH, { standout_mm: 4 }, fitted_on: MONDAY - 300, today: MONDAY
+    assert_reads :leave, :proud, BRUSH, { standout_mm: 4 }, fitted_on: MONDAY - 400, today: MONDAY
+  end
+
+  def test_bag_at_half_full_and_by_age
+    assert_reads :leave, :bag_room_left, { kind: :bag }, { fill_percent: 49 }
+    assert_reads :replace, :bag_full, { kind: :bag }, { fill_percent: 50 }
+    assert_reads :leave, :bag_room_left, { kind: :bag }, { fill_percent: 10 }, fitted_on: MONDAY - 62, today: MONDAY
+    assert_reads :replace, :bag_stale, { kind: :bag }, { fill_percent: 10 }, fitted_on: MONDAY - 63, today: MONDAY
+    assert_reads :replace, :burst, { kind: :bag }, { burst: true }
+  end
+
+  def test_bag_says_how_long_it_lasts
+    verdict = read({ kind: :bag, measures: { "hours_a_bag" => 10 } }, { fill_percent: 25 }, hours_per_week: 5)
+
+    assert_match(/about 7 days left/, verdict.reason) # half of ten hours at five a week
+  end
+
+  def test_bin_at_two_thirds
+    assert_reads :leave, :bin_room_left, { kind: :bin }, { fill_percent: 65 }
+    assert_reads :clean, :bin_full, { kind: :bin }, { fill_percent: 66 }
+    assert_reads :replace, :bin_cracked, { kind: :bin }, { cracked: true }
+  end
+
+  # House rule: three percent.
+  def test_belt_stretch
+    belt = { kind: :belt, measures: { "length_mm" => 400 } }
+
+    assert_reads :leave, :belt_within, belt, { length_mm: 411.9 }
+    assert_reads :replace, :belt_stretched, belt, { length_mm: 412 }
+    assert_reads :replace, :belt_too_short, belt, { length_mm: 390 }
+    assert_reads :replace, :belt_cracked, belt, { length_mm: 400, cracked: true }
+  end
+
+  def test_states
+    assert_reads :leave, :seal_clean, { kind: :seal }, { state: "clean" }
+    assert_reads :clean, :seal_dirty, { kind: :seal }, { state: "dirty" }
+    assert_reads :clean, :seal_lifted, { kind: :seal }, { state: "lifted" }
+    assert_reads :replace, :seal_torn, { kind: :seal }, { state: "torn" }
+  end
+
+  def test_what_may_hurt_is_referred_and_stops
+    [[:lead, "damaged"], [:battery, "swollen"], [:contacts, "burnt"]].each do |kind, state|
+      verdict = read({ kind: kind }, { state: state })
+
+      assert_equal :refer, verdict.mark
+      assert verdict.stop
+    end
+    refute read({ kind: :battery }, { state: "weak" }).stop
+  end
+
+  def test_every_word_of_every_choice_is_read
+    Findings::KINDS.each do |kind, fields|
+      fields.select { |_, field| field[:type] == :choice }.each do |name, field|
+        field[:values].each { |word| refute_nil read({ kind: kind }, { name => word }), "#{kind} #{word}" }
+      end
+    end
+  end
+
+  def test_nothing_recorded_says_nothing
+    assert_nil read(WASHABLE, {})
+    assert_nil read(WASHABLE, { grey: nil, torn: false })
+    assert_raises(ArgumentError) { read({ kind: :seal }, { grey: 1 }) }
+  end
+end

@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+require_relative "../../core_helper"
+
+class RateTest < CoreTest
+  def strip(hours, weeks, on: MONDAY)
+    Use::Evidence.new(kind: :strip, hours: hours, weeks: weeks, read_on: on)
+  end
+
+  def test_what_was_said_counts_as_eight_weeks
+    assert_in_delta 5.0, rate(5).mean
+    assert_in_delta 8.0, rate(5).weeks
+  end
+
+  # Gamma(8, 8): half a chi-square of 16 degrees of freedom over 8, whose 10 and 90 % points are
+  # 9.312 and 23.542 (NIST/SEMATECH e-Handbook 1.3.6.7.4, from memory).
+  def test_interval_of_an_hour_a_week
+    assert_in_delta 9.312 / 16, rate(1).low, 0.0001
+    assert_in_delta 23.542 / 16, rate(1).high, 0.0001
+  end
+
+  # Conjugate updating by hand: (1·8 + 0.7·40) / (8 + 0.7·10) = 36 / 15.
+  def test_a_strip_reading_adds_its_hours_and_weeks_by_its_weight
+    updated = Use::Rate.from(stated_hours_per_week: 1, evidence: [strip(40, 10)], today: MONDAY)
+
+    assert_in_delta 2.4, updated.mean
+    refute updated.assumed
+  end
+
+  def test_old_evidence_halves_each_year_after_the_first
+    assert_in_delta 0.7, strip(1, 1, on: MONDAY - 365).weight(MONDAY), 0.001
+    assert_in_delta 0.35, strip(1, 1, on: MONDAY - 730).weight(MONDAY), 0.001
+  end
+
+  # Common practice: nothing said means an hour a week.
+  def test_nothing_said_is_an_hour_a_week_and_marked
+    assert_in_delta 1.0, rate(nil).mean
+    assert rate(nil).assumed
+    assert_match(/assumed/, rate(nil).reason)
+  end
+
+  def test_a_stored_machine_has_no_rate
+    assert_predicate rate(0), :zero?
+    assert_in_delta 0.0, rate(0).high
+  end
+end
