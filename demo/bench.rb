@@ -5,8 +5,8 @@ module UprightBench
     # The dozen machines that stand in the shop now, one or more in every state.
     class Bench
       # State reached, and how many open hours ago the machine came in.
-      JOBS = [[:handed_over, 26], [:closed_up, 22], [:dry, 21], [:drying, 15], [:drying, 6], [:in_work, 11], [:settled, 8], [:settled, 7],
-              [:looked_over, 5], [:stopped, 4], [:half_looked, 3], [:taken_in, 1], [:declined, 9]].freeze
+      JOBS = [[:handed_over, 26], [:closed_up, 14], [:dry, 17], [:drying, 9], [:drying, 4], [:in_work, 7], [:settled, 2], [:settled, 1.6],
+              [:looked_over, 1.3], [:stopped, 3], [:half_looked, 0.8], [:taken_in, 0.4], [:declined, 5]].freeze
 
       def initialize(now, staff, machines)
         @now = now

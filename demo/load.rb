@@ -36,15 +36,20 @@ module UprightBench
       def call
         @say.call "Loading the demo: the shop, its shelf and its customers …"
         DB.transaction { ground }
-        DB.run("ANALYZE")
+        refresh_statistics
         @say.call "Loading the demo: two years of jobs …"
         history
         @say.call "Loading the demo: today's bench …"
         DB.transaction { Bench.new(@now, @staff, @machines).call }
-        DB.run("ANALYZE")
+        refresh_statistics
       end
 
       private
+
+      # So much comes in at once that the database would plan for empty tables.
+      def refresh_statistics
+        DB.tables.each { |table| DB.run("ANALYZE #{DB.literal(table)}") }
+      end
 
       def ground
         staff
@@ -128,7 +133,8 @@ module UprightBench
       def history
         visits = @machines.flat_map { |machine| dates_of(machine).map { |date| [date, machine] } }.sort_by { |date, machine| [date, machine.id] }
         cards = (1..8).map { |month| @today - (month * 30) }.sort
-        visits.each do |date, machine|
+        visits.each_with_index do |(date, machine), place|
+          refresh_statistics if place == 20
           cards_until(cards, date)
           DB.transaction { Visit.new(machine, date, technicians.sample(random: @random), counter, @random).whole }
         end

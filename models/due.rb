@@ -7,7 +7,7 @@ module UprightBench
       many_to_one :machine
 
       dataset_module do
-        where :running, state: "open"
+        where :running, Sequel[:dues][:state] => "open"
       end
     end
   end

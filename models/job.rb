@@ -14,7 +14,7 @@ module UprightBench
       many_to_one :made_safe_person, class: "UprightBench::Models::Person", key: :made_safe_by
 
       dataset_module do
-        exclude :in_shop, state: "handed_over"
+        exclude :in_shop, Sequel[:jobs][:state] => "handed_over"
       end
 
       # @return [Core::Sheets::Sheet] the version the job began with

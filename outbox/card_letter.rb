@@ -11,15 +11,14 @@ module UprightBench
       def of(card)
         dues = Models::Due.where(id: card.lines.map(&:due_id)).eager(machine: :sheet).order(:due_on, :id).all
         rows = dues.map { |due| line(due.machine.sheet.title, due, Config::Zone.date(card.created_at)) }
-        letter(card.customer, rows, link(card), card.attempt)
+        letter(card.customer.name, rows, link(card), card.attempt)
       end
 
-      # @param customer [Models::Customer]
-      # @param dues [Array<Models::Due>] with machine and sheet loaded
+      # @param rows [Array<#position_name, #action, #due_on, #machine_title, #customer_name>] as in Services::DueBook
       # @param attempt [Integer]
       # @param today [Date]
-      def preview(customer, dues, attempt, today)
-        letter(customer, dues.map { |due| line(due.machine.sheet.title, due, today) }, "#{SETTINGS.public_url}/c/…", attempt)
+      def preview(rows, attempt, today)
+        letter(rows.first.customer_name, rows.map { |row| line(row.machine_title, row, today) }, "#{SETTINGS.public_url}/c/…", attempt)
       end
 
       # @return [String] the customer's page
@@ -38,7 +37,7 @@ module UprightBench
 
       def letter(customer, lines, link, attempt)
         shop = Models::Shop.the
-        Core::Cards::Letter.new(customer: customer.name, shop: shop.name, shop_phone: shop.phone, lines: lines, link: link, attempt: attempt)
+        Core::Cards::Letter.new(customer: customer, shop: shop.name, shop_phone: shop.phone, lines: lines, link: link, attempt: attempt)
       end
     end
   end

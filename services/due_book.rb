@@ -4,8 +4,9 @@ module UprightBench
   module Services
     # What falls due, as the cards see it: one query, then the core bundles it by customer.
     class DueBook
-      # One open due with what a screen or a card says about it.
-      Row = Struct.new(:task, :customer, :machine_title, :plate, :position_name, :action, :due, keyword_init: true)
+      # One open due with what a screen or a card says about it; `task` and `address` are what the core asks for.
+      Row = Struct.new(:task, :customer_id, :customer_name, :address, :machine_id, :machine_title, :plate, :position_name, :action, :due_on,
+                       keyword_init: true)
 
       # @param today [Date]
       # @param customer_id [Integer, nil] of one customer only
@@ -29,26 +30,31 @@ module UprightBench
 
       # @return [Array<Core::Cards::Bundle>] one for each customer, soonest to leave first
       def bundles
-        grouped = rows.group_by { |row| row.customer.id }
-        made = grouped.map do |customer_id, rows|
-          Core::Cards::Bundle.new(customer_id: customer_id, tasks: rows.map(&:task), address: rows.first.customer.to_core,
-                                  policy: @policy, today: @today)
+        made = rows.group_by(&:customer_id).map do |customer_id, rows|
+          Core::Cards::Bundle.new(customer_id: customer_id, tasks: rows.map(&:task), address: rows.first.address, policy: @policy, today: @today)
         end
         made.select { |bundle| bundle.lines.any? }.sort_by { |bundle| [bundle.leaves_on, bundle.customer_id] }
       end
 
       private
 
+      CUSTOMER = %i[email street email_agreed post_agreed stopped_on].freeze
+      private_constant :CUSTOMER
+
       def dataset
-        found = Models::Due.running.where(may_card: true).where(Sequel[:dues][:due_on] <= @until_on).where(machine_id: living_machines)
-        found = found.where(machine_id: Models::Machine.where(customer_id: @customer_id).select(:id)) if @customer_id
-        found.eager(machine: %i[customer sheet]).left_join(sent, { due_id: Sequel[:dues][:id] }, table_alias: :sent)
-             .select_all(:dues).select_append(Sequel[:sent][:attempts], Sequel[:sent][:carded_at], on_bench.as(:on_bench))
-             .order(Sequel[:dues][:due_on], Sequel[:dues][:id])
+        found = Models::Due.running.where(may_card: true).where(Sequel[:dues][:due_on] <= @until_on)
+                           .join(:machines, id: :machine_id).join(:customers, id: Sequel[:machines][:customer_id])
+                           .join(:sheets, id: Sequel[:machines][:sheet_id]).exclude(Sequel[:machines][:state] => %w[sold scrapped])
+                           .left_join(sent, { due_id: Sequel[:dues][:id] }, table_alias: :sent)
+        found = found.where(Sequel[:machines][:customer_id] => @customer_id) if @customer_id
+        found.select_all(:dues).select_append(*columns).order(Sequel[:dues][:due_on], Sequel[:dues][:id]).naked
       end
 
-      def living_machines
-        Models::Machine.exclude(state: %w[sold scrapped]).select(:id)
+      def columns
+        CUSTOMER.map { |name| Sequel[:customers][name] } +
+          [Sequel[:customers][:name].as(:customer_name), Sequel[:machines][:customer_id], Sequel[:machines][:plate],
+           Sequel[:machines][:state].as(:machine_state), Sequel.join([:maker, :model_name], " ").as(:machine_title),
+           Sequel[:sent][:attempts], Sequel[:sent][:carded_at], on_bench.as(:on_bench)]
       end
 
       def sent
@@ -62,15 +68,18 @@ module UprightBench
       end
 
       def row(due)
-        machine = due.machine
-        Row.new(task: task(due, machine), customer: machine.customer, machine_title: machine.sheet.title, plate: machine.plate,
-                position_name: due.position_name, action: due.action, due: due)
+        Row.new(task: task(due), address: address(due),
+                **due.slice(:customer_id, :customer_name, :machine_id, :machine_title, :plate, :position_name, :action, :due_on))
       end
 
-      def task(due, machine)
-        Core::Cards::DueTask.new(id: due.id, customer_id: machine.customer_id, due_on: due.due_on, attempts: due[:attempts] || 0,
-                                 carded_on: due[:carded_at] && Config::Zone.date(due[:carded_at]), snoozed_until: due.snoozed_until,
-                                 on_bench: due[:on_bench], machine_state: machine.state.to_sym, may_card: due.may_card)
+      def task(due)
+        Core::Cards::DueTask.new(id: due[:id], attempts: due[:attempts] || 0, carded_on: due[:carded_at] && Config::Zone.date(due[:carded_at]),
+                                 machine_state: due[:machine_state].to_sym,
+                                 **due.slice(:customer_id, :due_on, :snoozed_until, :on_bench, :may_card))
+      end
+
+      def address(due)
+        Core::Cards::Address.new(stopped: !due[:stopped_on].nil?, **due.slice(:email, :street, :email_agreed, :post_agreed))
       end
     end
   end

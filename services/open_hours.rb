@@ -40,7 +40,7 @@ module UprightBench
       def stretches(date)
         zone = TZInfo::Timezone.get(@schedule.time_zone.name)
         from = zone.local_time(date.year, date.month, date.day).utc
-        @schedule.periods.after(from).take_while { |one| one.start_time < from + 86_400 }.map { |one| [one.start_time, one.end_time] }
+        @schedule.periods.after(from).take_while { |one| one.start_time < from + 86_400 }.map { |one| [one.start_time, one.end_time] }.to_a
       end
 
       # @return [Date] the day itself when open, else the next open one

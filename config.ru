@@ -1,0 +1,6 @@
+# frozen_string_literal: true
+
+require_relative "app"
+
+UprightBench::LOADER.eager_load
+run UprightBench::App.build

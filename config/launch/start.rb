@@ -1,0 +1,177 @@
+# frozen_string_literal: true
+
+require "net/http"
+require "socket"
+require_relative "cluster"
+require_relative "gems"
+require_relative "packages"
+
+module UprightBench
+  module Config
+    module Launch
+      # From a clean clone to a running application, and down again on Ctrl-C.
+      class Start
+        ROOT = File.expand_path("../..", __dir__)
+        DATABASE = "upright_bench"
+        DEFAULT_PORT = "4610"
+        UP_WITHIN_SECONDS = 60
+        DOWN_WITHIN_SECONDS = 8
+
+        # @param arguments [Array<String>] --fresh
+        def initialize(arguments, env = ENV)
+          @fresh = arguments.include?("--fresh")
+          @env = env.to_h
+          @port = @env.fetch("PORT", DEFAULT_PORT)
+          @children = {}
+        end
+
+        # @return [Integer] exit status
+        def call
+          check_port
+          prepare
+          run
+          0
+        rescue Failure => e
+          Shell.say "Cannot start: #{e.message}"
+          1
+        rescue Interrupt
+          0
+        ensure
+          stop
+        end
+
+        private
+
+        def check_port
+          raise Failure, "PORT is not a number: #{@port}" unless @port.match?(/\A\d{1,5}\z/)
+
+          TCPServer.new("127.0.0.1", @port.to_i).close
+        rescue Errno::EADDRINUSE
+          raise Failure, "port #{@port} is in use; set PORT to another one"
+        rescue Errno::EACCES
+          raise Failure, "port #{@port} needs more rights than this user has; set PORT to one above 1023"
+        end
+
+        def prepare
+          Packages.ensure(Packages::BUILD + (own_cluster? ? Packages::SERVER : ["libpq-dev"]))
+          @bundle = Gems.new(ROOT, without: "test").ensure
+          start_cluster if own_cluster?
+          Shell.say "Bringing the database up …"
+          attend("bundle", "exec", "rake", "demo:load")
+        end
+
+        def own_cluster?
+          @env["DATABASE_URL"].to_s.empty?
+        end
+
+        def start_cluster
+          @cluster = Cluster.new(folder: File.join(state_dir, "postgres"))
+          Shell.say "Keeping the data in #{@cluster.folder}"
+          @cluster.start
+          empty if @fresh
+          @env["DATABASE_URL"] = @cluster.database_url(DATABASE)
+        end
+
+        def empty
+          $stdout.print "This deletes everything that was entered and loads the demo again. Type yes to go on: "
+          $stdout.flush
+          raise Failure, "nothing was deleted" unless $stdin.gets.to_s.strip == "yes"
+
+          @cluster.drop_database(DATABASE)
+        end
+
+        def state_dir
+          @env.fetch("STATE_DIR", File.join(ROOT, "var"))
+        end
+
+        # Runs a step to its end, its words passed on.
+        def attend(*command)
+          pid = Process.spawn(settings, *command, chdir: ROOT)
+          _, status = Process.wait2(pid)
+          raise Failure, "#{command.last} did not end well; its words are above" unless status.success?
+        end
+
+        def settings
+          @env.merge(@bundle, "PORT" => @port)
+        end
+
+        def run
+          @children["web"] = launch("bundle", "exec", "puma", "-C", "config/puma.rb")
+          @children["worker"] = launch(File.join(ROOT, "bin/worker"))
+          wait_until_up
+          welcome
+          watch
+        end
+
+        # In a group of its own, so that Ctrl-C reaches it through us and once.
+        def launch(*command)
+          Process.spawn(settings, *command, chdir: ROOT, pgroup: true)
+        end
+
+        def wait_until_up
+          started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+          until up?
+            raise Failure, "the web process ended; its words are above" if ended
+            raise Failure, "no answer from /healthz" if Process.clock_gettime(Process::CLOCK_MONOTONIC) - started > UP_WITHIN_SECONDS
+
+            sleep 0.2
+          end
+        end
+
+        def up?
+          Net::HTTP.get_response("127.0.0.1", "/healthz", @port.to_i).is_a?(Net::HTTPSuccess)
+        rescue SystemCallError
+          false
+        end
+
+        def welcome
+          Shell.say <<~WORDS
+
+            Upright Bench is up: http://127.0.0.1:#{@port}/
+            The demo's sign-ins (the password is ropewalk-demo):
+              ines@ropewalk.example.org      owner
+              tobiah@ropewalk.example.org    technician
+              sunniva@ropewalk.example.org   counter
+            Cards that are sent land in #{File.join(state_dir, 'outbox')}. Ctrl-C stops everything.
+
+          WORDS
+        end
+
+        # @return [Integer, nil] of a child that has ended
+        def ended
+          @children.values.find { |pid| Process.wait(pid, Process::WNOHANG) }
+        end
+
+        def watch
+          Signal.trap("TERM") { raise Interrupt }
+          sleep 0.5 until (pid = ended)
+          name = @children.key(pid)
+          @children.delete(name)
+          raise Failure, "the #{name} process ended by itself"
+        end
+
+        def stop
+          @children.each_value { |pid| signal("TERM", pid) }
+          deadline = Process.clock_gettime(Process::CLOCK_MONOTONIC) + DOWN_WITHIN_SECONDS
+          @children.each_value do |pid|
+            sleep 0.1 until gone?(pid) || Process.clock_gettime(Process::CLOCK_MONOTONIC) > deadline
+            signal("KILL", pid)
+          end
+          @cluster&.stop
+        end
+
+        def gone?(pid)
+          Process.wait(pid, Process::WNOHANG)
+        rescue Errno::ECHILD
+          true
+        end
+
+        def signal(name, pid)
+          Process.kill(name, -pid)
+        rescue Errno::ESRCH, Errno::EPERM
+          nil
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,90 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Drawings
+    # The working day as one ruler: open hours, a line at now, and for each job its hands-on stretches solid, its
+    # waits hatched, its promise as a flag. Every row is drawn to the same scale.
+    class BenchRuler
+      WIDTH = 420
+      ROW = 40
+      HEAD = 30
+
+      # @param open [Array<Array(Time, Time)>] the day's open stretches
+      # @param now [Time]
+      # @param zone [#call] Time => Time on the shop's clock
+      def initialize(open:, now:, zone:)
+        @open = open
+        @now = now
+        @zone = zone
+        @from = open.first.first
+        @to = open.last.last
+      end
+
+      # @return [String] the hours
+      def head
+        marks = hours.map do |time|
+          Svg.tag(:line, x1: x(time), y1: 20, x2: x(time), y2: HEAD, class: "tick") +
+            Svg.text(@zone.call(time).strftime("%-H"), x: x(time) + 3, y: 16, class: "hour")
+        end
+        Svg.image(WIDTH, HEAD, marks.join + now_line(HEAD), label: "Open hours of the day", class: "ruler ruler-head")
+      end
+
+      # @param row [Core::Bench::Row]
+      def row(row)
+        parts = closed + row.stretches.map { |stretch| bar(stretch) }.join + now_line(ROW) + flag(row)
+        Svg.image(WIDTH, ROW, parts, label: words(row), class: "ruler#{' ruler-late' if row.late_minutes.positive?}")
+      end
+
+      private
+
+      def words(row)
+        ready = row.ready_at ? "ready #{@zone.call(row.ready_at).strftime('%a %H:%M')}" : "nobody can work on it now"
+        promise = row.promise_at ? "promised #{@zone.call(row.promise_at).strftime('%a %H:%M')}" : "no promise yet"
+        late = row.late_minutes.positive? ? ", #{row.late_minutes} minutes late" : ""
+        "Job #{row.number}: #{ready}, #{promise}#{late}"
+      end
+
+      def x(time)
+        (((time - @from) / (@to - @from)) * WIDTH).clamp(0, WIDTH).round(1)
+      end
+
+      def hours
+        first = @from + ((3600 - (@from.to_i % 3600)) % 3600)
+        (0..((@to - first) / 3600).floor).map { |n| first + (n * 3600) }
+      end
+
+      def closed
+        @open.each_cons(2).map { |before, after| Svg.tag(:rect, x: x(before.last), y: 0, width: x(after.first) - x(before.last), height: ROW, class: "closed") }.join
+      end
+
+      def bar(stretch)
+        from = x(stretch.from)
+        width = x(stretch.to) - from
+        return "" if width <= 0
+
+        hands_on = stretch.kind == :hands_on
+        Svg.tag(:rect, x: from, y: hands_on ? 9 : 14, width: width, height: hands_on ? 22 : 12, class: hands_on ? "hands-on" : "waiting") +
+          (hands_on ? "" : hatch(from, from + width))
+      end
+
+      def hatch(from, to)
+        from.step(to - 6, 10).map { |left| Svg.tag(:line, x1: left, y1: 26, x2: left + 6, y2: 14, class: "hatch") }.join
+      end
+
+      def now_line(height)
+        return "" unless @now.between?(@from, @to)
+
+        Svg.tag(:line, x1: x(@now), y1: 0, x2: x(@now), y2: height, class: "now")
+      end
+
+      # A promise on another day stands at the end it lies beyond.
+      def flag(row)
+        return "" unless row.promise_at
+
+        left = [x(row.promise_at), WIDTH - 1].min
+        point = left > WIDTH - 16 ? left - 14 : left + 14
+        Svg.tag(:path, d: "M#{left} 36V4L#{point} 9L#{left} 14", class: "flag")
+      end
+    end
+  end
+end

@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Drawings
+    # The coming months as columns of what falls due, week by week; what is overdue stands in front.
+    class Horizon
+      WIDTH = 1200
+      HEIGHT = 130
+      BASE = 96
+
+      # @param weeks [Array<Hash>] label (String or nil), count (Integer), overdue (Boolean)
+      def initialize(weeks)
+        @weeks = weeks
+      end
+
+      # @return [String]
+      def render
+        most = [@weeks.map { |week| week[:count] }.max, 1].max
+        step = WIDTH / @weeks.size.to_f
+        columns = @weeks.each_with_index.map { |week, place| column(week, place * step, step, most) }
+        Svg.image(WIDTH, HEIGHT, columns.join + Svg.tag(:line, x1: 0, y1: BASE, x2: WIDTH, y2: BASE, class: "tick"),
+                  label: "Tasks due: #{@weeks.sum { |week| week[:count] }} in #{@weeks.size} weeks", class: "horizon")
+      end
+
+      private
+
+      def column(week, left, step, most)
+        height = 70.0 * week[:count] / most
+        bar = Svg.tag(:rect, x: left + 4, y: BASE - height, width: step - 8, height: height, class: week[:overdue] ? "due-bar due-bar-over" : "due-bar")
+        count = week[:count].positive? ? Svg.text(week[:count], x: left + (step / 2), y: BASE - height - 6, class: "gauge-text", text_anchor: "middle") : ""
+        label = week[:label] ? Svg.text(week[:label], x: left + 4, y: 118, class: "hour") : ""
+        bar + count + label
+      end
+    end
+  end
+end

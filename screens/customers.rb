@@ -1,0 +1,85 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    # Customers and their machines, every machine a ribbon with its due marks.
+    module Customers
+      PAGE = 40
+
+      def self.registered(app)
+        app.helpers Helpers
+
+        app.get "/customers" do
+          @title = "Customers"
+          query = params["q"].to_s.strip
+          erb :"customers/page", locals: { query: query, customers: query.empty? ? customers_after(params["after"].to_s) : [], hits: Services::FindCustomers.call(query) }
+        end
+
+        app.get("/customers/:id") do
+          customer = Services::Lookup.one(Models::Customer, id_of(params["id"]))
+          customer_page(customer, CustomerForm.blank(CustomerForm.typed_from(customer)))
+        end
+
+        app.post "/customers/:id" do
+          customer = Services::Lookup.one(Models::Customer, id_of(params["id"]))
+          form = CustomerForm.new(params)
+          begin
+            if form.ok?
+              Services::EditCustomer.call(customer, form.fields, version: form.values[:lock_version], by: person, at: now)
+              say "Saved."
+              next redirect("/customers/#{customer.id}", 303)
+            end
+            status 422
+          rescue Services::Stale => e
+            status 409
+            form.add(base: [e.message])
+            form.typed["lock_version"] = customer.refresh.lock_version.to_s
+          end
+          customer_page(customer, form)
+        end
+
+        app.get "/machines/:id" do
+          machine = Services::Lookup.one(Models::Machine, id_of(params["id"]))
+          @title = machine.sheet.title
+          erb :"customers/machine", locals: { machine: machine, dues: machine_dues(machine), use: machine.use_rate(today),
+                                              jobs: machine.jobs_dataset.limit(30).all, fittings: machine.fittings_dataset.eager(:part).order(:position, :id).all }
+        end
+      end
+
+      # Helpers of this screen's routes and templates.
+      module Helpers
+        # By key, never by offset: the next page begins after the last name of this one.
+        def customers_after(name)
+          found = Models::Customer.order(:name, :id).limit(PAGE)
+          found = found.where(Sequel[:name] > name) unless name.empty?
+          found.select_append(Models::Machine.where(customer_id: Sequel[:customers][:id]).select(Sequel.function(:count).*).as(:machine_count)).all
+        end
+
+        def customer_page(customer, form)
+          @title = customer.name
+          machines = customer.machines_dataset.eager(:sheet, dues: ->(dues) { dues.where(state: "open").order(Sequel.asc(:due_on, nulls: :last)) }).order(:id).all
+          erb :"customers/customer", locals: { customer: customer, form: form, machines: machines, cards: customer.cards_dataset.eager(:message, :answers).limit(12).all }
+        end
+
+        def machine_dues(machine)
+          Models::Due.running.where(machine_id: machine.id).order(Sequel.asc(:due_on, nulls: :last), :id).all
+        end
+
+        # What a machine's ribbon says: the action that is due within a month, or leave.
+        def due_marks(dues)
+          marks = dues.reverse_each.to_h { |due| [due.position, due.due_on && due.due_on <= today + 30 ? due_mark(due.action) : :leave] }
+          dues.select { |due| due.due_on && due.due_on <= today + 30 }.reverse_each { |due| marks[due.position] = due_mark(due.action) }
+          marks
+        end
+
+        def due_notes(dues)
+          dues.reverse_each.to_h { |due| [due.position, due.due_on ? "#{due.action} due #{day(due.due_on)}" : "nothing falls due"] }
+        end
+
+        def due_mark(action)
+          { "wash" => :wash, "clean" => :clean, "replace" => :replace, "inspect" => :unseen }.fetch(action)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    module Customers
+      # A customer's name, addresses and agreed channels.
+      class CustomerForm < Form
+        BOXES = %i[email_agreed post_agreed fleet].freeze
+        TEXTS = %i[name phone email street town notes].freeze
+
+        takes do
+          params do
+            required(:lock_version).filled(:integer)
+            required(:name).filled(:string, max_size?: 120)
+            optional(:phone).maybe(:string, max_size?: 40)
+            optional(:email).maybe(:string, max_size?: 200)
+            optional(:street).maybe(:string, max_size?: 200)
+            optional(:town).maybe(:string, max_size?: 120)
+            optional(:notes).maybe(:string, max_size?: 2000)
+            optional(:email_agreed).maybe(:bool)
+            optional(:post_agreed).maybe(:bool)
+            optional(:fleet).maybe(:bool)
+          end
+
+          rule(:email) { key.failure("is not an e-mail address") if value && !value.match?(/\A[^@\s<>]+@[^@\s<>]+\.[^@\s<>]+\z/) }
+        end
+
+        def self.typed_from(customer)
+          TEXTS.to_h { |name| [name.to_s, customer[name]] }.merge(BOXES.to_h { |name| [name.to_s, customer[name] ? "1" : nil] })
+               .merge("lock_version" => customer.lock_version.to_s)
+        end
+
+        # @return [Hash] columns; agreeing to a channel again ends an earlier "stop writing"
+        def fields
+          boxes = BOXES.to_h { |name| [name, values[name] || false] }
+          fields = TEXTS.to_h { |name| [name, values[name]] }.merge(boxes)
+          boxes[:email_agreed] || boxes[:post_agreed] ? fields.merge(stopped_on: nil) : fields
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,51 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    # Finds or opens what was typed or scanned, from any screen.
+    module Find
+      # A scan of a tag (J1042), of a filter label (M17), of a card's code or of a part's number opens what it names.
+      def self.registered(app)
+        app.helpers Helpers
+
+        app.get "/find" do
+          query = params["q"].to_s.strip
+          path = scanned(query)
+          redirect path, 303 if path
+          redirect "/customers?q=#{::Rack::Utils.escape(query[0, 200])}", 303
+        end
+      end
+
+      # Helpers of this screen's routes.
+      module Helpers
+        def scanned(query)
+          job_path(query) || machine_path(query) || card_path(query) || part_path(query)
+        end
+
+        private
+
+        def job_path(query)
+          number = query[/\A[jJ]?(\d{3,18})\z/, 1]
+          "/jobs/#{number.to_i}" if number && !Models::Job.where(number: number.to_i).empty?
+        end
+
+        def machine_path(query)
+          id = query[/\A[mM](\d{1,18})\z/, 1]
+          "/machines/#{id.to_i}" if id && !Models::Machine.where(id: id.to_i).empty?
+        end
+
+        def card_path(query)
+          code = query[%r{(?:\A|/c/)([0-9a-zA-Z-]{26,32})\z}, 1]
+          "/cards/#{Outbox::CardLetter.codes.read(code, today: today)}" if code
+        rescue Formats::CardCode::Bad
+          nil
+        end
+
+        def part_path(query)
+          part = Models::Part.first(number: query.upcase) if query.length.between?(3, 40)
+          "/shelf/#{part.id}" if part
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,90 @@
+# frozen_string_literal: true
+
+require "dry/validation"
+
+module UprightBench
+  module Screens
+    # What was typed into a form: checked at the edge, every mistake at once, each beside its field.
+    #
+    # A form keeps what was typed (`typed`, text), what it means (`values`), and what is wrong (`errors`).
+    # A subclass says what it takes by a contract:
+    #
+    #   class CountForm < Form
+    #     takes { params { required(:pieces).filled(:integer) } }
+    #   end
+    class Form
+      # What all contracts share: plain words, and text that can be read.
+      class Contract < Dry::Validation::Contract
+        config.messages.load_paths << File.expand_path("messages.yml", __dir__)
+        config.messages.default_locale = :en
+      end
+
+      UNREADABLE = Config::Web::ReadableInput::SIGN
+
+      class << self
+        attr_reader :contract
+
+        def takes(&block)
+          @contract = Class.new(Contract, &block).new
+        end
+      end
+
+      attr_reader :typed, :values, :errors
+
+      # @param typed [Hash{String=>Object}] the request's parameters
+      def initialize(typed = {})
+        @typed = typed
+        result = self.class.contract.call(typed)
+        @values = result.to_h
+        @errors = result.errors.to_h.dup
+        point_at_unreadable(typed, @errors)
+      end
+
+      # An untouched form: nothing to complain of yet.
+      def self.blank(typed = {})
+        new(typed).tap { |form| form.errors.clear }
+      end
+
+      def ok?
+        errors.empty?
+      end
+
+      # @param path [Array<Symbol>]
+      # @return [Object] as typed
+      def value(*path)
+        typed.is_a?(Hash) ? typed.dig(*path.map(&:to_s)) : nil
+      rescue TypeError
+        nil
+      end
+
+      # @return [Array<String>]
+      def errors_at(*path)
+        found = errors.dig(*path)
+        found.is_a?(Array) ? found : []
+      rescue TypeError
+        []
+      end
+
+      # @param more [Hash{Symbol=>Array<String>}] what a service found wrong
+      # @return [self]
+      def add(more)
+        more.each { |field, messages| errors[field] = errors_at(field) + messages }
+        self
+      end
+
+      private
+
+      def point_at_unreadable(typed, errors)
+        typed.each do |key, value|
+          if value.is_a?(Hash)
+            inner = errors[key.to_sym].is_a?(Hash) ? errors[key.to_sym].dup : {}
+            point_at_unreadable(value, inner)
+            errors[key.to_sym] = inner if inner.any?
+          elsif value.is_a?(String) && value.include?(UNREADABLE)
+            errors[key.to_sym] = ["has signs that could not be read; they stand as #{UNREADABLE}. Type them again."]
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    # For whoever watches over the processes: is it up, and can it work?
+    module Health
+      CHECKS = {
+        database: -> { DB.get(1) == 1 },
+        migrations: -> { Config::Database.current?(DB) },
+        # A worker that died leaves its row, but its connection is gone.
+        worker: -> { !DB[:que_lockers].where(pid: DB[:pg_stat_activity].select(:pid)).empty? }
+      }.freeze
+
+      def self.registered(app)
+        app.get "/healthz" do
+          content_type :json
+          JSON.generate(up: true)
+        end
+
+        app.get "/readyz" do
+          content_type :json
+          results = CHECKS.transform_values do |check|
+            check.call
+          rescue Sequel::Error
+            false
+          end
+          status(results.values.all? ? 200 : 503)
+          JSON.generate(results)
+        end
+      end
+    end
+  end
+end

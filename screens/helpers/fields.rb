@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    module Helpers
+      # Form fields with their label, what was typed, and what is wrong with it, tied together for those who listen.
+      module Fields
+        # @param form [Form]
+        # @param path [Array<Symbol>] one field, or a group and a field
+        # @param more [Hash] attributes of the input
+        def field(form, *path, label:, as: :input, hint: nil, **more)
+          erb :_field, layout: false, locals: {
+            id: path.join("-"), name: name_of(path), label: label, as: as, hint: hint, value: form.value(*path),
+            errors: form.errors_at(*path), more: attributes(more)
+          }
+        end
+
+        def tick(form, *path, label:, value: "1", hint: nil)
+          erb :_tick, layout: false, locals: {
+            id: (path + [value]).join("-"), name: name_of(path), label: label, value: value, hint: hint,
+            ticked: Array(form.value(*path)).include?(value), errors: form.errors_at(*path)
+          }
+        end
+
+        def form_errors(form)
+          messages = form.errors_at(:base)
+          messages.any? ? %(<p class="slip slip-stop" role="alert">#{::Rack::Utils.escape_html(messages.join(' '))}</p>) : ""
+        end
+
+        private
+
+        def name_of(path)
+          path.first.to_s + path.drop(1).map { |part| "[#{part}]" }.join
+        end
+
+        def attributes(more)
+          more.compact.map { |key, value| value == true ? key.to_s : %(#{key.to_s.tr('_', '-')}="#{::Rack::Utils.escape_html(value.to_s)}") }.join(" ")
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,89 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    module Helpers
+      # What every page needs: who is there, the shop, the time, the layout, and how to answer a form.
+      module Page
+        NAVIGATION = [["Bench", "/", "b"], ["Take in", "/take-in", "t"], ["Rack", "/rack", "r"], ["Shelf", "/shelf", "s"],
+                      ["Cards", "/cards", "c"], ["Customers", "/customers", "u"], ["Sheets", "/sheets", "h"]].freeze
+
+        def navigation
+          NAVIGATION
+        end
+
+        # @return [Models::Person, nil]
+        def person
+          @person ||= env["bench.person_id"] && Models::Person.with_pk(env["bench.person_id"])
+        end
+
+        def shop
+          @shop ||= Models::Shop.the
+        end
+
+        def policies
+          @policies ||= Services::Policies.now
+        end
+
+        def now
+          @now ||= Time.now
+        end
+
+        def today
+          Config::Zone.date(now)
+        end
+
+        def csrf
+          env.fetch("bench.csrf").call
+        end
+
+        def csrf_field
+          %(<input type="hidden" name="_csrf" value="#{csrf}">)
+        end
+
+        def page_layout
+          return false if htmx?
+
+          person ? :layout : :"card_page/layout"
+        end
+
+        def htmx?
+          !request.get_header("HTTP_HX_REQUEST").nil?
+        end
+
+        # Says something on the next page.
+        def say(text)
+          env.fetch("bench.flash")["said"] = text
+        end
+
+        def said
+          env["bench.flash"]&.[]("said")
+        end
+
+        # @param name [String, Symbol] a partial beside its screen, as "job/_work"
+        def partial(name, **locals)
+          erb name.to_sym, layout: false, locals: locals
+        end
+
+        def owner_only!
+          raise Services::Refused, "Only the owner may change this." unless person.owner?
+        end
+
+        # @param text [String] of a path
+        # @return [Integer]
+        # @raise [Services::NotFound] when it is no number
+        def id_of(text)
+          Integer(text, 10)
+        rescue ArgumentError, TypeError
+          raise Services::NotFound, "There is nothing at this address."
+        end
+
+        def pdf(bytes, name)
+          content_type "application/pdf"
+          headers "content-disposition" => %(inline; filename="#{name}.pdf")
+          bytes
+        end
+      end
+    end
+  end
+end

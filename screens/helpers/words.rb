@@ -1,0 +1,55 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    module Helpers
+      # How values are written: dates, times, money, marks.
+      module Words
+        CLOCKS = { "hours" => "run hours", "months" => "calendar", "count" => "count", "indicator" => "indicator",
+                   "unknown" => "history unknown", "none" => "no clock runs" }.freeze
+
+        def day(date)
+          date&.strftime("%-d %b %Y")
+        end
+
+        def clock_time(time)
+          Config::Zone.local(time).strftime("%H:%M")
+        end
+
+        # As near as it needs to be: today by the hour, else with its day.
+        def moment(time)
+          return "" if time.nil?
+
+          local = Config::Zone.local(time)
+          return "today #{local.strftime('%H:%M')}" if local.to_date == today
+
+          local.strftime((local.to_date - today).abs < 7 ? "%a %H:%M" : "%-d %b %H:%M")
+        end
+
+        def money(cents)
+          format("%<sign>s%<whole>d.%<part>02d", sign: "$", whole: cents / 100, part: cents % 100)
+        end
+
+        def mark(name, css: "vmark")
+          Drawings::Mark.image(name.to_sym, css: css)
+        end
+
+        def state_words(state)
+          Core::Jobs::States::WORDS.fetch(state.to_sym)
+        end
+
+        def next_action(state)
+          Core::Jobs::States::NEXT.fetch(state.to_sym)
+        end
+
+        def clock_words(kind)
+          CLOCKS.fetch(kind)
+        end
+
+        def shorten(text, most = 90)
+          text.to_s.length > most ? "#{text[0, most - 1]}…" : text.to_s
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,116 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    # One page for the whole visit: settle, work, close up, hand over. A form that cannot be taken shows the page again,
+    # with the message where the form stands and everything that was typed.
+    module Job
+      # Steps of a job and the service each form calls. `typed` are the request's parameters.
+      ACTIONS = {
+        "settle" => lambda { |number, typed, by, at|
+          form = SettleForm.new(typed)
+          raise Services::Invalid, form.errors unless form.ok?
+
+          Services::Settle.call(number, **form.values, by: by, at: at)
+        },
+        "close-up" => lambda { |number, typed, by, at|
+          Services::CloseUp.call(number, wet_reason: Note.of(typed["wet_reason"], :wet_reason), by: by, at: at)
+        },
+        "hand-over" => ->(number, _, by, at) { Services::HandOver.call(number, by: by, at: at) },
+        "end" => ->(number, typed, by, at) { Services::EndEarly.call(number, how: typed["how"].to_s, by: by, at: at) }
+      }.freeze
+
+      def self.registered(app)
+        pages(app)
+        papers(app)
+        steps(app)
+        work(app)
+      end
+
+      def self.pages(app)
+        app.get("/jobs/:number") { job_page(id_of(params["number"])) }
+        app.helpers Helpers
+      end
+      private_class_method :pages
+
+      def self.papers(app)
+        app.get "/jobs/:number/tag.pdf" do
+          job = Services::Lookup.job(id_of(params["number"]))
+          pdf Papers::ClaimTag.new(number: job.number, shop: "#{shop.name}, #{shop.phone}", lines: tag_lines(job)).render, "tag-#{job.number}"
+        end
+
+        app.get "/jobs/:number/labels.pdf" do
+          job = Services::Lookup.job(id_of(params["number"]))
+          labels = Labels.new(job).call
+          raise Services::Refused, "Nothing new was fitted in job #{job.number}, so there is no label to print." if labels.empty?
+
+          pdf Papers::FilterLabel.new(shop: "#{shop.name}, #{shop.phone}", labels: labels).render, "labels-#{job.number}"
+        end
+      end
+      private_class_method :papers
+
+      def self.steps(app)
+        app.post "/jobs/:number/stops/:id" do
+          number = id_of(params["number"])
+          attempt(number, "stop") { Services::ClearStop.call(number, id_of(params["id"]), note: Note.of(params["note"], :note), by: person, at: now) }
+        end
+
+        app.post "/jobs/:number/:step" do
+          number = id_of(params["number"])
+          action = ACTIONS.fetch(params["step"]) { pass }
+          attempt(number, params["step"]) { action.call(number, params, person, now) }
+        end
+      end
+      private_class_method :steps
+
+      def self.work(app)
+        app.post "/jobs/:number/items/:id/:step" do
+          number = id_of(params["number"])
+          item = id_of(params["id"])
+          attempt(number, "item-#{item}") do
+            case params["step"]
+            when "part" then Services::ChoosePart.call(number, item, choice: params["choice"].to_s, by: person, at: now)
+            when "done" then Services::DoWorkItem.call(number, item, by: person, at: now, wash: how_washed)
+            when "undo" then Services::UndoWorkItem.call(number, item, by: person, at: now)
+            else pass
+            end
+          end
+        end
+      end
+      private_class_method :work
+
+      # Helpers of this screen's routes and templates.
+      module Helpers
+        def job_page(number, problem: nil, typed: {}, errors: {})
+          visit = Visit.new(Services::Lookup.job(number), now: now, policies: policies)
+          @title = "Job #{number}"
+          @keys = [["l", "to the look-over"]]
+          erb :"job/page", locals: { visit: visit, job: visit.job, problem: problem, typed: typed, errors: errors }
+        end
+
+        # Back to the page when it went well; the same page, with what was typed, when it did not.
+        def attempt(number, where)
+          yield
+          redirect "/jobs/#{number}#next", 303
+        rescue Services::Refused, Services::Stale, Services::Invalid => e
+          status Config::Web::ErrorTable.status(e)
+          job_page(number, problem: { where: where, message: e.message }, typed: params, errors: e.is_a?(Services::Invalid) ? e.errors : {})
+        end
+
+        def how_washed
+          { shaken: params["not_shaken"].nil?, draught: !params["draught"].nil? }
+        end
+
+        def tag_lines(job)
+          [job.machine.sheet.title, job.customer.name, job.complaint, job.promise_at ? "ready #{moment(job.promise_at)}" : "in #{day(Config::Zone.date(job.taken_in_at))}"]
+        end
+
+        def problem_at(problem, where)
+          return "" unless problem && problem[:where] == where
+
+          %(<p class="slip slip-stop" role="alert">#{::Rack::Utils.escape_html(problem[:message])}</p>)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    module Job
+      # A free note: text that can be read, and not without end.
+      module Note
+        MOST = 500
+
+        module_function
+
+        # @return [String, nil]
+        # @raise [Services::Invalid]
+        def of(text, field)
+          return if text.nil?
+          raise Services::Invalid, { field => ["This is too long: at most #{MOST} letters. You typed #{text.length}."] } if text.length > MOST
+          raise Services::Invalid, { field => ["Some signs could not be read; they stand as #{Form::UNREADABLE}. Type them again."] } if text.include?(Form::UNREADABLE)
+
+          text
+        end
+      end
+    end
+  end
+end

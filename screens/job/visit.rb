@@ -1,0 +1,105 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    module Job
+      # A job with all that its page shows, each kind read once.
+      class Visit
+        attr_reader :job
+
+        def initialize(job, now:, policies:)
+          @job = job
+          @now = now
+          @policies = policies
+        end
+
+        def sheet
+          @job.sheet
+        end
+
+        def machine
+          @job.machine
+        end
+
+        def customer
+          @customer ||= @job.customer
+        end
+
+        # @return [Hash{String=>Models::Finding}]
+        def findings
+          @findings ||= Models::Finding.where(job_id: @job.id).all.to_h { |finding| [finding.position, finding] }
+        end
+
+        def marks
+          findings.transform_values { |finding| finding.mark.to_sym }
+        end
+
+        def notes
+          findings.transform_values(&:reason)
+        end
+
+        def items
+          @items ||= Models::WorkItem.where(job_id: @job.id).order(:place).eager(:part, rack_stays: :place).all
+        end
+
+        def to_do
+          items.select(&:to_do?)
+        end
+
+        def stops
+          @stops ||= Models::Stop.where(job_id: @job.id).order(:id).all
+        end
+
+        def standing_stops
+          stops.select { |stop| stop.cleared_at.nil? }
+        end
+
+        # @return [Hash{String=>Core::Fit::Answer}] for what is still to be settled: replacements, and spares for a wash
+        def fits
+          @fits ||= begin
+            open = items.select { |item| item.state != "done" && %w[replace wash].include?(item.action) }.map(&:position)
+            smell = findings.values.any? { |finding| finding.seen[:smell] }
+            open.empty? ? {} : Services::FitFor.new(sheet, machine, today: Config::Zone.date(@now), smell: smell).call(open)
+          end
+        end
+
+        # @return [Core::Drying::DryingTime::Answer]
+        def drying(item)
+          Services::Promises.drying(sheet.position(item.position), @policies)
+        end
+
+        def price_cents
+          items.select { |item| item.part && item.state != "left" }.sum { |item| item.part.price_cents }
+        end
+
+        def wet
+          items.filter_map(&:on_rack).reject { |stay| stay.dry?(@now) }
+        end
+
+        # @return [Array<Models::Due>] the running clocks of the machine, soonest first
+        def dues
+          @dues ||= Models::Due.running.where(machine_id: @job.machine_id).order(Sequel.asc(:due_on, nulls: :last), :id).all
+        end
+
+        # The step the page opens: what is before it is done, what is after it waits.
+        def step
+          case @job.stage
+          when :taken_in then :look_over
+          when :looked_over then :settle
+          when :settled, :in_work, :waiting then :work
+          when :closed_up, :declined, :referred then :hand_over
+          else :done
+          end
+        end
+
+        STEPS = %i[look_over settle work hand_over done].freeze
+
+        # @return [String] past, next or later
+        def phase(name)
+          difference = STEPS.index(name) <=> STEPS.index(step)
+          { -1 => "past", 0 => "next", 1 => "later" }.fetch(difference)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    # The shop's policies; everybody may read them, the owner changes them.
+    module Settings
+      def self.registered(app)
+        app.helpers Helpers
+
+        app.get "/settings" do
+          @title = "Settings"
+          erb :"settings/page", locals: { form: SettingsForm.blank(SettingsForm.typed_from(policies)), policies: policies }
+        end
+
+        app.post "/settings" do
+          owner_only!
+          @title = "Settings"
+          form = SettingsForm.new(params)
+          begin
+            if form.ok?
+              Services::SavePolicies.call(form.policies, by: person, at: now)
+              say "Saved. What is computed from now on goes by these."
+              redirect "/settings", 303
+            end
+          rescue Services::Invalid => e
+            form.add(e.errors)
+          end
+          status 422
+          erb :"settings/page", locals: { form: form, policies: policies }
+        end
+      end
+
+      # Helpers of this screen's templates.
+      module Helpers
+        def day_words(key)
+          { "mon" => "Monday", "tue" => "Tuesday", "wed" => "Wednesday", "thu" => "Thursday", "fri" => "Friday", "sat" => "Saturday", "sun" => "Sunday" }.fetch(key)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # Changes a customer's address or agreed channels. The second of two savers is told, and overwrites nothing.
+    class EditCustomer
+      # @param fields [Hash] columns
+      # @param version [Integer] the lock version that was on the screen
+      # @raise [Stale]
+      def self.call(customer, fields, version:, by:, at:)
+        DB.transaction do
+          customer.lock!
+          changed = fields.reject { |name, value| customer[name] == value }
+          next customer if changed.empty?
+          raise Stale, stale_words(customer, changed) unless customer.lock_version == version
+
+          customer.update(changed)
+          History.note("edited", customer, by: by, at: at, data: changed)
+          customer
+        end
+      end
+
+      def self.stale_words(customer, changed)
+        now = changed.keys.map { |name| "#{name.to_s.tr('_', ' ')}: “#{customer[name]}”" }.join(", ")
+        "Somebody else saved this customer in the meantime. Now on file are #{now}. What you typed is kept below; save again to put it in place."
+      end
+      private_class_method :stale_words
+    end
+  end
+end

@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+require_relative "../../core_helper"
+
+class BundleTest < CoreTest
+  def due(days, **more)
+    Cards::DueTask.new(id: days, customer_id: 1, due_on: MONDAY + days, **more)
+  end
+
+  def bundle(*tasks, email: true, **policy)
+    address = Cards::Address.new(email: "a@example.org", street: "Old Slip 1", email_agreed: email, post_agreed: !email)
+    Cards::Bundle.new(customer_id: 1, tasks: tasks, address: address, policy: Cards::Policy.new(**policy), today: MONDAY)
+  end
+
+  def test_leaves_ahead_of_the_due_date_by_the_channels_lead
+    assert_equal MONDAY + 10, bundle(due(20)).leaves_on
+    assert_equal MONDAY, bundle(due(20), email: false).leaves_on
+    assert_predicate bundle(due(21), email: false), :leaves_today?
+    refute_predicate bundle(due(22), email: false), :leaves_today?
+  end
+
+  def test_tasks_within_the_window_travel_along
+    assert_equal [5, 50], bundle(due(5), due(50), due(51)).lines.map(&:id)
+  end
+
+  def test_what_is_held_back_and_why
+    { { on_bench: true } => /on the bench/, { machine_state: :sold } => /sold/, { machine_state: :scrapped } => /scrapped/,
+      { snoozed_until: MONDAY + 1 } => /not before/, { attempts: 1, carded_on: MONDAY - 29 } => /carded on/,
+      { attempts: 3, carded_on: MONDAY - 90 } => /3 times/, { may_card: false } => /at home/ }.each do |fields, words|
+      one = bundle(due(1, **fields))
+
+      assert_empty one.lines, fields.to_s
+      assert_match words, one.held_back.values.first
+    end
+  end
+
+  def test_a_follow_up_after_the_gap
+    one = bundle(due(-30, attempts: 1, carded_on: MONDAY - 30))
+
+    assert_predicate one, :leaves_today?
+    assert_equal 2, one.attempt
+  end
+
+  def test_no_channel_no_card
+    [{ email: "a@b.c" }, { email_agreed: true }, { email: "a@b.c", email_agreed: true, stopped: true }].each do |fields|
+      address = Cards::Address.new(**fields)
+
+      assert_nil address.channel
+      refute_nil address.obstacle
+    end
+    assert_equal :post, Cards::Address.new(street: "Old Slip 1", post_agreed: true, email: "a@b.c").channel
+  end
+end

@@ -1,0 +1,121 @@
+# frozen_string_literal: true
+
+require_relative "../../core_helper"
+
+# Each trap is a part that would be sold wrongly without its rule.
+class FindTest < CoreTest
+  K = Fit::Machine.new(model: "Brackwater Loft K", family: "Loft", body_style: "K", plate: "BK-20500")
+  SIZE = { "length_mm" => 168, "width_mm" => 128 }.freeze
+
+  def cassette(id, clip: true, **more)
+    Fit::Part.new(id: id, number: "P-#{id}", name: "Cassette #{id}", kind: :filter, attributes: { "clip" => clip }, measures: SIZE,
+                  price_cents: 4000, stock: 3, **more)
+  end
+
+  def rule(id, **where)
+    Fit::Rule.new(part_id: id, position: "place", **where)
+  end
+
+  def listed(id)
+    rule(id, model: "Brackwater Loft K")
+  end
+
+  def find(parts, rules, wants: {}, machine: K, attributes: { "clip" => true })
+    Fit::Find.new(position: position(attributes: attributes, measures: SIZE), machine: machine, parts: parts, rules: rules,
+                  wants: Fit::Wants.new(**wants)).call
+  end
+
+  def test_a_listed_part_fits_and_says_why
+    answer = find([cassette(1)], [listed(1)])
+
+    assert_equal [1], answer.candidates.map { |candidate| candidate.part.id }
+    assert_match(/listed for Brackwater Loft K.*has the clip.*3 on the shelf/, answer.candidates.first.reasons.join("; "))
+  end
+
+  def test_same_size_without_the_clip_is_a_near_miss
+    answer = find([cassette(1, clip: false)], [listed(1)])
+
+    assert_empty answer.candidates
+    assert_equal ["has no clip, and is held by one here"], answer.near_misses.first.reasons
+    assert_match(/ask the maker/, answer.nothing)
+  end
+
+  def test_a_clip_that_is_in_the_way
+    answer = find([cassette(1)], [listed(1)], attributes: { "clip" => false })
+
+    assert_match(/in the way/, answer.near_misses.first.reasons.first)
+  end
+
+  def test_the_other_body_style_of_the_family
+    answer = find([cassette(1)], [rule(1, family: "Loft", body_style: "C")])
+
+    assert_empty answer.candidates
+    assert_match(/body style C; this machine is a K/, answer.near_misses.first.reasons.first)
+  end
+
+  def test_same_size_listed_for_another_machine_altogether
+    answer = find([cassette(1)], [rule(1, model: "Hallmoor Dart M")])
+
+    assert_empty answer.candidates
+    assert_match(/other models only/, answer.near_misses.first.reasons.first)
+  end
+
+  def test_another_size_and_never_named_is_not_even_a_near_miss
+    stranger = cassette(1).with(measures: { "length_mm" => 100, "width_mm" => 128 })
+
+    assert_empty find([stranger], []).near_misses
+  end
+
+  def test_plates
+    early = rule(1, model: "Brackwater Loft K", plate_to: "BK-20000")
+    late = rule(1, model: "Brackwater Loft K", plate_from: "BK-20000")
+
+    assert_empty find([cassette(1)], [early]).candidates
+    assert_match(/this one is BK-20500/, find([cassette(1)], [early]).near_misses.first.reasons.first)
+    assert_equal 1, find([cassette(1)], [late]).candidates.size
+    assert_match(/plate is not recorded/, find([cassette(1)], [late], machine: K.with(plate: nil)).near_misses.first.reasons.first)
+  end
+
+  def test_a_handed_part_of_the_wrong_side
+    roll = cassette(1).with(attributes: { "drive" => "right" })
+    answer = find([roll], [rule(1, family: "Loft")], attributes: { "drive" => "left" })
+
+    assert_match(/drive is right; it must be left/, answer.near_misses.first.reasons.first)
+  end
+
+  def test_order_listed_before_family_then_shelf_then_price_a_year
+    parts = [cassette(1), cassette(2, stock: 0), cassette(3, price_cents: 3000), cassette(4, price_cents: 3500, life_months: 24)]
+    rules = [rule(1, family: "Loft"), listed(2), listed(3), listed(4)]
+
+    assert_equal [4, 3, 2, 1], find(parts, rules).candidates.map { |candidate| candidate.part.id }
+  end
+
+  def test_wants
+    plain = cassette(1, price_cents: 1000)
+    hepa = cassette(2, filter_class: "H13")
+    charcoal = cassette(3).with(attributes: { "clip" => true, "charcoal" => true })
+    rules = [listed(1), listed(2), listed(3)]
+
+    assert_equal 2, find([plain, hepa, charcoal], rules, wants: { allergy: true }).candidates.first.part.id
+    assert_equal 3, find([plain, hepa, charcoal], rules, wants: { smell: true }).candidates.first.part.id
+  end
+
+  def test_in_warranty_the_makers_part_comes_first_and_the_pattern_part_warns
+    answer = find([cassette(1, pattern: true, price_cents: 100), cassette(2)], [listed(1), listed(2)], wants: { in_warranty: true })
+
+    assert_equal [2, 1], answer.candidates.map { |candidate| candidate.part.id }
+    assert_match(/agree by name/, answer.candidates.last.reasons.join)
+  end
+
+  def test_never_empty_handed_silently
+    for_all do |random|
+      parts = Array.new(random.rand(0..5)) { |id| cassette(id, clip: random.rand < 0.5, stock: random.rand(0..2)) }
+      rules = parts.map { |part| [listed(part.id), rule(part.id, family: "Loft", body_style: %w[K C].sample(random: random))].sample(random: random) }
+      answer = find(parts, rules)
+
+      assert answer.candidates.any? || answer.nothing
+      assert_equal parts.size, answer.candidates.size + answer.near_misses.size
+      (answer.candidates + answer.near_misses).each { |one| refute_empty one.reasons }
+    end
+  end
+end

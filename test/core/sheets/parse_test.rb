@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+require "json"
+require_relative "../../core_helper"
+
+class ParseTest < CoreTest
+  FILES = Dir[File.join(CoreAlone::ROOT, "demo/sheets/*.json")].freeze
+
+  def data
+    JSON.parse(File.read(FILES.first))
+  end
+
+  def problems(&change)
+    broken = data.tap(&change)
+    assert_raises(Sheets::Invalid) { Sheets::Parse.new(broken).call }.problems.join("\n")
+  end
+
+  def test_every_shipped_sheet_parses_and_walks_each_place_once
+    FILES.each do |file|
+      sheet = Sheets::Parse.new(JSON.parse(File.read(file))).call
+
+      assert_equal sheet.positions.map(&:key).sort, sheet.walk.map(&:key).sort
+    end
+  end
+
+  def test_the_walk_follows_the_air_and_takes_what_hangs_beside_last
+    sheet = Sheets::Parse.new(JSON.parse(File.read(FILES.grep(/loft/).first))).call
+
+    assert_equal %w[tool-neck wand hose bag lid-seal motor-filter lead exhaust-filter], sheet.walk.map(&:key)
+  end
+
+  def test_names_every_problem_at_once
+    found = problems do |sheet|
+      sheet["positions"][0]["kind"] = "spoon"
+      sheet["positions"][1]["water"] = "boiling"
+      sheet["positions"][2].delete("name")
+    end
+
+    assert_match(/unknown kind spoon/, found)
+    assert_match(/cold or lukewarm/, found)
+    assert_match(/name/, found)
+  end
+
+  def test_rules_of_a_whole_sheet
+    assert_match(/stands twice/, problems { |sheet| sheet["positions"] << sheet["positions"][0] })
+    assert_match(/no station attic/, problems { |sheet| sheet["positions"][0]["station"] = "attic" })
+    assert_match(/refit order 1 is given twice/, problems { |sheet| sheet["positions"].each { |place| place["refit_order"] = 1 } })
+    assert_match(/is not known/, problems { |sheet| sheet["colour"] = "red" })
+    assert_match(/missing/, problems { |sheet| sheet.delete("maker") })
+    assert_match(/clock/, problems { |sheet| sheet["positions"].last["tasks"] = [{ "key" => "x", "action" => "replace", "clocks" => [] }] })
+  end
+
+  def test_what_may_be_wetted_says_how_long_it_dries
+    assert_match(/drying_floor_hours/, problems { |sheet| sheet["positions"].last.merge!("water" => "cold") })
+  end
+end
