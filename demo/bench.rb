@@ -76,7 +76,7 @@ module UprightBench
         looked_over
         job = @visit.job.refresh
         place = job.sheet.positions.find(&:washable?)
-        Services::RecordFinding.call(job.number, place.key, observed: { grey: 4 }, version: 1, by: @technicians.last, at: at(60))
+        Services::RecordFinding.call(job.number, place.key, observed: { grey: 4 }, version: 1, mark: :wash, by: @technicians.last, at: at(60))
       end
 
       def closed_up

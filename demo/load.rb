@@ -24,8 +24,12 @@ module UprightBench
       end
 
       # @param now [Time]
+      # @param households [Integer] fewer make a smaller demo
+      # @param fleets [Integer]
       # @param say [#call] told what is going on
-      def initialize(now: Time.now, say: proc {})
+      def initialize(now: Time.now, households: Names::HOUSEHOLDS, fleets: Names::FLEETS.size, say: proc {})
+        @households = households
+        @fleets = fleets
         @now = now
         @say = say
         @random = Random.new(SEED)
@@ -98,8 +102,8 @@ module UprightBench
       end
 
       def customers
-        @machines = Names.households(@random).each_with_index.flat_map { |fields, place| household(fields, place) }
-        Names::FLEETS.each_with_index { |fleet, place| @machines.concat(fleet(fleet, place)) }
+        @machines = Names.households(@random).first(@households).each_with_index.flat_map { |fields, place| household(fields, place) }
+        Names::FLEETS.first(@fleets).each_with_index { |fleet, place| @machines.concat(fleet(fleet, place)) }
       end
 
       def household(fields, place)

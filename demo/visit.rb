@@ -35,8 +35,9 @@ module UprightBench
 
       # @param first [Integer, nil] only so many positions
       def look_over(time, first: nil)
+        due = overdue(time)
         @sheet.walk.first(first || @sheet.walk.size).each_with_index do |position, place|
-          Services::RecordFinding.call(@job.number, position.key, observed: Sight.new(position, @random).seen, version: 0,
+          Services::RecordFinding.call(@job.number, position.key, observed: Sight.new(position, @random).seen, version: 0, mark: due[position.key],
                                                                   by: @technician, at: time + (place * 40))
         end
         Services::FinishLookOver.call(@job.number, by: @technician, at: time + 900) unless first
@@ -73,18 +74,21 @@ module UprightBench
         Config::Zone.at(@date + days, hour)
       end
 
+      # Most of what is due anyway is done at the visit, whatever the part looks like.
+      def overdue(time)
+        Models::Due.running.where(machine_id: @machine.id, action: %w[wash replace]).where(Sequel[:due_on] <= Config::Zone.date(time) + 30)
+                   .select_hash(:position, :action).reject { @random.rand < 0.15 }.transform_values(&:to_sym)
+      end
+
       def uuid
         @random.bytes(16).unpack1("H*").sub(/\A(.{8})(.{4})(.{4})(.{4})(.{12})\z/, '\1-\2-\3-\4-\5')
       end
 
+      # For what nothing on the shelf fits.
       def choose(time)
         @job.refresh
         open = @job.work_items_dataset.where(action: "replace", part_id: nil, state: "to_do").all
-        answers = Services::FitFor.new(@sheet, @machine, today: Config::Zone.date(time)).call(open.map(&:position))
-        open.each do |item|
-          best = answers.fetch(item.position).candidates.find { |candidate| candidate.part.on_shelf? }
-          Services::ChoosePart.call(@job.number, item.id, choice: best ? best.part.id.to_s : "leave", by: @technician, at: time)
-        end
+        open.each { |item| Services::ChoosePart.call(@job.number, item.id, choice: "leave", by: @technician, at: time) }
       end
     end
   end

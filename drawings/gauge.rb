@@ -45,7 +45,7 @@ module UprightBench
         bristles(fresh, bar, "bristle-new") + (now ? bristles([now, -4].max, bar, "bristle") : "") +
           [28, 176].map { |x| Svg.tag(:rect, x: x, y: 10, width: 16, height: bar - 10, rx: 4, class: "guide-bar") }.join +
           Svg.tag(:line, x1: 16, y1: bar, x2: 204, y2: bar, class: "limit") +
-          Svg.text(now ? "#{format('%g', now)} mm" : "? mm", x: 110, y: 88, class: "gauge-text", text_anchor: "middle")
+          Svg.text(now ? "#{format('%g', now)} mm" : "? mm", x: 110, y: 90, class: "gauge-text", text_anchor: "middle")
       end
 
       def bristles(standout, bar, css)

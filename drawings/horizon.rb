@@ -15,7 +15,7 @@ module UprightBench
 
       # @return [String]
       def render
-        most = [@weeks.map { |week| week[:count] }.max, 1].max
+        most = [@weeks.reject { |week| week[:overdue] }.map { |week| week[:count] }.max, 1].compact.max # what is overdue must not flatten the rest
         step = WIDTH / @weeks.size.to_f
         columns = @weeks.each_with_index.map { |week, place| column(week, place * step, step, most) }
         Svg.image(WIDTH, HEIGHT, columns.join + Svg.tag(:line, x1: 0, y1: BASE, x2: WIDTH, y2: BASE, class: "tick"),
@@ -25,7 +25,7 @@ module UprightBench
       private
 
       def column(week, left, step, most)
-        height = 70.0 * week[:count] / most
+        height = 70.0 * [week[:count], most].min / most
         bar = Svg.tag(:rect, x: left + 4, y: BASE - height, width: step - 8, height: height, class: week[:overdue] ? "due-bar due-bar-over" : "due-bar")
         count = week[:count].positive? ? Svg.text(week[:count], x: left + (step / 2), y: BASE - height - 6, class: "gauge-text", text_anchor: "middle") : ""
         label = week[:label] ? Svg.text(week[:label], x: left + 4, y: 118, class: "hour") : ""

@@ -55,7 +55,7 @@ module UprightBench
           rows = book.rows.group_by { |row| row.due_on < today ? -1 : (row.due_on - today).to_i / 7 }
           (-1...(HORIZON_DAYS / 7)).map do |week|
             start = today + (week * 7)
-            label = week == -1 ? "overdue" : (start.strftime("%b") if week.zero? || start.month != (start - 7).month)
+            label = week == -1 ? "overdue" : (start.strftime("%b") if week.positive? && start.month != (start - 7).month)
             { label: label, count: rows.fetch(week, []).size, overdue: week == -1 }
           end
         end

@@ -75,7 +75,7 @@ module UprightBench
       end
 
       def no_longer_have
-        machines = open_dues.select_map(:machine_id).uniq
+        machines = Models::Due.where(id: @card.lines_dataset.select(:due_id)).select_map(:machine_id).uniq
         machines &= [@machine_id] if @machine_id
         raise Invalid, { machine_id: ["That machine is not on this card."] } if machines.empty?
 

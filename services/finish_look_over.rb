@@ -13,11 +13,23 @@ module UprightBench
           raise Refused, "Nothing has been looked at yet: walk the air path first." if Models::Finding.where(job_id: job.id).empty?
 
           PlanWork.call(job, by: by)
+          choose_best(job, by, at)
           job.update(state: "looked_over", **Promises.fields(job, at: at))
           History.note("looked over", job, by: by, at: at, job: job)
           job
         end
       end
+
+      # What fits best and lies on the shelf is proposed; the person may choose another.
+      def self.choose_best(job, by, at)
+        open = job.work_items_dataset.where(action: "replace", part_id: nil, state: "to_do").all
+        answers = FitFor.new(job.sheet, job.machine, today: Config::Zone.date(at)).call(open.map(&:position))
+        open.each do |item|
+          best = answers.fetch(item.position).candidates.find { |candidate| candidate.part.on_shelf? }
+          item.update(part_id: best.part.id, part_reason: best.reasons.join("; ")) if best
+        end
+      end
+      private_class_method :choose_best
     end
   end
 end

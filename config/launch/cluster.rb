@@ -105,7 +105,7 @@ module UprightBench
 
         def create_role
           known = !sql("SELECT 1 FROM pg_roles WHERE rolname = '#{NAME}'").empty?
-          sql("#{known ? 'ALTER' : 'CREATE'} ROLE #{NAME} LOGIN NOSUPERUSER NOCREATEROLE PASSWORD '#{password}'")
+          sql("#{known ? 'ALTER' : 'CREATE'} ROLE #{NAME} LOGIN NOSUPERUSER NOCREATEROLE #{@fast ? 'CREATEDB' : 'NOCREATEDB'} PASSWORD '#{password}'")
         end
 
         # Kept beside the data, readable by nobody else.

@@ -19,15 +19,22 @@ module UprightBench
           FileUtils.mkdir_p(@folder)
           draft = @folder.join(".#{name}.#{Process.pid}.#{Thread.current.object_id}")
           File.binwrite(draft, bytes)
-          File.link(draft, path(name))
-        rescue Errno::EEXIST
-          nil
+          appear(draft, name)
         ensure
           FileUtils.rm_f(draft) if draft
         end
 
         def has?(name)
           path(name).exist?
+        end
+
+        private
+
+        # A link is made whole or not at all, and only where nothing stands.
+        def appear(draft, name)
+          File.link(draft, path(name))
+        rescue Errno::EEXIST
+          nil
         end
 
         def path(name)

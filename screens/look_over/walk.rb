@@ -39,6 +39,12 @@ module UprightBench
           @findings ||= Models::Finding.where(job_id: @job.id).eager(:finder).all.to_h { |finding| [finding.position, finding] }
         end
 
+        # @return [Array<Models::Due>] what was due at a position before this visit
+        def overdue(place)
+          @overdue ||= Models::Due.running.where(machine_id: @job.machine_id).where(Sequel[:due_on] <= Config::Zone.date(@now)).all.group_by(&:position)
+          @overdue.fetch(place.key, [])
+        end
+
         def marks
           findings.transform_values { |finding| finding.mark.to_sym }
         end

@@ -18,7 +18,7 @@ module UprightBench
             optional(:hours_per_week).maybe(:float, gteq?: 0, lteq?: 168)
             optional(:traits).array(:string, included_in?: TRAITS)
             optional(:allergy).maybe(:bool)
-            required(:made_safe).filled(:string)
+            optional(:made_safe).maybe(:string)
             optional(:customer).maybe(:hash) do
               optional(:name).maybe(:string, max_size?: 120)
               optional(:phone).maybe(:string, max_size?: 40)
@@ -36,7 +36,7 @@ module UprightBench
             end
           end
 
-          rule(:made_safe) { key.failure("tick this once it is unplugged or its battery is out; nothing is opened before") if schema_error?(:made_safe) || values[:made_safe].nil? }
+          rule(:made_safe) { key.failure("tick this once it is unplugged or its battery is out; nothing is opened before") if value.nil? }
           rule(:customer) do
             next if values[:customer_id] || values[:machine_id]
 

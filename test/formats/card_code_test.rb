@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+require_relative "../test_helper"
+
+class CardCodeTest < AppTest
+  DAY = Date.new(2026, 3, 31)
+
+  def codes
+    Formats::CardCode.new("a secret of some length")
+  end
+
+  def test_reads_what_it_wrote
+    [1, 77, (2**32) - 1].each { |id| assert_equal id, codes.read(codes.write(id, DAY), today: DAY) }
+  end
+
+  def test_forgives_capitals_dashes_and_look_alikes
+    code = codes.write(5, DAY)
+
+    assert_equal 5, codes.read(code.upcase.tr("01", "OI").insert(8, "-"), today: DAY)
+  end
+
+  # Each of the 26 letters counts: changing any one of them to any other is found out.
+  def test_a_changed_letter_is_found_out
+    code = codes.write(5, DAY)
+    code.length.times do |place|
+      other = code.dup.tap { |text| text[place] = text[place] == "2" ? "3" : "2" }
+      next if other == code
+
+      assert_raises(Formats::CardCode::Bad, "place #{place}") { codes.read(other, today: DAY) }
+    end
+  end
+
+  def test_runs_out_and_belongs_to_its_secret
+    code = codes.write(5, DAY)
+
+    assert_raises(Formats::CardCode::Bad) { codes.read(code, today: DAY + 1) }
+    assert_raises(Formats::CardCode::Bad) { Formats::CardCode.new("another").read(code, today: DAY) }
+    ["", "x", "z" * 26, nil].each { |junk| assert_raises(Formats::CardCode::Bad) { codes.read(junk, today: DAY) } }
+  end
+end

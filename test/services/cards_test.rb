@@ -1,0 +1,147 @@
+# frozen_string_literal: true
+
+require "mail"
+require_relative "../test_helper"
+
+class CardsTest < DatabaseTest
+  def setup
+    empty_outbox
+    Models::Due.running.update(snoozed_until: today + 1000)
+    @machine = new_machine("Brackwater Loft K", bought_on: today - 400)
+    Services::SetClocks.call(@machine, on: today)
+    @customer = @machine.customer
+  end
+
+  def send_cards(at: NOW)
+    Services::SendCards.call(by: owner, at: at)
+  end
+
+  def test_one_card_for_all_that_is_due_and_never_twice
+    card = send_cards.first
+
+    assert_equal ["Exhaust cassette", "Motor filter"], card.dues.map(&:position_name).sort
+    assert_empty send_cards
+    assert_equal 1, DB[:que_jobs].where(Sequel.lit("args->>0 = ?", card.message.id.to_s)).count
+  end
+
+  def test_the_database_itself_refuses_a_second_first_card
+    card = send_cards.first
+    other = Models::Card.create(card.values.except(:id))
+
+    assert_raises(Sequel::UniqueConstraintViolation) do
+      DB.transaction(savepoint: true) { Models::CardLine.create(card_id: other.id, due_id: card.dues.first.id, attempt: 1) }
+    end
+  end
+
+  def test_a_follow_up_after_the_gap_and_no_more_than_two
+    times = (0..4).map { |n| NOW + (n * 31 * 86_400) }
+
+    assert_equal [[1], [2], [3], [], []], times.map { |time| send_cards(at: time).select { |card| card.customer_id == @customer.id }.map(&:attempt) }
+  end
+
+  def test_no_card_for_a_machine_on_the_bench
+    take_in(@machine)
+
+    assert_empty send_cards
+  end
+
+  # RFC 5322, read back by the mail library.
+  def test_an_email_card_is_dropped_once_as_a_message_that_reads_back
+    message = send_cards.first.message
+    2.times { Outbox::Deliver.call(message.id) }
+
+    assert_equal 1, outbox("mail").size
+    mail = Mail.read(outbox("mail").first)
+    assert_equal ["wendel@example.org"], mail.to
+    assert_match(/Brackwater Loft K/, mail.subject)
+    assert_includes mail.body.decoded, "/c/"
+    assert_equal "handed_over", message.refresh.state
+  end
+
+  def test_what_was_handed_over_before_a_crash_is_not_handed_over_again
+    message = send_cards.first.message
+    Outbox::Deliver.call(message.id)
+    written = File.read(outbox("mail").first)
+    message.refresh.update(state: "handing_over", handed_over_at: nil)
+    Outbox::Deliver.call(message.id)
+
+    assert_equal ["handed_over", written], [message.refresh.state, File.read(outbox("mail").first)]
+  end
+
+  def test_a_mail_server_that_cannot_tell_leaves_it_to_a_person
+    message = send_cards.first.message
+    message.update(state: "handing_over")
+    smtp = Config::Settings.new({ "SMTP_URL" => "smtp://127.0.0.1:9" })
+
+    assert_nil Outbox::MailChannel.new(smtp).delivered?(message)
+  end
+
+  def test_a_failure_is_kept_and_tried_again
+    message = send_cards.first.message
+    FileUtils.mkdir_p(SETTINGS.state_dir.join("outbox"))
+    File.write(SETTINGS.state_dir.join("outbox/mail"), "in the way")
+
+    assert_raises(SystemCallError) { Outbox::Deliver.call(message.id) }
+    assert_equal "failed", message.refresh.state
+    File.delete(SETTINGS.state_dir.join("outbox/mail"))
+    Outbox::Deliver.call(message.id)
+
+    assert_equal ["handed_over", 2], message.refresh.values.values_at(:state, :tries)
+  end
+
+  def test_post_goes_to_the_print_tray_as_a6
+    @customer.update(email_agreed: false, post_agreed: true)
+    Outbox::Deliver.call(send_cards.first.message.id)
+
+    assert_match(%r{/MediaBox \[0 0 419\.5\d* 297\.6\d*\]}, File.binread(outbox("post").first).force_encoding("BINARY")) # 148 × 105 mm
+  end
+
+  def test_will_come_waits_before_writing_again
+    answer("will_come")
+
+    assert_empty send_cards(at: NOW + (31 * 86_400))
+    refute_empty send_cards(at: NOW + (46 * 86_400))
+  end
+
+  def test_not_now_puts_it_off
+    answer("not_now", weeks: "8")
+
+    assert_empty send_cards(at: NOW + (50 * 86_400))
+  end
+
+  def test_done_elsewhere_begins_a_new_cycle
+    card = answer("done_elsewhere")
+
+    assert_equal %w[done done], card.dues.map(&:state)
+    assert_equal [today] * 2, Models::Due.running.where(machine_id: @machine.id, action: "replace", may_card: true).select_map(:started_on)
+    assert_empty send_cards
+  end
+
+  def test_no_longer_have_ends_the_machine
+    answer("no_longer_have")
+
+    assert_equal "sold", @machine.refresh.state
+    assert_empty Models::Due.running.where(machine_id: @machine.id)
+  end
+
+  def test_stop_writing_ends_the_consent
+    answer("stop_writing")
+
+    assert_equal [today, false], @customer.refresh.values.values_at(:stopped_on, :email_agreed)
+    assert_empty send_cards(at: NOW + (60 * 86_400))
+  end
+
+  def test_an_answer_twice_is_one
+    card = answer("will_come")
+    Services::AnswerCard.call(card, kind: "will_come", at: NOW)
+
+    assert_equal 1, Models::Answer.where(card_id: card.id).count
+    assert_raises(Services::Invalid) { Services::AnswerCard.call(card, kind: "maybe", at: NOW) }
+  end
+
+  private
+
+  def answer(kind, **more)
+    send_cards.first.tap { |card| Services::AnswerCard.call(card, kind: kind, at: NOW, **more) }
+  end
+end

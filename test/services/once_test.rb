@@ -1,0 +1,113 @@
+# frozen_string_literal: true
+
+require_relative "../test_helper"
+
+# Things that must happen once on the real database, with several connections and several processes.
+class OnceTest < CommittedTest
+  POSTED = 10
+
+  def setup
+    super
+    Models::Due.running.update(snoozed_until: today + 1000)
+    POSTED.times do |n|
+      machine = new_machine("Brackwater Loft K", name: "Postal #{n}", street: "Old Slip #{n}", email_agreed: false, post_agreed: true)
+      Services::SetClocks.call(machine, on: today)
+    end
+    DB[:que_jobs].delete
+  end
+
+  def teardown
+    (@workers || []).each { |pid| stop(pid, "KILL") }
+  end
+
+  def test_pressing_send_twice_at_once_writes_each_card_once
+    sent = Array.new(2) { Thread.new { Services::SendCards.call(by: owner, at: NOW).size } }.sum(&:value)
+
+    assert_equal POSTED, sent
+    assert_each_carded_once
+  end
+
+  def test_two_workers_at_once_hand_each_card_over_once
+    Services::SendCards.call(by: owner, at: NOW)
+    2.times { start_worker }
+    wait_until { handed_over == POSTED }
+
+    assert_each_carded_once
+    assert_equal POSTED, outbox("post").size
+  end
+
+  def test_a_worker_killed_in_the_middle_of_a_batch_loses_and_repeats_nothing
+    Services::SendCards.call(by: owner, at: NOW)
+    pid = start_worker
+    wait_until { handed_over >= 2 }
+    stop(pid, "KILL")
+    in_the_middle = handed_over
+    start_worker
+    wait_until { handed_over == POSTED }
+
+    assert_operator in_the_middle, :<, POSTED, "the batch was over before the worker was killed"
+    assert_each_carded_once
+    assert_equal POSTED, outbox("post").size
+  end
+
+  def test_two_jobs_cannot_take_the_last_one
+    gasket = part("HD-2041")
+    Services::CountStock.call(gasket, pieces: 1, reason: "count", by: owner, at: NOW)
+    jobs = Array.new(2) { settled({ "cyclone-gasket" => { state: "torn" } }) }
+    results = jobs.map { |job| Thread.new { use(job) } }.map(&:value)
+
+    assert_equal %i[refused used], results.sort
+    assert_equal 0, gasket.refresh.stock
+    assert_equal 0, Models::StockMove.where(part_id: gasket.id).sum(:pieces)
+  end
+
+  def test_a_job_closed_twice_at_once_sets_its_clocks_once
+    job = settled({ "post-filter" => { torn: true } })
+    do_all(job)
+    Array.new(2) { Thread.new { Services::CloseUp.call(job.number, by: technician, at: NOW) } }.each(&:join)
+
+    assert_equal 1, Models::Due.where(machine_id: job.machine_id, position: "post-filter", task: "replace").count
+    assert_equal 2, Models::Fitting.where(machine_id: job.machine_id, position: "post-filter").count
+  end
+
+  private
+
+  def use(job)
+    Services::DoWorkItem.call(job.number, item(job, "cyclone-gasket").id, by: technician, at: NOW)
+    :used
+  rescue Services::Refused
+    :refused
+  end
+
+  def assert_each_carded_once
+    lines = Models::CardLine.join(:cards, id: :card_id).where(Sequel[:cards][:created_at] >= NOW - 1)
+
+    assert_equal POSTED, lines.distinct.select_map(:customer_id).uniq.size
+    assert_equal lines.count, lines.select_map(:due_id).uniq.size
+  end
+
+  def handed_over
+    Models::Message.where(channel: "post", state: "handed_over").where(Sequel[:handed_over_at] >= NOW - 1).count
+  end
+
+  def start_worker
+    pid = Process.spawn(File.join(TestDatabase::ROOT, "bin/worker"), pgroup: true)
+    (@workers ||= []) << pid
+    pid
+  end
+
+  def stop(pid, signal)
+    Process.kill(signal, -pid)
+    Process.wait(pid)
+  rescue Errno::ESRCH, Errno::ECHILD
+    nil
+  end
+
+  def wait_until(seconds: 40)
+    deadline = Time.now + seconds
+    until yield
+      flunk "waited #{seconds} s in vain; #{handed_over} of #{POSTED} handed over" if Time.now > deadline
+      sleep 0.05
+    end
+  end
+end

@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+require "rack/test"
+
+# Requests to the whole application, signed in, with the form token of the page last seen.
+module AsStaff
+  include Rack::Test::Methods
+
+  def app
+    @app ||= UprightBench::App.build
+  end
+
+  def sign_in(email = UprightBench::Demo::Load.mail("Ines Varga"), password = UprightBench::Demo::Load::PASSWORD)
+    get "/login"
+    post "/login", { "_csrf" => token, "login" => email, "password" => password }
+  end
+
+  def token
+    last_response.body[/name="_csrf" value="([^"]+)"/, 1]
+  end
+
+  # Posts with the token that the page at `from` gave.
+  def submit(path, fields = {}, from: "/legend")
+    get from
+    post path, fields.merge("_csrf" => token)
+  end
+
+  def page
+    last_response.body
+  end
+
+  # Fails with what the page complains of, not with the whole page.
+  def assert_says(words)
+    assert page.match?(words), "the page does not say #{words.inspect}; it says: #{page.scan(%r{class="(?:field-error|slip)[^>]*>(.*?)</p>}m).flatten.join(' | ')}"
+  end
+
+  def assert_keeps(typed)
+    assert page.include?(ERB::Util.html_escape(typed)), "#{typed[0, 40].inspect} was typed and is lost"
+  end
+
+  def status
+    last_response.status
+  end
+end

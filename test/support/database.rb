@@ -1,0 +1,76 @@
+# frozen_string_literal: true
+
+require "digest"
+require "sequel"
+require "uri"
+
+# The tests' databases. A small demo is built once into a template (once for each state of the code and each day);
+# every test that commits begins with a fresh copy of it.
+module TestDatabase
+  ROOT = File.expand_path("../..", __dir__)
+  SOURCES = "{core,models,services,outbox,papers,formats,demo,migrations,config}/**/*.{rb,json}"
+  HOUSEHOLDS = 9
+  FLEETS = 1
+
+  class << self
+    def url
+      ENV.fetch("DATABASE_URL")
+    end
+
+    def name
+      URI(url).path.delete_prefix("/")
+    end
+
+    def template
+      @template ||= begin
+        digest = Digest::SHA256.new
+        Dir.glob(SOURCES, base: ROOT).sort.each { |file| digest << File.read(File.join(ROOT, file)) }
+        "ub_template_#{digest.hexdigest[0, 12]}_#{Time.now.utc.strftime('%Y%m%d')}"
+      end
+    end
+
+    # Before the application is loaded.
+    def prepare
+      admin { |db| template_there?(db) ? copy(db) : make_empty(db) }
+    end
+
+    # Once the application is loaded: fills the template unless it is there.
+    def fill
+      return if admin { |db| template_there?(db) }
+
+      UprightBench::Config::Database.migrate(UprightBench::DB)
+      UprightBench::Demo::Load.new(households: HOUSEHOLDS, fleets: FLEETS).call
+      UprightBench::DB.disconnect
+      admin do |db|
+        db[:pg_database].select_map(:datname).grep(/\Aub_template_/).each { |old| db.run("DROP DATABASE #{old}") }
+        db.run("CREATE DATABASE #{template} TEMPLATE #{name}")
+      end
+    end
+
+    # A fresh copy, for a test that commits.
+    def renew
+      UprightBench::DB.disconnect
+      admin { |db| copy(db) }
+    end
+
+    private
+
+    def template_there?(db)
+      !db[:pg_database].where(datname: template).empty?
+    end
+
+    def copy(db)
+      db.run("DROP DATABASE IF EXISTS #{name} WITH (FORCE)")
+      db.run("CREATE DATABASE #{name} TEMPLATE #{template}")
+    end
+
+    def make_empty(db)
+      db.run("DROP DATABASE IF EXISTS #{name} WITH (FORCE)")
+      db.run("CREATE DATABASE #{name} TEMPLATE template0")
+    end
+
+    def admin(&block)
+      Sequel.connect(URI(url).tap { |uri| uri.path = "/postgres" }.to_s, test: false, keep_reference: false, &block)
+    end
+  end
+end

@@ -1,0 +1,97 @@
+# frozen_string_literal: true
+
+ENV["APP_ENV"] = "test"
+require_relative "support/database"
+TestDatabase.prepare
+require_relative "../app"
+require "minitest/autorun"
+require "fileutils"
+
+TestDatabase.fill
+UprightBench::LOADER.eager_load
+
+# Everything the application offers, and the small demo to try it on.
+class AppTest < Minitest::Test
+  include UprightBench
+
+  NOW = Time.now
+
+  def today
+    Config::Zone.date(NOW)
+  end
+
+  def owner
+    @owner ||= Models::Person.first(role: "owner")
+  end
+
+  def technician
+    @technician ||= Models::Person.first(role: "technician")
+  end
+
+  def sheet(title)
+    Models::Sheet.all.find { |one| one.title == title }
+  end
+
+  def part(number)
+    Models::Part.first(number: number)
+  end
+
+  def outbox(kind)
+    Dir[SETTINGS.state_dir.join("outbox", kind, "*").to_s]
+  end
+
+  def empty_outbox
+    FileUtils.rm_rf(SETTINGS.state_dir.join("outbox"))
+  end
+
+  # @return [Models::Machine] of a customer who agreed to everything
+  def new_machine(title = "Hallmoor Dart M", bought_on: today - 400, **customer)
+    owned_by = Models::Customer.create(name: "Wendel Testrup", email: "wendel@example.org", street: "Old Slip 1", town: "Pell Harbor",
+                                       email_agreed: true, created_by: owner.id, **customer)
+    Services::AddMachine.call(owned_by, sheet_id: sheet(title).id, plate: "T-#{SecureRandom.hex(4)}", bought_on: bought_on, by: owner, at: NOW)
+  end
+
+  # @return [Models::Job]
+  def take_in(machine = new_machine, at: NOW, **more)
+    Services::TakeIn.call({ machine_id: machine.id, use: { hours_per_week: 1 }, complaint: "weak", request_key: SecureRandom.uuid, **more },
+                          by: technician, at: at)
+  end
+
+  def find(job, position, observed, version: 0, at: NOW, **more)
+    Services::RecordFinding.call(job.number, position, observed: observed, version: version, by: technician, at: at, **more)
+  end
+
+  # @return [Models::Job] settled, with these findings
+  def settled(findings, machine: new_machine, at: NOW)
+    job = take_in(machine, at: at)
+    findings.each { |position, observed| find(job, position, observed, at: at) }
+    Services::FinishLookOver.call(job.number, by: technician, at: at)
+    Services::Settle.call(job.number, agreed_name: "Wendel", agreed_how: "phone", by: technician, at: at)
+    job.refresh
+  end
+
+  def item(job, position)
+    Models::WorkItem.first(job_id: job.id, position: position)
+  end
+
+  def do_all(job, at: NOW)
+    job.work_items_dataset.where(state: "to_do").each { |one| Services::DoWorkItem.call(job.number, one.id, by: technician, at: at) }
+  end
+end
+
+# Rolled back after each test.
+class DatabaseTest < AppTest
+  def run
+    result = nil
+    DB.transaction(rollback: :always, auto_savepoint: true) { result = super }
+    result
+  end
+end
+
+# Begins with a fresh copy of the small demo and may commit: several connections, processes, a browser.
+class CommittedTest < AppTest
+  def setup
+    TestDatabase.renew
+    empty_outbox
+  end
+end
