@@ -11,9 +11,10 @@ module UprightBench
     PUBLIC = Config::Settings::ROOT.join("public").to_s
     A_DAY = "public, max-age=86400"
 
-    def self.build
+    # @param log [IO] where a line for each request goes
+    def self.build(log: SETTINGS.environment == "test" ? File.open(File::NULL, "w") : $stdout)
       Rack::Builder.app do
-        use Config::Web::RequestLog unless SETTINGS.environment == "test"
+        use Config::Web::RequestLog, out: log
         use Config::Web::Headers
         use Rack::Deflater
         use Rack::Static, urls: ["/vendor", "/app.css", "/app.js", "/icon.svg"], root: PUBLIC, header_rules: [[:all, { "cache-control" => "no-cache" }], ["/vendor", { "cache-control" => A_DAY }]]
@@ -21,6 +22,7 @@ module UprightBench
         Config::Web::Throttle
         use Rack::Attack
         use RodaSessionMiddleware, secret: SETTINGS.session_secret, key: "upright_bench",
+                                   max_seconds: Screens::SignIn::Gate::SESSION_SECONDS, max_idle_seconds: 14 * 86_400,
                                    cookie_options: { same_site: :lax, http_only: true, secure: SETTINGS.tls?, path: "/" }
         use Screens::SignIn::Gate
         run Screens::App

@@ -20,26 +20,36 @@ module UprightBench
       # `fields :required, optional: default`
       module Declaration
         def fields(*required, **optional)
-          @required = required.freeze
-          @optional = optional.freeze
-          attr_reader(*required, *optional.keys)
+          @declared = required.to_h { |name| [name, REQUIRED] }.merge(optional).freeze
+          @slots = @declared.to_h { |name, _| [name, :"@#{name}"] }.freeze
+          attr_reader(*@declared.keys)
         end
 
-        attr_reader :required, :optional
+        # Field => default, or REQUIRED.
+        attr_reader :declared
+
+        # Field => the instance variable that holds it.
+        attr_reader :slots
       end
+
+      REQUIRED = Object.new.freeze
+      private_constant :REQUIRED
 
       # @raise [ArgumentError] when a field is missing or unknown, or when the class's own check fails
       def initialize(**given)
-        refuse_unknown(given)
-        self.class.required.each { |name| instance_variable_set(:"@#{name}", given.fetch(name) { missing(name) }) }
-        self.class.optional.each { |name, default| instance_variable_set(:"@#{name}", given.fetch(name, default)) }
+        declared = self.class.declared
+        refuse_unknown(given, declared)
+        self.class.slots.each do |name, slot|
+          value = given.fetch(name) { declared.fetch(name) }
+          missing(name) if REQUIRED.equal?(value)
+          instance_variable_set(slot, Value.deep_freeze(value))
+        end
         check
-        instance_variables.each { |name| Value.deep_freeze(instance_variable_get(name)) }
         freeze
       end
 
       def to_h
-        (self.class.required + self.class.optional.keys).to_h { |name| [name, public_send(name)] }
+        self.class.slots.transform_values { |slot| instance_variable_get(slot) }
       end
 
       def with(**changes)
@@ -71,9 +81,10 @@ module UprightBench
         raise ArgumentError, "#{self.class.name}: #{name} is missing"
       end
 
-      def refuse_unknown(given)
-        unknown = given.keys - self.class.required - self.class.optional.keys
-        raise ArgumentError, "#{self.class.name}: no field #{unknown.join(', ')}" if unknown.any?
+      def refuse_unknown(given, declared)
+        return if given.each_key.all? { |name| declared.key?(name) }
+
+        raise ArgumentError, "#{self.class.name}: no field #{(given.keys - declared.keys).join(', ')}"
       end
     end
   end

@@ -37,7 +37,7 @@ module UprightBench
         rows = lay
         height = rows.size * form[:row]
         Svg.image(form[:width], height, rows.each_with_index.map { |row, place| draw_row(row, place, rows.size) }.join,
-                  label: "Air path of #{@sheet.title}", class: css)
+                  label: "Air path of #{@sheet.title}", role: @link ? "group" : "img", class: css)
       end
 
       private
@@ -96,19 +96,20 @@ module UprightBench
       def draw_position(position, x, top)
         y = top + (position.beside ? HANG_Y : BAND_Y)
         mark = @marks.fetch(position.key, :unseen)
-        drawn = stem(position, x, top) + ring(position, x, y) + placed(mark, x, y) + label(position, x, y)
-        linked(position, mark, Svg.tag(:title, Svg.escape(words(position, mark))) + drawn)
+        drawn = [stem(position, x, top), ring(position, x, y), placed(mark, x, y), label(position, x, y)].join(" ")
+        linked(position, mark, drawn)
       end
 
       def words(position, mark)
         [position.name, @notes[position.key] || Mark::WORDS.fetch(mark)].join(": ")
       end
 
+      # The name that is heard begins with what is seen: the mark's letter, then the place.
       def linked(position, mark, content)
-        return Svg.tag(:g, content, class: "place mark-#{mark}") unless @link
+        return Svg.tag(:g, Svg.tag(:title, Svg.escape(words(position, mark))) + content, class: "place mark-#{mark}") unless @link
 
         Svg.tag(:a, content, href: @link.call(position.key), class: "place mark-#{mark}", data_position: position.key,
-                             aria_label: words(position, mark), aria_current: (position.key == @current ? "true" : nil))
+                             aria_label: [Mark::LETTERS[mark], words(position, mark)].compact.join(" "), aria_current: (position.key == @current ? "true" : nil))
       end
 
       def stem(position, x, top)
@@ -128,9 +129,8 @@ module UprightBench
       def label(position, x, y)
         return "" unless @form[:labels]
 
-        wrapped(position.name).each_with_index.map do |line, place|
-          Svg.text(line, x: x, y: y + 36 + (place * 15), class: "place-name", text_anchor: "middle")
-        end.join
+        lines = wrapped(position.name).each_with_index.map { |line, place| Svg.tag(:tspan, Svg.escape(line), x: x, y: y + 36 + (place * 15)) }
+        Svg.tag(:text, lines.join(" "), class: "place-name", text_anchor: "middle")
       end
 
       def wrapped(name)

@@ -13,7 +13,7 @@ module UprightBench
       # @param content [String] SVG already
       # @return [String]
       def tag(name, content = nil, **attributes)
-        written = attributes.compact.map { |key, value| %( #{key.to_s.tr('_', '-')}="#{escape(value)}") }.join
+        written = attributes.map { |key, value| value.nil? ? "" : %( #{attribute(key)}="#{escape(value)}") }.join
         content.nil? ? "<#{name}#{written}/>" : "<#{name}#{written}>#{content}</#{name}>"
       end
 
@@ -22,13 +22,23 @@ module UprightBench
       end
 
       def escape(value)
-        value = value.round(1) if value.is_a?(Float)
-        ERB::Util.html_escape(value.to_s)
+        case value
+        when Float then value.round(1).to_s
+        when Integer then value.to_s
+        else ERB::Util.html_escape(value.to_s)
+        end
+      end
+
+      # viewBox is the one name that is not written with dashes.
+      def attribute(key)
+        (@attributes ||= {})[key] ||= key.to_s.tr("_", "-")
       end
 
       # @param label [String] what the drawing says, for those who cannot see it
-      def image(width, height, content, label:, **attributes)
-        tag(:svg, tag(:title, escape(label)) + content, viewBox: "0 0 #{width} #{height}", role: "img", **attributes)
+      # @param role [String] "group" where it holds links, which an image may not
+      def image(width, height, content, label:, role: "img", **attributes)
+        tag(:svg, (role == "img" ? tag(:title, escape(label)) : "") + content, viewBox: "0 0 #{width} #{height}", role: role,
+                                                                               aria_label: (label unless role == "img"), **attributes)
       end
     end
   end

@@ -18,6 +18,7 @@ module UprightBench
       set :raise_errors, false
       set :dump_errors, false
       set :logging, false
+      set :reload_templates, false
 
       helpers Helpers::Page, Helpers::Words, Helpers::Fields
       SCREENS.each { |screen| register screen }

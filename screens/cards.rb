@@ -14,7 +14,7 @@ module UprightBench
         app.post "/cards/send" do
           chosen = Array(params["customer_ids"]).map { |text| id_of(text) }
           sent = Services::SendCards.call(by: person, at: now, customer_ids: chosen)
-          say(sent.empty? ? "No card was written: these had left already, or nothing was chosen." : "#{sent.size} cards are on their way.")
+          say(sent.empty? ? "No card was written: these had left already, or nothing was chosen." : "#{sent.size} #{sent.size == 1 ? 'card is' : 'cards are'} on the way.")
           redirect "/cards", 303
         end
 
@@ -40,9 +40,9 @@ module UprightBench
       module Helpers
         def cards_page
           @title = "Cards"
-          book = Services::DueBook.new(today: today, policy: policies.cards, until_on: today + HORIZON_DAYS)
+          book = Services::DueBook.new(today: today, policy: policies.cards)
           bundles = book.bundles
-          erb :"cards/page", locals: { book: book, leaving: bundles.select(&:leaves_today?), blocked: bundles.select(&:obstacle), weeks: weeks(book),
+          erb :"cards/page", locals: { book: book, leaving: bundles.select(&:leaves_today?), blocked: bundles.select(&:obstacle), weeks: weeks,
                                        answers: recent_answers, messages: open_messages, later: bundles.count { |one| one.obstacle.nil? && !one.leaves_today? } }
         end
 
@@ -51,12 +51,12 @@ module UprightBench
           erb :"cards/card", locals: { card: card, letter: Outbox::CardLetter.of(card) }
         end
 
-        def weeks(book)
-          rows = book.rows.group_by { |row| row.due_on < today ? -1 : (row.due_on - today).to_i / 7 }
+        def weeks
+          counts = Services::DueBook.weeks(today: today, days: HORIZON_DAYS)
           (-1...(HORIZON_DAYS / 7)).map do |week|
             start = today + (week * 7)
             label = week == -1 ? "overdue" : (start.strftime("%b") if week.positive? && start.month != (start - 7).month)
-            { label: label, count: rows.fetch(week, []).size, overdue: week == -1 }
+            { label: label, count: counts.fetch(week, 0), overdue: week == -1 }
           end
         end
 

@@ -82,7 +82,7 @@ module UprightBench
       # Helpers of this screen's routes and templates.
       module Helpers
         def job_page(number, problem: nil, typed: {}, errors: {})
-          visit = Visit.new(Services::Lookup.job(number), now: now, policies: policies)
+          visit = Visit.new(Services::Lookup.visit(number), now: now, policies: policies)
           @title = "Job #{number}"
           @keys = [["l", "to the look-over"]]
           erb :"job/page", locals: { visit: visit, job: visit.job, problem: problem, typed: typed, errors: errors }

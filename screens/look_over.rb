@@ -11,7 +11,7 @@ module UprightBench
         app.helpers Helpers
 
         app.get "/jobs/:number/look-over" do
-          walk = Walk.new(Services::Lookup.job(id_of(params["number"])), at: params["at"], now: now, policies: policies)
+          walk = Walk.new(Services::Lookup.visit(id_of(params["number"])), at: params["at"], now: now, policies: policies)
           @title = "Look over #{walk.job.number}"
           @keys = KEYS
           erb :"look_over/page", layout: !htmx?, locals: { walk: walk }
@@ -33,7 +33,7 @@ module UprightBench
             redirect "/jobs/#{number}#next", 303
           rescue Services::Refused => e
             status 409
-            walk = Walk.new(Services::Lookup.job(number), at: nil, now: now, policies: policies)
+            walk = Walk.new(Services::Lookup.visit(number), at: nil, now: now, policies: policies)
             @title = "Look over #{number}"
             @keys = KEYS
             erb :"look_over/page", locals: { walk: walk, problem: e.message }
@@ -57,7 +57,7 @@ module UprightBench
         # The row alone for a page that is open, with the ribbon and the outcome brought up to date; else the whole page.
         def show_row(number, form, problem)
           status 422 unless form.ok?
-          walk = Walk.new(Services::Lookup.job(number), at: form.position.key, now: now, policies: policies, form: (form if problem))
+          walk = Walk.new(Services::Lookup.visit(number), at: form.position.key, now: now, policies: policies, form: (form if problem))
           @title = "Look over #{number}"
           @keys = KEYS
           return erb(:"look_over/page", locals: { walk: walk, problem: problem }) unless htmx?

@@ -26,8 +26,9 @@ module UprightBench
 
       # Named at these positions, or of their kind: only those can fit or look alike.
       def parts_for(places, rules)
-        Models::Part.where(Sequel.|({ id: rules.map(&:part_id).uniq }, { kind: places.map { |place| place.kind.to_s }.uniq }))
-                    .eager(:stock_level).all.map(&:to_core)
+        wanted = Sequel.|({ Sequel[:parts][:id] => rules.map(&:part_id).uniq }, { Sequel[:parts][:kind] => places.map { |place| place.kind.to_s }.uniq })
+        Models::Part.where(wanted)
+                    .eager_graph(:stock_level).all.map(&:to_core)
       end
 
       def answer(place, parts, rules)

@@ -19,6 +19,13 @@ module UprightBench
         found || raise(NotFound, "There is no job #{number}.")
       end
 
+      # @return [Models::Job] with machine, sheet, customer and who made it safe, read in one query
+      # @raise [NotFound]
+      def visit(number)
+        whole = Models::Job.where(Sequel[:jobs][:number] => number).eager_graph(:customer, :made_safe_person, machine: :sheet)
+        (whole.all.first if number.between?(1, BIGGEST_ID)) || raise(NotFound, "There is no job #{number}.")
+      end
+
       # @raise [NotFound] when the job has no such item
       def work_item(job, id)
         Models::WorkItem.first(id: id.clamp(0, BIGGEST_ID), job_id: job.id) || raise(NotFound, "Job #{job.number} has no such work item.")

@@ -69,7 +69,7 @@ module UprightBench
 
       # @return [OpenHours]
       def schedule
-        @schedule ||= OpenHours.new(hours: open_hours, holidays: holidays, time_zone: SETTINGS.time_zone)
+        @schedule ||= OpenHours.for(hours: open_hours, holidays: holidays, time_zone: SETTINGS.time_zone)
       end
     end
   end

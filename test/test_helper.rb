@@ -57,14 +57,14 @@ class AppTest < Minitest::Test
                           by: technician, at: at)
   end
 
-  def find(job, position, observed, version: 0, at: NOW, **more)
+  def record(job, position, observed, version: 0, at: NOW, **more)
     Services::RecordFinding.call(job.number, position, observed: observed, version: version, by: technician, at: at, **more)
   end
 
   # @return [Models::Job] settled, with these findings
   def settled(findings, machine: new_machine, at: NOW)
     job = take_in(machine, at: at)
-    findings.each { |position, observed| find(job, position, observed, at: at) }
+    findings.each { |position, observed| record(job, position, observed, at: at) }
     Services::FinishLookOver.call(job.number, by: technician, at: at)
     Services::Settle.call(job.number, agreed_name: "Wendel", agreed_how: "phone", by: technician, at: at)
     job.refresh

@@ -6,7 +6,7 @@ module UprightBench
       # One customer's card: which tasks go on it, by which channel, when it leaves, and what keeps it here.
       #
       # A card is for a customer, not for a filter: once the first task brings a card, every task due
-      # within the bundling window after it travels along.
+      # within the bundling window after it travels along; of an overdue one the window counts from today.
       class Bundle
         attr_reader :customer_id
 
@@ -32,7 +32,8 @@ module UprightBench
         def lines
           return [] if sendable.empty?
 
-          sendable.select { |task| task.due_on <= sendable.first.due_on + @policy.bundle_days }
+          window_ends = [sendable.first.due_on, @today].max + @policy.bundle_days
+          sendable.select { |task| task.due_on <= window_ends }
         end
 
         # @return [Date, nil] the day the card leaves, never before today

@@ -64,7 +64,7 @@ module UprightBench
         def wrong_attributes(part)
           @position.attributes.filter_map do |name, wanted|
             had = part.attributes.fetch(name, false)
-            attribute_words(name, wanted, had) unless had == wanted
+            attribute_words(name.tr("_", " "), wanted, had) unless had == wanted
           end
         end
 
@@ -92,7 +92,7 @@ module UprightBench
 
         def attributes_held
           held = @position.attributes.select { |_, wanted| wanted == true }.keys
-          "has the #{held.join(' and ')}" if held.any?
+          "has the #{held.join(" and ").tr("_", " ")}" if held.any?
         end
 
         def want_words(part)

@@ -20,7 +20,7 @@ module UprightBench
           @lines ||= begin
             planned = Core::Bench::DayPlan.new(jobs: jobs.map { |job| ahead(job) }, hours: @policies.schedule, now: @now, hands: hands).call
             by_number = jobs.to_h { |job| [job[:number], job] }
-            planned.map { |row| Line.new(job: by_number.fetch(row.number), row: row, stop: stops.include?(by_number.fetch(row.number)[:id])) }
+            planned.map { |row| Line.new(job: by_number.fetch(row.number), row: row, stop: by_number.fetch(row.number)[:stopped]) }
                    .sort_by.with_index { |line, place| [STANDING.include?(line.job[:state]) ? 1 : 0, place] }
           end
         end
@@ -49,7 +49,8 @@ module UprightBench
           @jobs ||= Models::Job.in_shop.join(:customers, id: :customer_id).join(:machines, id: Sequel[:jobs][:machine_id])
                                .join(:sheets, id: Sequel[:machines][:sheet_id]).order(Sequel[:jobs][:id]).naked
                                .select(Sequel[:jobs][:id], :number, Sequel[:jobs][:state], :complaint, :promise_at, :sheet_version_id,
-                                       Sequel[:customers][:name].as(:customer), Sequel.join([:maker, :model_name], " ").as(:title)).all
+                                       Sequel[:customers][:name].as(:customer), Sequel.join([:maker, :model_name], " ").as(:title),
+                                       Models::Stop.standing.where(job_id: Sequel[:jobs][:id]).select(1).exists.as(:stopped)).all
         end
 
         def items
@@ -62,10 +63,6 @@ module UprightBench
                                      .select(Sequel[:work_items][:job_id], :position, :label, :number, :sheet_version_id, :washed_at, :dry_at, :ready_at).all
         end
 
-        def stops
-          @stops ||= Models::Stop.standing.select_map(:job_id)
-        end
-
         def hands
           Models::Person.where(role: "technician", status_id: 2).count
         end
@@ -75,7 +72,7 @@ module UprightBench
           wet = stays.select { |stay| stay[:job_id] == job[:id] }
           Core::Bench::JobAhead.new(number: job[:number], before_minutes: minutes(job, to_do), wait_hours: wait_hours(job, to_do),
                                     wait_until: wet.map { |stay| stay[:ready_at] }.max, after_minutes: after_minutes(job), promise_at: job[:promise_at],
-                                    hold: job[:state] == "looked_over" || STANDING.include?(job[:state]) || stops.include?(job[:id]))
+                                    hold: job[:state] == "looked_over" || STANDING.include?(job[:state]) || job[:stopped])
         end
 
         def minutes(job, to_do)

@@ -53,11 +53,12 @@ module UprightBench
 
         # Says something on the next page.
         def say(text)
-          env.fetch("bench.flash")["said"] = text
+          env.fetch("rack.session")["said"] = text
         end
 
+        # @return [String, nil] once
         def said
-          env["bench.flash"]&.[]("said")
+          env.fetch("rack.session").delete("said")
         end
 
         # @param name [String, Symbol] a partial beside its screen, as "job/_work"

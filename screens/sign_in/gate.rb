@@ -10,6 +10,7 @@ module UprightBench
       # Staff sign in; a customer's page behind a card's code and the health checks need nobody.
       class Gate < Roda
         OPEN = %r{\A/(c/|healthz\z|readyz\z)}
+        SESSION_SECONDS = 30 * 86_400
         LOCK_SECONDS = 15 * 60
         MOST_FAILURES = 8
 
@@ -26,7 +27,10 @@ module UprightBench
           use_database_authentication_functions? false
           active_sessions_table :person_sessions
           active_sessions_account_id_column :person_id
-          session_inactivity_deadline 14 * 86_400
+          # The cookie itself runs out; so a request costs one look at the table, and signing in clears old rows away.
+          session_inactivity_deadline nil
+          session_lifetime_deadline nil
+          after_login { db[active_sessions_table].where(Sequel[:created_at] < Time.now - SESSION_SECONDS).delete }
           account_login_failures_table :person_login_failures
           account_lockouts_table :person_lockouts
           max_invalid_logins MOST_FAILURES
@@ -57,7 +61,6 @@ module UprightBench
           r.rodauth
           require_somebody(r) unless r.path_info.match?(OPEN)
           env["bench.csrf"] = -> { csrf_token }
-          env["bench.flash"] = flash
         end
 
         private

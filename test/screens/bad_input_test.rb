@@ -180,7 +180,7 @@ class BadInputTest < DatabaseTest
 
   def test_a_stale_finding_is_told_and_keeps_what_was_typed
     job = take_in
-    find(job, "pre-filter", { grey: 5 })
+    record(job, "pre-filter", { grey: 5 })
     submit "/jobs/#{job.number}/findings/pre-filter", { "grey" => "1", "version" => "0" }
 
     assert_sent_back(/in the meantime/)

@@ -23,6 +23,10 @@ class BundleTest < CoreTest
     assert_equal [5, 50], bundle(due(5), due(50), due(51)).lines.map(&:id)
   end
 
+  def test_what_is_overdue_travels_together_however_far_apart
+    assert_equal [-200, -5, 45], bundle(due(-200), due(-5), due(45), due(46)).lines.map(&:id)
+  end
+
   def test_what_is_held_back_and_why
     { { on_bench: true } => /on the bench/, { machine_state: :sold } => /sold/, { machine_state: :scrapped } => /scrapped/,
       { snoozed_until: MONDAY + 1 } => /not before/, { attempts: 1, carded_on: MONDAY - 29 } => /carded on/,

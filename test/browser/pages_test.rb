@@ -1,0 +1,141 @@
+# frozen_string_literal: true
+
+require_relative "../browser_helper"
+
+# Every main page: clean for axe, wide enough for nothing to scroll sideways, quiet, served from its own host alone.
+class PagesTest < BrowserTest
+  def pages
+    open = Models::Job.in_shop.order(:id).all.to_h { |job| [job.state, "/jobs/#{job.number}"] }
+    stopped = Models::Job.with_pk!(Models::Stop.standing.get(:job_id))
+    machine = Models::Due.running.order(:due_on).first.machine
+    ["/", "/take-in", "/take-in?q=er", "/take-in?new=1", "/take-in?machine_id=#{machine.id}", *open.values, "/jobs/#{stopped.number}",
+     "#{open.fetch('taken_in')}/look-over", "/rack", "/shelf", "/shelf/#{part('HD-2010').id}", "/cards", "/cards/#{Models::Card.order(:id).last.id}",
+     "/customers", "/customers/#{machine.customer_id}", "/machines/#{machine.id}", "/sheets", "/sheets/#{machine.sheet_id}", "/settings", "/legend", "/logout", "/nothing"]
+  end
+
+  def card_path
+    URI(Outbox::CardLetter.link(Models::Card.order(:id).last)).path
+  end
+
+  def test_axe_finds_nothing_and_nothing_scrolls_sideways
+    visit "/login"
+    found = { "/login" => axe }
+    sign_in
+    [*pages, card_path].each do |path|
+      visit path
+      found[path] = axe
+      [390, 1280, 1920].each do |width|
+        resize(width, 800)
+        wide = evaluate_script("document.documentElement.scrollWidth")
+
+        assert_operator wide, :<=, width, "#{path} is #{wide} px wide at #{width}"
+      end
+      resize(1280, 800)
+    end
+
+    assert_empty(found.reject { |_, violations| violations.empty? })
+  end
+
+  def test_axe_finds_nothing_in_the_dim_room_either
+    Models::Person.dataset.update(room: "dim")
+    sign_in
+    found = ["/", "/take-in?new=1", pages.grep(/look-over/).first, "/cards", "/rack", *pages.grep(%r{/jobs/\d+\z})].to_h do |path|
+      visit path
+      [path, axe]
+    end
+
+    assert_empty(found.reject { |_, violations| violations.empty? })
+  end
+
+  # Everything that answers a click can be reached with Tab, shows where the focus is, and is tall enough for a finger.
+  def test_everything_is_within_reach_of_the_keyboard_and_of_a_finger
+    sign_in
+    pages.each do |path|
+      visit path
+      unreachable = evaluate_script(<<~JS)
+        [...document.querySelectorAll("main a[href], main button, main input:not([type=hidden]), main select, main textarea, main summary")]
+          .filter((one) => one.getClientRects().length && !one.disabled && one.tabIndex < 0).map((one) => one.outerHTML.slice(0, 90))
+      JS
+      low = evaluate_script(<<~JS)
+        [...document.querySelectorAll("main .btn, main .mark-button, main .form-control, main .step-choice, main .part, main .hit")]
+          .filter((one) => one.getClientRects().length && one.getBoundingClientRect().height < 44).map((one) => one.outerHTML.slice(0, 90))
+      JS
+
+      assert_empty unreachable, path
+      assert_empty low, path
+    end
+  end
+
+  def test_keys_from_anywhere
+    sign_in
+    { "t" => "/take-in", "r" => "/rack", "s" => "/shelf", "c" => "/cards", "u" => "/customers", "h" => "/sheets", "b" => "/" }.each do |key, path|
+      find("#main").trigger("focus")
+      execute_script("document.activeElement.blur()")
+      press key
+
+      assert_current_path path
+    end
+    press "?"
+
+    assert_css "dialog[open]", text: "Keys"
+    press :Escape
+    press "/"
+    wait_for("the search") { focused == "find" }
+    number = Models::Job.in_shop.get(:number)
+    press "J#{number}", :Enter
+
+    assert_current_path "/jobs/#{number}"
+  end
+
+  def test_a_known_customers_machine_by_keyboard_alone
+    machine = Models::Machine.exclude(id: Models::Job.in_shop.select(:machine_id)).where(customer_id: Models::Customer.where(fleet: false).select(:id)).first
+    sign_in
+    press "t"
+    wait_for("the search") { focused == "q" }
+    press machine.customer.phone[-4..]
+
+    assert_css ".hit", text: machine.plate
+    press :Down
+    press :Enter
+
+    assert_css "h1", text: machine.sheet.title
+    wait_for("the complaint") { focused == "complaint" }
+  end
+
+  def test_two_people_on_one_finding
+    job = take_in
+    sign_in
+    visit "/jobs/#{job.number}/look-over?at=pre-filter"
+    record(job, "pre-filter", { grey: 5 })
+    find("#pre-filter-grey-1", visible: :all).trigger("click")
+
+    assert_css "[role=alert]", text: "#{technician.name} recorded"
+    assert find("#pre-filter-grey-1", visible: :all).checked?
+    assert_equal 5, Models::Finding.first(job_id: job.id).seen[:grey]
+    find("#pre-filter-smell", visible: :all).trigger("click")
+    wait_for("the second try") { Models::Finding.first(job_id: job.id).seen == { grey: 1, smell: true } }
+  end
+
+  def test_an_own_mark_by_digit_and_back_to_the_rule
+    job = take_in
+    sign_in
+    visit "/jobs/#{job.number}/look-over?at=pre-filter"
+    wait_for("the place in hand") { focused == "row-pre-filter" }
+    press :Enter
+    press "1"
+    wait_for("the rule's mark") { Models::Finding.first(job_id: job.id)&.mark == "clean" }
+
+    assert_css "#row-pre-filter .verdict", text: "clean"
+    press :Up
+    wait_for("the place before") { focused == "row-cyclone-gasket" }
+    press :Down
+    wait_for("the place in hand") { focused == "row-pre-filter" }
+    press "4"
+
+    assert_css "#row-pre-filter .verdict", text: "Marked by Ines Varga"
+    find(:css, "#mark-pre-filter-replace").click
+
+    assert_no_css "#row-pre-filter .verdict", text: "Marked by"
+    assert_equal ["clean", false], Models::Finding.first(job_id: job.id).values.values_at(:mark, :own_mark)
+  end
+end

@@ -1,0 +1,118 @@
+# frozen_string_literal: true
+
+require_relative "test_helper"
+require "capybara/minitest"
+require "capybara/cuprite"
+
+# What the browser complained of: refused by the page's policy, thrown by a script, or written as an error.
+class Complaints
+  HEARD = /"method":"(Log\.entryAdded|Runtime\.exceptionThrown|Runtime\.consoleAPICalled)"/
+
+  def initialize
+    @lines = []
+  end
+
+  def puts(line)
+    @lines << line if line.is_a?(String) && line.match?(HEARD)
+  end
+
+  def clear
+    @lines.clear
+  end
+
+  # A refused form answers 4xx, which the browser notes too; that is no complaint.
+  def all
+    @lines.map { |line| JSON.parse(line[line.index("{")..]) }.filter_map do |message|
+      entry = message.dig("params", "entry")
+      next if entry && (entry["level"] != "error" || (entry["source"] == "network" && entry["text"].match?(/status of 4\d\d/)))
+      next if message["method"] == "Runtime.consoleAPICalled" && message.dig("params", "type") != "error"
+
+      (entry || message.fetch("params")).to_s[0, 400]
+    end
+  end
+end
+
+COMPLAINTS = Complaints.new
+Capybara.register_driver(:chromium) do |app|
+  options = { "disable-gpu" => nil, "disable-quic" => nil, "disable-background-networking" => nil, "host-resolver-rules" => "MAP * ~NOTFOUND, EXCLUDE 127.0.0.1" }
+  options["no-sandbox"] = nil if Process.uid.zero?
+  driver = Capybara::Cuprite::Driver.new(app, browser_path: ENV.fetch("CHROMIUM", "/usr/bin/chromium"), window_size: [1280, 800], browser_options: options,
+                                              js_errors: true, timeout: 20, process_timeout: 30, logger: COMPLAINTS)
+  # Its own default takes the Origin header off fetch requests, which the server's checks need.
+  driver.options[:browser_options].delete("disable-web-security")
+  driver
+end
+Capybara.server = :puma, { Silent: true, Threads: "1:4" }
+Capybara.server_host = "127.0.0.1"
+Capybara.app = UprightBench::App.build
+Capybara.default_driver = :chromium
+Capybara.default_max_wait_time = 8
+
+# Drives the real interface in a real browser; fails on any complaint of the browser.
+class BrowserTest < CommittedTest
+  include Capybara::DSL
+  include Capybara::Minitest::Assertions
+
+  AXE = File.read(File.expand_path("vendor/axe.min.js", __dir__))
+
+  def setup
+    super
+    Config::Web::Throttle::STORE.clear
+    COMPLAINTS.clear
+    resize(1280, 800)
+  end
+
+  def teardown
+    complaints = COMPLAINTS.all
+    strangers = hosts - ["127.0.0.1"]
+    Capybara.reset_sessions!
+
+    assert_empty complaints
+    assert_empty strangers
+    super
+  end
+
+  def resize(width, height)
+    page.driver.resize(width, height)
+  end
+
+  def hosts
+    page.driver.network_traffic.map(&:url).grep(/\Ahttp/).filter_map { |url| URI(url).host }.uniq
+  end
+
+  def sign_in(name = "Ines Varga")
+    visit "/login"
+    fill_in "E-mail", with: Demo::Load.mail(name)
+    fill_in "Password", with: Demo::Load::PASSWORD
+    click_button "Sign in"
+
+    assert_css "h1", text: /Today|Next open day/
+  end
+
+  def press(*keys)
+    page.driver.browser.keyboard.type(*keys)
+  end
+
+  def focused
+    evaluate_script("document.activeElement.id || document.activeElement.tagName")
+  end
+
+  def wait_for(words)
+    deadline = Time.now + 10
+    until yield
+      flunk "waited in vain for #{words}" if Time.now > deadline
+      sleep 0.03
+    end
+  end
+
+  # @return [Array<String>] what axe finds against WCAG 2.2 A and AA
+  def axe
+    page.driver.execute_script(AXE)
+    found = page.driver.evaluate_async_script(<<~JS)
+      const done = arguments[0];
+      axe.run(document, { runOnly: ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"] })
+        .then((result) => done(result.violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.target.join(" ") + " " + (node.any[0]?.message || "")).slice(0, 3).join("; ")}`)));
+    JS
+    found
+  end
+end
