@@ -17,9 +17,10 @@ module UprightBench
         use Config::Web::RequestLog, out: log
         use Config::Web::Headers
         use Rack::Deflater
-        use Rack::Static, urls: ["/vendor", "/app.css", "/app.js", "/icon.svg"], root: PUBLIC, header_rules: [[:all, { "cache-control" => "no-cache" }], ["/vendor", { "cache-control" => A_DAY }]]
+        use Rack::Static, urls: ["/vendor", "/app.css", "/app.js", "/icon.svg"], root: PUBLIC,
+                          header_rules: [[:all, { "cache-control" => "no-cache" }], ["/vendor", { "cache-control" => A_DAY }]]
         use Config::Web::ReadableInput
-        Config::Web::Throttle
+        Config::Web::Throttle.install
         use Rack::Attack
         use RodaSessionMiddleware, secret: SETTINGS.session_secret, key: "upright_bench",
                                    max_seconds: Screens::SignIn::Gate::SESSION_SECONDS, max_idle_seconds: 14 * 86_400,

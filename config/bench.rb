@@ -31,7 +31,7 @@ module UprightBench
       def call
         sign_in
         DB.loggers << @statements
-        @out.puts format("%-28<page>s %8<p50>s %8<p95>s %8<queries>s %9<size>s", page: "page", p50: "p50 ms", p95: "p95 ms", queries: "queries", size: "gzip kB")
+        @out.puts "page                           p50 ms   p95 ms  queries   gzip kB"
         pages.each { |name, path| report(name, path) }
         saved_finding
         @out.puts format("first load of the bench, compressed: %<kb>.0f kB", kb: first_load / 1024.0)
@@ -60,7 +60,7 @@ module UprightBench
         queries = @statements.count
         times = Array.new(ROUNDS) { timed(&request) }.sort
         @out.puts format("%-28<page>s %8.1<p50>f %8.1<p95>f %8<queries>d %9.1<size>f", page: name, p50: times[ROUNDS / 2], p95: times[(ROUNDS * 0.95).floor],
-                                                                                    queries: queries, size: gzipped(body) / 1024.0)
+                                                                                       queries: queries, size: gzipped(body) / 1024.0)
       end
 
       # Saved over and over, and taken back at the end.

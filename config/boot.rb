@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
-# Brings the application's code and its database up. Needs DATABASE_URL.
 require "bundler/setup"
 require "zeitwerk"
 
+# Brings the application's code and its database up. Needs DATABASE_URL.
 module UprightBench
   ROOMS = %w[core models services screens drawings papers formats outbox config demo].freeze
 

@@ -8,7 +8,7 @@ module UprightBench
     # What the environment says, with a default for each that suits the demo on one machine.
     class Settings
       ROOT = Pathname(__dir__).parent
-      DEMO_SECRET = "the demo's own secret, known to everyone, refused in production: #{'-' * 20}"
+      DEMO_SECRET = "the demo's own secret, known to everyone, refused in production: #{'-' * 20}".freeze
       DEFAULT_PORT = "4610"
 
       def initialize(env = ENV)

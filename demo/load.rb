@@ -82,7 +82,7 @@ module UprightBench
       end
 
       def sheets
-        Dir["#{FOLDER}/sheets/*.json"].sort.each do |file|
+        Dir["#{FOLDER}/sheets/*.json"].each do |file|
           Services::AddSheet.call(JSON.parse(File.read(file)), by: owner, at: @begun, note: "first version")
         end
         @sheets = Models::Sheet.all.to_h { |sheet| [sheet.title, sheet] }
@@ -109,11 +109,11 @@ module UprightBench
       def household(fields, place)
         customer = Models::Customer.create(**fields, created_by: counter.id, created_at: @begun)
         titles = ["Brackwater Loft K", "Hallmoor Dart M"].rotate(place)
-        titles.first(place % 6 == 0 ? 2 : 1).map { |title| machine(customer, title, use(place)) }
+        titles.first((place % 6).zero? ? 2 : 1).map { |title| machine(customer, title, use(place)) }
       end
 
       def use(place)
-        traits = [["pets"], [], ["long_hair"], ["pets", "dust"], [], ["daily"]][place % 6]
+        traits = [["pets"], [], ["long_hair"], %w[pets dust], [], ["daily"]][place % 6]
         { hours_per_week: [1, 2, 1.5, nil, 3][place % 5], traits: Sequel.pg_array(traits, :text), allergy: place % 8 == 2 }
       end
 

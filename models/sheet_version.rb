@@ -6,18 +6,19 @@ module UprightBench
     # its content is read once.
     class SheetVersion < Sequel::Model(:sheet_versions)
       many_to_one :sheet
-      PARSED = {} # id => Core::Sheets::Sheet; two threads may parse the same one, which is harmless
-      private_constant :PARSED
+      @parsed = {} # id => Core::Sheets::Sheet; two threads may parse the same one, which is harmless
 
-      # @param id [Integer]
-      # @return [Core::Sheets::Sheet]
-      def self.parsed(id)
-        PARSED[id] || with_pk!(id).to_core
+      class << self
+        # @param id [Integer]
+        # @return [Core::Sheets::Sheet]
+        def parsed(id)
+          @parsed[id] ||= Core::Sheets::Parse.new(with_pk!(id).content.to_hash).call
+        end
       end
 
       # @return [Core::Sheets::Sheet]
       def to_core
-        PARSED[id] ||= Core::Sheets::Parse.new(content.to_hash).call
+        self.class.parsed(id)
       end
     end
   end

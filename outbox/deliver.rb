@@ -34,9 +34,8 @@ module UprightBench
 
       def call
         return if %w[handed_over unsure].include?(@message.state)
-        return settle_after_crash if @message.state == "handing_over" && @channel.delivered?(@message) != false
 
-        hand_over
+        @message.state == "handing_over" ? after_crash : hand_over
       end
 
       private
@@ -50,8 +49,12 @@ module UprightBench
         raise
       end
 
-      def settle_after_crash
-        @channel.delivered?(@message) ? handed_over : @message.update(state: "unsure")
+      def after_crash
+        case @channel.fate(@message)
+        when :arrived then handed_over
+        when :not_arrived then hand_over
+        when :unknown then @message.update(state: "unsure")
+        end
       end
 
       def handed_over

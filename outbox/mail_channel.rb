@@ -24,9 +24,12 @@ module UprightBench
         mail.deliver!
       end
 
-      # @return [Boolean, nil] whether this was handed over already; nil when it cannot be known
-      def delivered?(message)
-        @smtp ? nil : Devices::Tray.new(@folder).has?("#{message.key}.eml")
+      # What became of a message that was being handed over when the process died.
+      # @return [Symbol] :arrived, :not_arrived, or :unknown where the channel cannot tell
+      def fate(message)
+        return :unknown if @smtp
+
+        Devices::Tray.new(@folder).has?("#{message.key}.eml") ? :arrived : :not_arrived
       end
 
       private

@@ -12,9 +12,9 @@ module UprightBench
         @tray.put("#{message.key}.pdf", Papers::PostCard.new(letter: letter, address: message.recipient, sender: sender(shop)).render)
       end
 
-      # @return [Boolean]
-      def delivered?(message)
-        @tray.has?("#{message.key}.pdf")
+      # @return [Symbol] as in MailChannel
+      def fate(message)
+        @tray.has?("#{message.key}.pdf") ? :arrived : :not_arrived
       end
 
       private

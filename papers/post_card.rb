@@ -8,6 +8,7 @@ module UprightBench
       MARGIN_MM = 7
       LEFT_MM = 78
       RIGHT_MM = 84
+      MOST_TASKS = 8
 
       # @param letter [Core::Cards::Letter]
       # @param address [String] lines of the recipient
@@ -39,8 +40,14 @@ module UprightBench
       end
 
       def words
-        machines = @letter.by_machine.map { |machine, rows| "#{machine}\n#{rows.map { |row| "– #{row.words}" }.join("\n")}" }
-        [@letter.greeting, @letter.opening, *machines, @letter.closing.sub(/ here:\z/, " by the code on the right.")].join("\n\n")
+        [@letter.greeting, @letter.opening, *tasks, @letter.closing.sub(/ here:\z/, " by the code on the right.")].join("\n\n")
+      end
+
+      # More than the paper holds stands on the page behind the code; the card says how many.
+      def tasks
+        machines = @letter.lines.first(MOST_TASKS).group_by(&:machine).map { |machine, rows| "#{machine}\n#{rows.map { |row| "– #{row.words}" }.join("\n")}" }
+        more = @letter.lines.size - MOST_TASKS
+        more.positive? ? [*machines, "and #{more} more, on the page behind the code"] : machines
       end
 
       def recipient

@@ -14,7 +14,11 @@ module UprightBench
         app.post "/cards/send" do
           chosen = Array(params["customer_ids"]).map { |text| id_of(text) }
           sent = Services::SendCards.call(by: person, at: now, customer_ids: chosen)
-          say(sent.empty? ? "No card was written: these had left already, or nothing was chosen." : "#{sent.size} #{sent.size == 1 ? 'card is' : 'cards are'} on the way.")
+          say(if sent.empty?
+                "No card was written: these had left already, or nothing was chosen."
+              else
+                "#{sent.size} #{sent.size == 1 ? 'card is' : 'cards are'} on the way."
+              end)
           redirect "/cards", 303
         end
 

@@ -24,8 +24,8 @@ module UprightBench
       class << self
         attr_reader :contract
 
-        def takes(&block)
-          @contract = Class.new(Contract, &block).new
+        def takes(&)
+          @contract = Class.new(Contract, &).new
         end
       end
 
@@ -34,7 +34,7 @@ module UprightBench
       # @param typed [Hash{String=>Object}] the request's parameters
       def initialize(typed = {})
         @typed = typed
-        result = self.class.contract.call(typed)
+        result = checked(typed)
         @values = result.to_h
         @errors = result.errors.to_h.dup
         point_at_unreadable(typed, @errors)
@@ -73,6 +73,10 @@ module UprightBench
       end
 
       private
+
+      def checked(typed)
+        self.class.contract.call(typed)
+      end
 
       def point_at_unreadable(typed, errors)
         typed.each do |key, value|

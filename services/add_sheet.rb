@@ -14,12 +14,12 @@ module UprightBench
           current = sheet && Models::SheetVersion.with_pk!(sheet.current_version_id)
           next sheet if current && current.content.to_hash == content
 
-          keep(sheet, parsed, content, (current&.version || 0) + 1, note, by, at)
+          keep(sheet, parsed, content, (current&.version || 0) + 1, note: note, by: by, at: at)
         end
       end
 
       # Sheet and version name each other: the version's id is drawn first, and the database checks both at the end.
-      def self.keep(sheet, parsed, content, version, note, by, at)
+      def self.keep(sheet, parsed, content, version, note:, by:, at:)
         id = DB.get(Sequel.function(:nextval, Sequel.function(:pg_get_serial_sequence, "sheet_versions", "id")))
         sheet ? sheet.update(current_version_id: id) : sheet = Models::Sheet.create(maker: parsed.maker, model_name: parsed.model, current_version_id: id)
         Models::SheetVersion.insert(id: id, sheet_id: sheet.id, version: version, content: Sequel.pg_jsonb(content), note: note,

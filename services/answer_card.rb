@@ -9,7 +9,7 @@ module UprightBench
         "will_come" => "I will come by", "send_part" => "Please send me the part", "done_elsewhere" => "It has been done",
         "not_now" => "Not now", "no_longer_have" => "I no longer have the machine", "stop_writing" => "Stop writing to me"
       }.freeze
-      EXPECTED_DAYS = 45   # after "I will come" or "send it" we wait this long before writing again (house rule)
+      EXPECTED_DAYS = 45 # after "I will come" or "send it" we wait this long before writing again (house rule)
       PUT_OFF_WEEKS = { "4" => "in four weeks", "8" => "in eight weeks", "13" => "in three months" }.freeze
 
       # @param card [Models::Card]

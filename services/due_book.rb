@@ -64,7 +64,7 @@ module UprightBench
       def columns
         DUE.map { |name| Sequel[:dues][name] } + CUSTOMER.map { |name| Sequel[:customers][name] } +
           [Sequel[:customers][:name].as(:customer_name), Sequel[:machines][:customer_id], Sequel[:machines][:plate],
-           Sequel[:machines][:state].as(:machine_state), Sequel.join([:maker, :model_name], " ").as(:machine_title), on_bench.as(:on_bench)]
+           Sequel[:machines][:state].as(:machine_state), Sequel.join(%i[maker model_name], " ").as(:machine_title), on_bench.as(:on_bench)]
       end
 
       NEVER_SENT = { attempts: 0, carded_on: nil }.freeze

@@ -13,7 +13,7 @@ module UprightBench
           raise Refused, "Nothing has been looked at yet: walk the air path first." if Models::Finding.where(job_id: job.id).empty?
 
           PlanWork.call(job, by: by)
-          choose_best(job, by, at)
+          choose_best(job, at)
           job.update(state: "looked_over", **Promises.fields(job, at: at))
           History.note("looked over", job, by: by, at: at, job: job)
           job
@@ -21,7 +21,7 @@ module UprightBench
       end
 
       # What fits best and lies on the shelf is proposed; the person may choose another.
-      def self.choose_best(job, by, at)
+      def self.choose_best(job, at)
         open = job.work_items_dataset.where(action: "replace", part_id: nil, state: "to_do").all
         answers = FitFor.new(job.sheet, job.machine, today: Config::Zone.date(at)).call(open.map(&:position))
         open.each do |item|

@@ -14,10 +14,10 @@ module UprightBench
       # @return [Models::Finding, nil] nil when everything was cleared
       # @raise [Stale] when somebody else saved in the meantime
       def self.call(number, position, observed:, version:, by:, at:, mark: nil)
-        DB.transaction { new(Lookup.job(number, lock: true), position, observed, mark, version, by, at).call }
+        DB.transaction { new(Lookup.job(number, lock: true), position, observed: observed, mark: mark, version: version, by: by, at: at).call }
       end
 
-      def initialize(job, position, observed, mark, version, by, at)
+      def initialize(job, position, observed:, mark:, version:, by:, at:)
         @job = job
         raise NotFound, "Job #{job.number} has no place of that name." unless job.sheet.position?(position)
         raise Refused, "Job #{job.number} is #{job.state.tr('_', ' ')}: nothing more is recorded." unless OPEN_STAGES.include?(job.stage)

@@ -37,8 +37,9 @@ module UprightBench
           create_role
         end
 
+        # Stops what this object started; a cluster that ran before goes on.
         def stop
-          server("pg_ctl", "-D", data, "-m", "fast", "-w", "stop") if running?
+          server("pg_ctl", "-D", data, "-m", "fast", "-w", "stop") if @launched && running?
         end
 
         # Creates the database when it is not there.
@@ -95,6 +96,7 @@ module UprightBench
           settings.merge!(FAST.to_h { |name| [name, "off"] }) if @fast
           options = settings.map { |name, value| "-c #{name}=#{value}" }.join(" ")
           server("pg_ctl", "-D", data, "-w", "-t", "30", "-l", log, "-o", options, "start")
+          @launched = true
         rescue Failure
           raise Failure, "the database cluster will not start; its log is #{log}"
         end

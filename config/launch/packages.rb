@@ -9,7 +9,7 @@ module UprightBench
       class Packages
         SERVER = %w[postgresql libpq-dev].freeze
         BUILD = %w[build-essential ruby-dev pkg-config libyaml-dev].freeze
-        TESTS = %w[chromium libxml2-dev libxslt1-dev poppler-utils].freeze
+        TESTS = %w[chromium libxml2-dev libxslt1-dev poppler-utils zbar-tools].freeze
 
         def self.ensure(names)
           new(names).ensure

@@ -43,7 +43,7 @@ module UprightBench
         private
 
         def check_port
-          raise Failure, "PORT is not a number: #{@port}" unless @port.match?(/\A\d{1,5}\z/)
+          raise Failure, "PORT is not a port: #{@port}" unless @port.match?(/\A\d{1,5}\z/) && @port.to_i.between?(1, 65_535)
 
           TCPServer.new("127.0.0.1", @port.to_i).close
         rescue Errno::EADDRINUSE

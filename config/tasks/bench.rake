@@ -2,11 +2,11 @@
 
 desc "Time every main page on the database that DATABASE_URL names, and weigh web and worker (prints, judges nothing)"
 task :bench do
+  require "stringio"
   require_relative "../../app"
   UprightBench::LOADER.eager_load
-  logs = File.open(File::NULL, "w")
   $stdout.sync = true
-  app = UprightBench::App.build(log: logs)
+  app = UprightBench::App.build(log: StringIO.new)
   UprightBench::Config::Bench.new(app).call
   UprightBench::Config::Weight.new.call
 end

@@ -21,7 +21,10 @@ module UprightBench
             @lock.synchronize do
               @counts.delete_if { |_, (_, ends)| ends < Time.now } if @counts.size > MOST
               count, ends = @counts[key]
-              count, ends = 0, Time.now + expires_in if ends.nil? || ends < Time.now
+              if ends.nil? || ends < Time.now
+                count = 0
+                ends = Time.now + expires_in
+              end
               @counts[key] = [count + amount, ends]
               count + amount
             end
@@ -48,12 +51,15 @@ module UprightBench
         CODES_A_MINUTE = 20
         SIGN_INS_A_MINUTE = 20
 
-        Rack::Attack.cache.store = STORE
-        Rack::Attack.throttle("card codes", limit: CODES_A_MINUTE, period: 60) { |request| request.ip if request.path.start_with?("/c/") }
-        Rack::Attack.throttle("sign-ins", limit: SIGN_INS_A_MINUTE, period: 60) { |request| request.ip if request.post? && request.path == "/login" }
-        Rack::Attack.throttled_responder = lambda do |_request|
-          [429, { "content-type" => "text/plain; charset=utf-8", "retry-after" => "60" },
-           ["Too many tries from your address. Wait a minute and try again.\n"]]
+        WORDS = "Too many tries from your address. Wait a minute and try again.\n"
+
+        module_function
+
+        def install
+          Rack::Attack.cache.store = STORE
+          Rack::Attack.throttle("card codes", limit: CODES_A_MINUTE, period: 60) { |request| request.ip if request.path.start_with?("/c/") }
+          Rack::Attack.throttle("sign-ins", limit: SIGN_INS_A_MINUTE, period: 60) { |request| request.ip if request.post? && request.path == "/login" }
+          Rack::Attack.throttled_responder = ->(_) { [429, { "content-type" => "text/plain; charset=utf-8", "retry-after" => "60" }, [WORDS]] }
         end
       end
     end

@@ -8,6 +8,7 @@ module UprightBench
       # nobody can work now (a stop, or the customer has not agreed): it takes no hands until that is cleared.
       class JobAhead
         include Value
+
         fields :number, before_minutes: 0, wait_hours: 0, wait_until: nil, after_minutes: 0, promise_at: nil, hold: false
 
         # What starts or is in a wait goes first, longest wait first; then what is promised soonest.

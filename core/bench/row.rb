@@ -6,11 +6,13 @@ module UprightBench
       # A job on the ruler: its stretches in order, when it is ready, and by how many minutes it breaks its promise.
       class Row
         include Value
+
         fields :number, :stretches, :ready_at, :promise_at
 
         # kind is :hands_on or :wait.
         class Stretch
           include Value
+
           fields :kind, :from, :to
         end
 

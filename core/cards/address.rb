@@ -6,6 +6,7 @@ module UprightBench
       # How a customer may be reached: the channels agreed to, and whether there is an address for each.
       class Address
         include Value
+
         fields email: nil, street: nil, email_agreed: false, post_agreed: false, stopped: false
 
         # @return [Symbol, nil] :email before :post; nil when neither may be used

@@ -9,6 +9,7 @@ module UprightBench
         # One task as the customer reads it.
         class Line
           include Value
+
           fields :machine, :part, :action, :due_on, :overdue
 
           VERBS = { "replace" => "a new", "wash" => "a wash for the", "clean" => "a clean of the", "inspect" => "a look at the" }.freeze
@@ -20,6 +21,7 @@ module UprightBench
         end
 
         include Value
+
         fields :customer, :shop, :shop_phone, :lines, :link, attempt: 1
 
         def subject

@@ -6,6 +6,7 @@ module UprightBench
       # When cards leave, and how often one may be repeated (house rules, changeable in the settings).
       class Policy
         include Value
+
         fields bundle_days: 45, post_lead_days: 21, email_lead_days: 10, follow_up_gap_days: 30, most_follow_ups: 2,
                code_valid_days: 120
 

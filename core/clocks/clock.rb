@@ -12,6 +12,7 @@ module UprightBench
       # :indicator| 100 (percent)  | the strip or grey reference, extrapolated linearly
       class Clock
         include Value
+
         fields :kind, :limit, of: nil, each_hours: nil, each_months: nil
 
         KINDS = %i[hours months count indicator].freeze

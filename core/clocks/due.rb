@@ -7,6 +7,7 @@ module UprightBench
       # and the reason each clock gave. `late_on` nil means no clock sets a late bound (no use at all).
       class Due
         include Value
+
         fields :due_on, :early_on, :late_on, :deciding, :reasons
       end
     end

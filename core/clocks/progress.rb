@@ -7,6 +7,7 @@ module UprightBench
       # indicator's last reading. `started_on` nil means unknown history.
       class Progress
         include Value
+
         fields :started_on, counted: 0, counted_on: nil, indicator: nil, indicator_on: nil
 
         private

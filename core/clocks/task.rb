@@ -7,6 +7,7 @@ module UprightBench
       # `card` tells whether a customer is written to about it (a monthly wash at home is not).
       class Task
         include Value
+
         fields :key, :action, :clocks, card: true, disposable: false
 
         ACTIONS = %i[wash clean replace inspect].freeze

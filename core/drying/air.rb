@@ -10,9 +10,10 @@ module UprightBench
       # within 0.4 % over water from -40 to 50 °C.
       class Air
         include Value
+
         fields :temperature_c, :humidity_percent
 
-        TEMPERATURES_C = (-20..50).freeze
+        TEMPERATURES_C = (-20..50)
         MAGNUS_KPA = 0.61094
         MAGNUS_SLOPE = 17.625
         MAGNUS_OFFSET_C = 243.04

@@ -11,6 +11,7 @@ module UprightBench
         # hours is nil where the room will not dry anything.
         class Answer
           include Value
+
           fields :hours, :reasons
 
           def dries?
@@ -49,7 +50,7 @@ module UprightBench
         end
 
         def hours
-          [[stretched, base].max, [MOST_HOURS, base].max].min
+          stretched.clamp(base, [MOST_HOURS, base].max)
         end
 
         def stretched

@@ -7,6 +7,7 @@ module UprightBench
       # the machine, the shop's schools, and the brush measurement it is compared with.
       class Background
         include Value
+
         fields policy: Policy.new, wash_count: 0, fitted_on: nil, today: nil, hours_per_week: nil
 
         # @return [Integer, nil] days in use

@@ -6,6 +6,7 @@ module UprightBench
       # The shop's schools for reading a finding. Defaults are those of the trade that the product starts with.
       class Policy
         include Value
+
         fields bag_limit_percent: 50,       # common practice: at half full, squeezed
                bin_limit_percent: 66,       # common practice: at two thirds
                washes_in_a_life: 12,        # house rule

@@ -42,7 +42,7 @@ module UprightBench
           setting = self.class.dial(standout_mm: standout, new_standout_mm: new_standout, settings: @position.measures["dial_settings"])
           words = setting ? "; set the height dial to #{setting}" : ""
           say(:leave, :proud, "Bristles stand #{mm(standout)} mm proud of the guide bars#{words}.", confidence: :high,
-              detail: { dial: setting }.compact)
+                                                                                                    detail: { dial: setting }.compact)
         end
 
         def new_standout

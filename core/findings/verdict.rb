@@ -8,6 +8,7 @@ module UprightBench
       # A stop blocks all other work on the machine.
       class Verdict
         include Value
+
         fields :mark, :reason, :clause, confidence: :fair, stop: false, detail: {}
 
         # In the order of the keys 1 to 5.

@@ -6,6 +6,7 @@ module UprightBench
       # What fits, best first; what nearly does; and, where nothing fits, a sentence that says so.
       class Answer
         include Value
+
         fields :candidates, :near_misses, nothing: nil
       end
     end

@@ -6,6 +6,7 @@ module UprightBench
       # A part that fits, with the reasons, strongest first.
       class Candidate
         include Value
+
         fields :part, :evidence, :reasons
       end
     end

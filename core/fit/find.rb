@@ -92,7 +92,7 @@ module UprightBench
 
         def attributes_held
           held = @position.attributes.select { |_, wanted| wanted == true }.keys
-          "has the #{held.join(" and ").tr("_", " ")}" if held.any?
+          "has the #{held.join(' and ').tr('_', ' ')}" if held.any?
         end
 
         def want_words(part)

@@ -6,6 +6,7 @@ module UprightBench
       # A machine as the fit sees it: its model's names and its plate.
       class Machine
         include Value
+
         fields :model, :family, :body_style, plate: nil
 
         # @param sheet [Sheets::Sheet]

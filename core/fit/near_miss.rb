@@ -6,6 +6,7 @@ module UprightBench
       # A part that looks as if it fitted, with every reason why it does not.
       class NearMiss
         include Value
+
         fields :part, :reasons
       end
     end

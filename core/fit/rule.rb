@@ -7,6 +7,7 @@ module UprightBench
       # `plates` is a range of serial numbers as text (compared by length, then sign by sign).
       class Rule
         include Value
+
         fields :part_id, :position, model: nil, family: nil, body_style: nil, plate_from: nil, plate_to: nil
 
         # @return [Symbol, nil] :model or :family where it speaks of this machine's kind, else nil

@@ -6,6 +6,7 @@ module UprightBench
       # What this customer needs beside a part that fits.
       class Wants
         include Value
+
         fields allergy: false, smell: false, in_warranty: false
       end
     end

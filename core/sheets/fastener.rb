@@ -6,6 +6,7 @@ module UprightBench
       # What holds a part: how many, the driver, the length where it matters.
       class Fastener
         include Value
+
         fields :count, :driver, length_mm: nil, note: nil
 
         # @return [String] as in "3 × T8, 10 mm"

@@ -28,7 +28,7 @@ module UprightBench
           raise Invalid, @problems if @problems.any?
 
           Sheet.new(**text_fields, kind: @data["kind"].to_s.to_sym, power: @data["power"].to_s.to_sym,
-                    warranty_months: @data["warranty_months"], stations: stations, positions: parsed)
+                                   warranty_months: @data["warranty_months"], stations: stations, positions: parsed)
         end
 
         private
@@ -54,7 +54,7 @@ module UprightBench
           @data["positions"].each_with_index.filter_map do |row, index|
             position(row)
           rescue ArgumentError, KeyError, NoMethodError, TypeError => e
-            @problems << "position #{row.is_a?(Hash) && row['key'] || index + 1}: #{e.message}"
+            @problems << "position #{(row.is_a?(Hash) && row['key']) || (index + 1)}: #{e.message}"
             nil
           end
         end
@@ -64,8 +64,8 @@ module UprightBench
           raise ArgumentError, "#{unknown.join(', ')} is not known" if unknown.any?
 
           Position.new(**plain(row), kind: row.fetch("kind").to_sym, water: row.fetch("water", "never").to_sym,
-                       tasks: (row["tasks"] || []).map { |task| task(task, row) },
-                       fasteners: (row["fasteners"] || []).map { |held| Fastener.new(**held.transform_keys(&:to_sym)) })
+                                     tasks: (row["tasks"] || []).map { |task| task(task, row) },
+                                     fasteners: (row["fasteners"] || []).map { |held| Fastener.new(**held.transform_keys(&:to_sym)) })
         end
 
         def plain(row)

@@ -7,9 +7,10 @@ module UprightBench
       # water is :never, :cold or :lukewarm; measures are millimetres or what their key says.
       class Position
         include Value
+
         fields :key, :name, :station, :kind, beside: false, material: nil, water: :never, tap_out: false,
-               care: nil, drying_floor_hours: nil, minutes: 5, attributes: {}, measures: {}, tasks: [],
-               refit_order: nil, fasteners: [], caution: nil
+                                             care: nil, drying_floor_hours: nil, minutes: 5, attributes: {}, measures: {}, tasks: [],
+                                             refit_order: nil, fasteners: [], caution: nil
 
         WATERS = %i[never cold lukewarm].freeze
 

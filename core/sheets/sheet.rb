@@ -6,6 +6,7 @@ module UprightBench
       # A model sheet: the air path of a model from floor to exhaust and every serviceable position on it.
       class Sheet
         include Value
+
         fields :maker, :model, :kind, :family, :body_style, :power, :warranty_months, :stations, :positions
 
         KINDS = %i[upright canister stick robot drum].freeze

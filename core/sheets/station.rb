@@ -6,6 +6,7 @@ module UprightBench
       # One stop on the air path, from the floor to the exhaust.
       class Station
         include Value
+
         fields :key, :name
       end
     end

@@ -10,6 +10,7 @@ module UprightBench
       # Good to about 1e-10 for shapes from 0.05 to 10,000, which is more than any use rate needs.
       class Gamma
         include Value
+
         fields :shape, :rate
 
         PRECISION = 1e-13

@@ -7,6 +7,7 @@ module UprightBench
       # kind: :meter (hour meter or the machine's own log), :strip (a time strip), :count (bags used).
       class Evidence
         include Value
+
         fields :kind, :hours, :weeks, :read_on
 
         # How much a reading of a kind is believed, 0 to 1 (house rule).

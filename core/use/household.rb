@@ -7,6 +7,7 @@ module UprightBench
       # It never touches a maker's fixed months; Clocks::Task knows which clocks it may shorten.
       class Household
         include Value
+
         fields traits: []
 
         # trait => factor on the interval (house rules; the direction is common practice)

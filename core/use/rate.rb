@@ -12,11 +12,12 @@ module UprightBench
       #   Use::Rate.from(stated_hours_per_week: 5, evidence: [], today:).mean   # => 5.0
       class Rate
         include Value
+
         fields :hours, :weeks, assumed: false
 
-        STATED_WEEKS = 8.0          # house rule
+        STATED_WEEKS = 8.0 # house rule
         ASSUMED_HOURS_PER_WEEK = 1.0 # common practice: an hour a week
-        INTERVAL = 0.8              # of the belief lies between low and high (house rule)
+        INTERVAL = 0.8 # of the belief lies between low and high (house rule)
 
         # @param stated_hours_per_week [Numeric, nil] what the customer said; nil when nothing was said
         # @param evidence [Array<Evidence>]

@@ -6,6 +6,7 @@ module UprightBench
       # One thing to do in a job: the action at a position, its minutes of hands-on time, and why.
       class Item
         include Value
+
         fields :position, :action, :minutes, :reason
       end
     end

@@ -49,7 +49,7 @@ module UprightBench
           @jobs ||= Models::Job.in_shop.join(:customers, id: :customer_id).join(:machines, id: Sequel[:jobs][:machine_id])
                                .join(:sheets, id: Sequel[:machines][:sheet_id]).order(Sequel[:jobs][:id]).naked
                                .select(Sequel[:jobs][:id], :number, Sequel[:jobs][:state], :complaint, :promise_at, :sheet_version_id,
-                                       Sequel[:customers][:name].as(:customer), Sequel.join([:maker, :model_name], " ").as(:title),
+                                       Sequel[:customers][:name].as(:customer), Sequel.join(%i[maker model_name], " ").as(:title),
                                        Models::Stop.standing.where(job_id: Sequel[:jobs][:id]).select(1).exists.as(:stopped)).all
         end
 

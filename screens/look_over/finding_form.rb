@@ -6,8 +6,6 @@ module UprightBench
       # What was recorded at one position. What may be recorded depends on the kind of part, so the contract is built
       # from the core's table.
       class FindingForm < Form
-        CONTRACTS = {} # kind => contract
-        private_constant :CONTRACTS
         MARKS = Core::Findings::Verdict::MARKS.map(&:to_s).freeze
 
         attr_reader :position
@@ -22,7 +20,8 @@ module UprightBench
         end
 
         def self.contract_for(kind)
-          CONTRACTS[kind] ||= build(Core::Findings::KINDS.fetch(kind))
+          @contracts ||= {}
+          @contracts[kind] ||= build(Core::Findings::KINDS.fetch(kind))
         end
 
         def self.build(fields)
@@ -46,10 +45,7 @@ module UprightBench
 
         def initialize(typed, position)
           @position = position
-          @typed = typed
-          result = self.class.contract_for(position.kind).call(typed.transform_values { |text| comma_to_point(text) })
-          @values = result.to_h
-          @errors = result.errors.to_h.dup
+          super(typed)
         end
 
         # @return [Hash] observed, mark and version, as Services::RecordFinding takes them
@@ -59,6 +55,10 @@ module UprightBench
         end
 
         private
+
+        def checked(typed)
+          self.class.contract_for(position.kind).call(typed.transform_values { |text| comma_to_point(text) })
+        end
 
         # Half of the world writes 3,5.
         def comma_to_point(text)

@@ -110,7 +110,7 @@ class PagesTest < BrowserTest
     find("#pre-filter-grey-1", visible: :all).trigger("click")
 
     assert_css "[role=alert]", text: "#{technician.name} recorded"
-    assert find("#pre-filter-grey-1", visible: :all).checked?
+    assert_predicate find("#pre-filter-grey-1", visible: :all), :checked?
     assert_equal 5, Models::Finding.first(job_id: job.id).seen[:grey]
     find("#pre-filter-smell", visible: :all).trigger("click")
     wait_for("the second try") { Models::Finding.first(job_id: job.id).seen == { grey: 1, smell: true } }

@@ -6,10 +6,15 @@ require_relative "../browser_helper"
 # From a machine on the counter to a card in the post and its answer, through the real interface.
 class StoryTest < BrowserTest
   # What is seen on the walk, place by place: the keys of the measure, and what a finger would tap.
-  WALK = { "roll" => ["1", "roll-turns-free"], "neck" => ["1", "neck-state-clear"], "wand" => ["1", "wand-state-clear"],
-           "contacts" => ["2", "contacts-state-dirty"], "bin" => ["70", nil], "bin-seal" => ["2", "bin-seal-state-dirty"],
-           "screen" => ["1", "screen-state-clear"], "cyclone-gasket" => ["1", "cyclone-gasket-state-clean"], "pre-filter" => ["5", "pre-filter-grey-5"],
-           "battery" => ["1", "battery-state-sound"] }.freeze
+  WALK = { "roll" => %w[1 roll-turns-free], "neck" => %w[1 neck-state-clear], "wand" => %w[1 wand-state-clear],
+           "contacts" => %w[2 contacts-state-dirty], "bin" => ["70", nil], "bin-seal" => %w[2 bin-seal-state-dirty],
+           "screen" => %w[1 screen-state-clear], "cyclone-gasket" => %w[1 cyclone-gasket-state-clean], "pre-filter" => %w[5 pre-filter-grey-5],
+           "battery" => %w[1 battery-state-sound] }.freeze
+
+  def teardown
+    stop_worker
+    super
+  end
 
   def test_by_keyboard_at_the_bench
     story { look_over_by_keyboard }
@@ -17,11 +22,6 @@ class StoryTest < BrowserTest
 
   def test_by_touch_on_a_phone
     story(width: 390) { look_over_by_touch }
-  end
-
-  def teardown
-    stop_worker
-    super
   end
 
   private
@@ -96,7 +96,7 @@ class StoryTest < BrowserTest
 
   # What was saved survives; the walk goes on where it was.
   def reload_in_the_middle
-    visit current_path + "?at=post-filter"
+    visit "#{current_path}?at=post-filter"
 
     assert_checked_field "Torn or out of shape"
     wait_for("the place in hand") { focused == "row-post-filter" }
@@ -139,8 +139,10 @@ class StoryTest < BrowserTest
       assert_text "HD-3020: does not fit, has no twist lock"
     end
     within("#item-#{item(job, 'pre-filter').id}") { find("button", text: "Spare now: Pre-motor filter, Dart M").click }
+
     assert_css "#item-#{item(job, 'pre-filter').id} .part-chosen", text: "HD-2010"
     within("#item-#{item(job, 'pre-filter').id}") { find("button", text: "Wash it").click }
+
     assert_css "#item-#{item(job, 'pre-filter').id} .part-chosen", text: "dries 24 h"
     click_button "Agreed: start work"
 
@@ -150,6 +152,7 @@ class StoryTest < BrowserTest
 
   def work
     @stock = part("HD-2020").stock
+
     assert_equal %w[bin pre-filter contacts bin-seal post-filter], job.work_items.map(&:position)
     { "bin" => "Cleaned", "pre-filter" => "Washed: to the rack", "contacts" => "Cleaned", "bin-seal" => "Cleaned", "post-filter" => "Fitted" }.each do |position, words|
       within("#item-#{item(job, position).id}") { click_button words }
@@ -198,8 +201,10 @@ class StoryTest < BrowserTest
 
     assert_css ".batch-card", count: 1, text: "Quenby Test"
     click_link "See it as it leaves"
+
     assert_css ".letter", text: "a new brush roll"
     click_button "Send these cards (1)"
+
     assert_text "1 card is on the way."
     @worker = Process.spawn(File.join(TestDatabase::ROOT, "bin/worker"), pgroup: true)
     wait_for("the mail") { outbox("mail").any? }

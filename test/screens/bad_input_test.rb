@@ -7,7 +7,7 @@ require_relative "../support/as_staff"
 class BadInputTest < DatabaseTest
   include AsStaff
 
-  SCRIPT = %q(<script>alert("x")</script>)
+  SCRIPT = '<script>alert("x")</script>'
   NOT_UTF8 = "caf\xE9"
 
   def setup
@@ -109,9 +109,10 @@ class BadInputTest < DatabaseTest
                          "customer" => %w[name phone email street town].to_h { |name| [name, SCRIPT] }, "machine" => { "plate" => SCRIPT, "sheet_id" => "1" } }
 
     assert_sent_back(/is not an e-mail address/)
-    refute page.include?(SCRIPT), "script came through"
+    refute_includes page, SCRIPT, "script came through"
     submit "/take-in", { "new" => "1", "request_key" => SecureRandom.uuid, "complaint" => SCRIPT, "came_with" => SCRIPT, "made_safe" => "1",
-                         "customer" => { "name" => SCRIPT, "phone" => SCRIPT, "street" => SCRIPT }, "machine" => { "plate" => SCRIPT, "sheet_id" => sheet("Hallmoor Dart M").id.to_s } }
+                         "customer" => { "name" => SCRIPT, "phone" => SCRIPT, "street" => SCRIPT },
+                         "machine" => { "plate" => SCRIPT, "sheet_id" => sheet("Hallmoor Dart M").id.to_s } }
 
     assert_equal 303, status
     job = Models::Job.order(:id).last
@@ -120,7 +121,7 @@ class BadInputTest < DatabaseTest
       get path
 
       assert_equal 200, status, path
-      refute page.include?(SCRIPT), path
+      refute_includes page, SCRIPT, path
     end
   end
 

@@ -155,6 +155,7 @@ class VisitTest < DatabaseTest
 
     assert_equal [1, today - 400], Models::Fitting.in_place.first(machine_id: machine.id, position: "pre-filter").values.values_at(:wash_count, :fitted_on)
     new = Models::Fitting.in_place.first(machine_id: machine.id, position: "post-filter")
+
     assert_equal [on, part("HD-2020").id], [new.fitted_on, new.part_id]
     assert_equal on, Models::Fitting.exclude(removed_on: nil).first(machine_id: machine.id, position: "post-filter").removed_on
     assert_equal [on >> 24, "months"], due(machine, "post-filter", "replace").values.values_at(:due_on, :deciding)
@@ -192,6 +193,7 @@ class VisitTest < DatabaseTest
 
   def test_history_cannot_be_rewritten
     job = take_in
+
     [Models::Event.where(job_id: job.id), Models::SheetVersion.dataset, Models::StockMove.dataset].each do |rows|
       assert_raises(Sequel::DatabaseError) { DB.transaction(savepoint: true) { rows.delete } }
     end

@@ -31,11 +31,13 @@ module AsStaff
 
   # Fails with what the page complains of, not with the whole page.
   def assert_says(words)
-    assert page.match?(words), "the page does not say #{words.inspect}; it says: #{page.scan(%r{class="(?:field-error|slip)[^>]*>(.*?)</p>}m).flatten.join(' | ')}"
+    return pass if page.match?(words)
+
+    flunk "the page does not say #{words.inspect}; it says: #{page.scan(%r{class="(?:field-error|slip)[^>]*>(.*?)</p>}m).flatten.join(' | ')}"
   end
 
   def assert_keeps(typed)
-    assert page.include?(ERB::Util.html_escape(typed)), "#{typed[0, 40].inspect} was typed and is lost"
+    page.include?(ERB::Util.html_escape(typed)) ? pass : flunk("#{typed[0, 40].inspect} was typed and is lost")
   end
 
   def status

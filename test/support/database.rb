@@ -69,8 +69,8 @@ module TestDatabase
       db.run("CREATE DATABASE #{name} TEMPLATE template0")
     end
 
-    def admin(&block)
-      Sequel.connect(URI(url).tap { |uri| uri.path = "/postgres" }.to_s, test: false, keep_reference: false, &block)
+    def admin(&)
+      Sequel.connect(URI(url).tap { |uri| uri.path = "/postgres" }.to_s, test: false, keep_reference: false, &)
     end
   end
 end

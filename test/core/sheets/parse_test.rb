@@ -10,8 +10,8 @@ class ParseTest < CoreTest
     JSON.parse(File.read(FILES.first))
   end
 
-  def problems(&change)
-    broken = data.tap(&change)
+  def problems(&)
+    broken = data.tap(&)
     assert_raises(Sheets::Invalid) { Sheets::Parse.new(broken).call }.problems.join("\n")
   end
 

@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+require "open3"
+require_relative "../test_helper"
+
+# Papers are of true size, and say what they should, whatever signs a name holds. Read back with poppler's tools.
+class PapersTest < AppTest
+  NAME = "Šárka Þórsdóttir-Øyelaran Жук ☃"
+
+  def read(pdf)
+    text, = Open3.capture2("pdftotext", "-", "-", stdin_data: pdf, binmode: true)
+    info, = Open3.capture2e("pdfinfo", "-", stdin_data: pdf, binmode: true)
+    size = info[/Page size:\s+([\d.]+) x ([\d.]+)/] && [Regexp.last_match(1), Regexp.last_match(2)].map { |points| (points.to_f * 25.4 / 72).round }
+    [text.force_encoding("UTF-8").gsub(/\s+/, " "), size]
+  end
+
+  def test_the_tag
+    text, size = read(Papers::ClaimTag.new(number: 1042, shop: "Shop", lines: ["Dart M", NAME, "pulses " * 40]).render)
+
+    assert_equal [100, 62], size
+    ["1042", "Dart M", "Þórsdóttir", "Жук"].each { |words| assert_includes text, words }
+  end
+
+  def test_the_labels_one_a_page
+    label = { part: "Exhaust cassette", machine: "Loft K, BK-1", fitted_on: Date.new(2026, 3, 2), due_on: Date.new(2027, 2, 15), code: "M1" }
+    pdf = Papers::FilterLabel.new(shop: "Shop", labels: [label, label.merge(part: "Motor filter", due_on: nil)]).render
+    text, size = read(pdf)
+
+    assert_equal [62, 29], size
+    assert_equal 2, pdf.scan(%r{/Type /Page\b}).size
+    ["fitted 2 Mar 2026", "next 15 Feb 2027", "Motor filter"].each { |words| assert_includes text, words }
+  end
+
+  def test_the_card_is_a6_and_says_what_it_cannot_hold
+    lines = Array.new(14) { |n| Core::Cards::Letter::Line.new(machine: "Stride 36, #{n % 5}", part: "Front brush strip", action: "replace", due_on: Date.new(2026, 3, 2), overdue: true) }
+    letter = Core::Cards::Letter.new(customer: NAME, shop: "Shop", shop_phone: "555-0199", lines: lines, link: "http://127.0.0.1/c/#{'a' * 26}")
+    text, size = read(Papers::PostCard.new(letter: letter, address: "#{NAME}\nOld Slip 1\nPell Harbor", sender: "Shop").render)
+
+    assert_equal [148, 105], size
+    assert_equal 8, text.scan("front brush strip").size
+    assert_includes text, "and 6 more"
+    assert_includes text, "by the code on the right"
+    assert_includes text, "Old Slip 1"
+  end
+
+  # The code decodes to what was put in: the page is drawn and read by zbar.
+  def test_the_code_on_the_tag_scans
+    Dir.mktmpdir do |folder|
+      File.binwrite("#{folder}/tag.pdf", Papers::ClaimTag.new(number: 1042, shop: "Shop", lines: []).render)
+      system("pdftoppm", "-r", "200", "-png", "#{folder}/tag.pdf", "#{folder}/tag")
+      read, = Open3.capture2("zbarimg", "-q", "--nodbus", "--raw", Dir["#{folder}/tag*.png"].first)
+
+      assert_equal "J1042", read.strip
+    end
+  end
+end
