@@ -11,7 +11,7 @@ module UprightBench
 
   LOADER = Zeitwerk::Loader.new
   ROOMS.each { |room| LOADER.push_dir(File.expand_path("../#{room}", __dir__), namespace: const_get(room.capitalize)) }
-  LOADER.ignore(__FILE__, "#{__dir__}/puma.rb")
+  LOADER.ignore(__FILE__, "#{__dir__}/puma.rb", "#{__dir__}/tasks")
   LOADER.setup
 
   SETTINGS = Config::Settings.new

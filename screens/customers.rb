@@ -65,11 +65,12 @@ module UprightBench
           Models::Due.running.where(machine_id: machine.id).order(Sequel.asc(:due_on, nulls: :last), :id).all
         end
 
-        # What a machine's ribbon says: the action that is due within a month, or leave.
-        def due_marks(dues)
-          marks = dues.reverse_each.to_h { |due| [due.position, due.due_on && due.due_on <= today + 30 ? due_mark(due.action) : :leave] }
-          dues.select { |due| due.due_on && due.due_on <= today + 30 }.reverse_each { |due| marks[due.position] = due_mark(due.action) }
-          marks
+        # What a machine's ribbon says: the action that is due within a month, else leave.
+        # @param core [Core::Sheets::Sheet]
+        # @param dues [Array<Models::Due>] soonest first
+        def due_marks(core, dues)
+          soon = dues.select { |due| due.due_on && due.due_on <= today + 30 }
+          core.positions.to_h { |place| [place.key, :leave] }.merge(soon.reverse.to_h { |due| [due.position, due_mark(due.action)] })
         end
 
         def due_notes(dues)

@@ -4,7 +4,22 @@ module UprightBench
   module Screens
     # Model sheets, drawn.
     module Sheets
+      # Helpers of this screen's templates.
+      module Helpers
+        # What a place asks for by its sheet.
+        def sheet_marks(core)
+          core.positions.to_h do |place|
+            [place.key, if place.washable? then :wash
+                        elsif place.task("replace") then :replace
+                        else :leave
+                        end]
+          end
+        end
+      end
+
       def self.registered(app)
+        app.helpers Helpers
+
         app.get "/sheets" do
           @title = "Sheets"
           erb :"sheets/page", locals: { sheets: Models::Sheet.order(:maker, :model_name).all }

@@ -17,7 +17,7 @@ module UprightBench
         "post_lead_days" => [21, 0..90, "days", "A card by post leaves ahead of the due date by"],
         "email_lead_days" => [10, 0..90, "days", "A card by e-mail leaves ahead of the due date by"],
         "follow_up_gap_days" => [30, 7..365, "days", "An unanswered card is repeated after"],
-        "most_follow_ups" => [2, 0..5, "times", "At most"]
+        "most_follow_ups" => [2, 0..5, "times", "An unanswered card is repeated at most"]
       }.freeze
       DAYS = %w[mon tue wed thu fri sat sun].freeze
       WORKING_DAY = { "08:30" => "12:30", "13:00" => "17:30" }.freeze

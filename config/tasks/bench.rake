@@ -4,6 +4,8 @@ desc "Time every main page on the database that DATABASE_URL names, and weigh we
 task :bench do
   require "stringio"
   require_relative "../../app"
+  require_relative "bench"
+  require_relative "weight"
   UprightBench::LOADER.eager_load
   $stdout.sync = true
   app = UprightBench::App.build(log: StringIO.new)

@@ -8,7 +8,8 @@ module UprightBench
         LOOK_OVER_MINUTES = 20 # a machine not looked over yet (house rule)
         STANDING = %w[closed_up declined referred].freeze
 
-        Line = Struct.new(:job, :row, :stop, keyword_init: true)
+        # A job with its row on the ruler; `stop` and `dry` are what changes its next action.
+        Line = Struct.new(:job, :row, :stop, :dry, keyword_init: true)
 
         def initialize(now:, policies:)
           @now = now
@@ -17,12 +18,7 @@ module UprightBench
 
         # @return [Array<Line>] those that take hands first, in working order, then those that stand ready
         def lines
-          @lines ||= begin
-            planned = Core::Bench::DayPlan.new(jobs: jobs.map { |job| ahead(job) }, hours: @policies.schedule, now: @now, hands: hands).call
-            by_number = jobs.to_h { |job| [job[:number], job] }
-            planned.map { |row| Line.new(job: by_number.fetch(row.number), row: row, stop: by_number.fetch(row.number)[:stopped]) }
-                   .sort_by.with_index { |line, place| [STANDING.include?(line.job[:state]) ? 1 : 0, place] }
-          end
+          @lines ||= plan.map { |row| line(row) }.sort_by.with_index { |line, place| [STANDING.include?(line.job[:state]) ? 1 : 0, place] }
         end
 
         # @return [Array<Hash>] wet parts, the nearest to dry first
@@ -45,6 +41,15 @@ module UprightBench
 
         private
 
+        def plan
+          Core::Bench::DayPlan.new(jobs: jobs.map { |job| ahead(job) }, hours: @policies.schedule, now: @now, hands: hands).call
+        end
+
+        def line(row)
+          job = jobs.find { |one| one[:number] == row.number }
+          Line.new(job: job, row: row, stop: job[:stopped], dry: dry.include?(row.number))
+        end
+
         def jobs
           @jobs ||= Models::Job.in_shop.join(:customers, id: :customer_id).join(:machines, id: Sequel[:jobs][:machine_id])
                                .join(:sheets, id: Sequel[:machines][:sheet_id]).order(Sequel[:jobs][:id]).naked
@@ -61,6 +66,11 @@ module UprightBench
           @stays ||= Models::RackStay.where(off_at: nil).join(:work_items, id: :work_item_id).join(:rack_places, id: Sequel[:rack_stays][:rack_place_id])
                                      .join(:jobs, id: Sequel[:work_items][:job_id]).naked
                                      .select(Sequel[:work_items][:job_id], :position, :label, :number, :sheet_version_id, :washed_at, :dry_at, :ready_at).all
+        end
+
+        # Jobs of which a part can come off the rack.
+        def dry
+          @dry ||= stays.select { |stay| stay[:dry_at] <= @now }.map { |stay| stay[:number] }
         end
 
         def hands

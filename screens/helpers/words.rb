@@ -42,6 +42,14 @@ module UprightBench
           Core::Jobs::States::NEXT.fetch(state.to_sym)
         end
 
+        # The early and the late bound of a due date.
+        def between(due)
+          return "" unless due.due_on
+          return "to the day" if due.early_on == due.late_on
+
+          "#{day(due.early_on)} and #{due.late_on ? day(due.late_on) : 'open end'}"
+        end
+
         def clock_words(kind)
           CLOCKS.fetch(kind)
         end
