@@ -28,6 +28,6 @@ class AloneTest < CoreTest
       abort gems.join("\\n") if gems.any?
     RUBY
 
-    assert system("ruby", "--disable=gems", "-e", program), "the core does not load alone"
+    assert system({ "RUBYOPT" => nil, "RUBYLIB" => nil }, "ruby", "--disable=gems", "-e", program), "the core does not load alone"
   end
 end
