@@ -2,7 +2,8 @@
 
 module UprightBench
   module Services
-    # Finds customers and machines as somebody types: a part of a name (accents forgiven), phone digits, a plate.
+    # Finds customers and machines as somebody types: a part of a name (accents forgiven), phone digits, a plate; or
+    # scans a tag (J1042) or a filter label (M17).
     class FindCustomers
       MOST = 12
       FEWEST_LETTERS = 2
@@ -24,7 +25,7 @@ module UprightBench
       def call
         return [] if @text.length < FEWEST_LETTERS
 
-        customers = Models::Customer.where(id: matching_customers).or(id: owners_of_plates)
+        customers = Models::Customer.where(id: matching_customers).or(id: owners_of_machines)
                                     .order(Sequel.function(:word_similarity, plain(@text), plain(:name)).desc, :name).limit(MOST)
         rows = customers.from_self(alias: :c).left_join(:machines, { customer_id: :id }, table_alias: :m)
                         .left_join(:sheets, { id: Sequel[:m][:sheet_id] }, table_alias: :s)
@@ -40,8 +41,17 @@ module UprightBench
         found.select(:id)
       end
 
-      def owners_of_plates
-        Models::Machine.where(plain(:plate).like(pattern)).select(:customer_id)
+      def owners_of_machines
+        machines = Models::Machine.where(plain(:plate).like(pattern))
+        (scanned ? machines.or(id: scanned) : machines).select(:customer_id)
+      end
+
+      # @return [Integer, nil] the machine that a tag or a label names
+      def scanned
+        @scanned ||= case @text
+                     when /\Aj(\d{1,18})\z/i then Models::Job.where(number: Regexp.last_match(1).to_i).get(:machine_id)
+                     when /\Am(\d{1,18})\z/i then Regexp.last_match(1).to_i
+                     end
       end
 
       def pattern
@@ -57,10 +67,14 @@ module UprightBench
          Sequel.join([Sequel[:s][:maker], Sequel[:s][:model_name]], " ").as(:title), :plate, Sequel[:j][:number].as(:job_number)]
       end
 
-      # A typed plate brings its own machine to the top.
+      # A typed plate, or a scan, brings its own machine to the top.
       def closest(rows)
         hits = rows.map { |row| Hit.new(**row.values) }
-        hits.sort_by.with_index { |hit, place| [hit.plate.to_s.upcase.include?(@text.upcase) ? 0 : 1, place] }
+        hits.sort_by.with_index { |hit, place| [meant?(hit) ? 0 : 1, place] }
+      end
+
+      def meant?(hit)
+        hit.plate.to_s.upcase.include?(@text.upcase) || (!scanned.nil? && hit.machine_id == scanned)
       end
     end
   end

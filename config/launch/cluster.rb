@@ -4,7 +4,6 @@ require "digest"
 require "etc"
 require "fileutils"
 require "securerandom"
-require "socket"
 require_relative "shell"
 
 module UprightBench
@@ -92,7 +91,7 @@ module UprightBench
         end
 
         def launch
-          settings = { "listen_addresses" => "127.0.0.1", "port" => free_port, "unix_socket_directories" => folder }
+          settings = { "listen_addresses" => "127.0.0.1", "port" => Shell.free_port, "unix_socket_directories" => folder }
           settings.merge!(FAST.to_h { |name| [name, "off"] }) if @fast
           options = settings.map { |name, value| "-c #{name}=#{value}" }.join(" ")
           server("pg_ctl", "-D", data, "-w", "-t", "30", "-l", log, "-o", options, "start")
@@ -118,13 +117,6 @@ module UprightBench
             File.write(file, SecureRandom.hex(24), perm: 0o600) unless File.exist?(file)
             File.read(file)
           end
-        end
-
-        def free_port
-          server = TCPServer.new("127.0.0.1", 0)
-          server.addr[1]
-        ensure
-          server&.close
         end
 
         # The server's user must be able to enter every folder above, and the socket's path must be short.

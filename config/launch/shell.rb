@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require "open3"
-require "shellwords"
+require "socket"
 require_relative "failure"
 
 module UprightBench
@@ -29,6 +29,14 @@ module UprightBench
           true
         rescue Failure, SystemCallError
           false
+        end
+
+        # @return [Integer] a port on loopback that nobody holds now
+        def free_port
+          server = TCPServer.new("127.0.0.1", 0)
+          server.addr[1]
+        ensure
+          server&.close
         end
 
         def root?

@@ -55,6 +55,8 @@ module UprightBench
         def prepare
           Packages.ensure(Packages::BUILD + (own_cluster? ? Packages::SERVER : ["libpq-dev"]))
           @bundle = Gems.new(ROOT, without: "test").ensure
+          raise Failure, "--fresh empties the private cluster only, and DATABASE_URL names another" if @fresh && !own_cluster?
+
           start_cluster if own_cluster?
           Shell.say "Bringing the database up …"
           attend("bundle", "exec", "rake", "demo:load")

@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require "net/http"
-require "socket"
 
 module UprightBench
   module Config
@@ -14,7 +13,7 @@ module UprightBench
       end
 
       def call
-        port = free_port
+        port = Launch::Shell.free_port
         pids = { web: start(port, "bundle", "exec", "puma", "-C", "config/puma.rb"), worker: start(port, "bin/worker") }
         wait_for(port)
         REQUESTS.times { Net::HTTP.get_response("127.0.0.1", "/login", port) }
@@ -28,13 +27,6 @@ module UprightBench
 
       def start(port, *command)
         Process.spawn({ "PORT" => port.to_s }, *command, chdir: Settings::ROOT.to_s, out: File::NULL)
-      end
-
-      def free_port
-        server = TCPServer.new("127.0.0.1", 0)
-        server.addr[1]
-      ensure
-        server&.close
       end
 
       def wait_for(port)

@@ -5,6 +5,8 @@ module UprightBench
     module Job
       # A job with all that its page shows, each kind read once.
       class Visit
+        include Screens::Helpers::Found
+
         attr_reader :job
 
         def initialize(job, now:, policies:)
@@ -23,19 +25,6 @@ module UprightBench
 
         def customer
           @customer ||= @job.customer
-        end
-
-        # @return [Hash{String=>Models::Finding}]
-        def findings
-          @findings ||= Models::Finding.where(job_id: @job.id).all.to_h { |finding| [finding.position, finding] }
-        end
-
-        def marks
-          findings.transform_values { |finding| finding.mark.to_sym }
-        end
-
-        def notes
-          findings.transform_values(&:reason)
         end
 
         def items

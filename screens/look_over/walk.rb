@@ -5,6 +5,8 @@ module UprightBench
     module LookOver
       # Where the walk stands: the job, the station in hand, and what was found so far.
       class Walk
+        include Screens::Helpers::Found
+
         attr_reader :job, :policy
 
         # @param at [String, nil] a position's key; the first that nobody looked at when left out
@@ -34,23 +36,10 @@ module UprightBench
           sheet.at(station.key)
         end
 
-        # @return [Hash{String=>Models::Finding}]
-        def findings
-          @findings ||= Models::Finding.where(job_id: @job.id).eager(:finder).all.to_h { |finding| [finding.position, finding] }
-        end
-
         # @return [Array<Models::Due>] what was due at a position before this visit
         def overdue(place)
           @overdue ||= Models::Due.running.where(machine_id: @job.machine_id).where(Sequel[:due_on] <= Config::Zone.date(@now)).all.group_by(&:position)
           @overdue.fetch(place.key, [])
-        end
-
-        def marks
-          findings.transform_values { |finding| finding.mark.to_sym }
-        end
-
-        def notes
-          findings.transform_values(&:reason)
         end
 
         # @return [FindingForm, nil] what was typed at this position and not saved

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "English"
+require "net/http"
 require "open3"
 require_relative "../test_helper"
 require_relative "../../config/launch/start"
@@ -22,6 +24,34 @@ class LaunchTest < AppTest
 
   def test_a_port_that_is_none
     %w[abc 70000 0 -1].each { |port| assert_equal "Cannot start: PORT is not a port: #{port}\n", start("PORT" => port).first }
+  end
+
+  # With a database that is there already: up, ready, and everything down again on Ctrl-C.
+  def test_up_and_down
+    port = Config::Launch::Shell.free_port
+    env = { "PORT" => port.to_s, "DATABASE_URL" => TestDatabase.url, "APP_ENV" => "development" }
+    reader, writer = IO.pipe
+    pid = Process.spawn(env, File.join(TestDatabase::ROOT, "bin/start"), out: writer, err: writer, pgroup: true)
+    writer.close
+    words = read_until(reader, /Ctrl-C stops everything/)
+
+    assert_match(%r{http://127\.0\.0\.1:#{port}/.*ines@ropewalk\.example\.org}m, words)
+    assert_equal "200", Net::HTTP.get_response("127.0.0.1", "/readyz", port).code
+    Process.kill("INT", pid)
+    Process.wait(pid)
+
+    assert_equal 0, $CHILD_STATUS.exitstatus
+    assert_raises(Errno::ECONNREFUSED) { TCPSocket.new("127.0.0.1", port) }
+    wait_until { DB[:que_lockers].where(pid: DB[:pg_stat_activity].select(:pid)).empty? }
+  ensure
+    Process.kill("KILL", -pid) if pid && !$CHILD_STATUS&.exited?
+  end
+
+  def test_fresh_only_empties_the_private_cluster
+    out, = Open3.capture2e({ "PORT" => Config::Launch::Shell.free_port.to_s, "DATABASE_URL" => TestDatabase.url }, "timeout", "20",
+                           File.join(TestDatabase::ROOT, "bin/start"), "--fresh")
+
+    assert_match(/--fresh empties the private cluster only/, out)
   end
 
   def test_a_missing_package_without_rights
@@ -50,6 +80,22 @@ class LaunchTest < AppTest
   end
 
   private
+
+  def read_until(reader, pattern, seconds: 60)
+    words = +""
+    deadline = Time.now + seconds
+    until words.match?(pattern)
+      flunk "no #{pattern.inspect} in: #{words}" if Time.now > deadline
+      words << reader.read_nonblock(4096, exception: false).then { |read| read == :wait_readable ? (sleep(0.1) && "") : read.to_s }
+    end
+    words
+  end
+
+  def wait_until
+    100.times { yield ? (return pass) : sleep(0.1) }
+
+    flunk "waited in vain"
+  end
 
   def quietly(&)
     capture_io(&)

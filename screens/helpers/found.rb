@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    module Helpers
+      # What was found in a job, as its pages show it. Whoever includes this has a `job`.
+      module Found
+        # @return [Hash{String=>Models::Finding}] by position
+        def findings
+          @findings ||= Models::Finding.where(job_id: job.id).eager(:finder).all.to_h { |finding| [finding.position, finding] }
+        end
+
+        # @return [Hash{String=>Symbol}] position => mark
+        def marks
+          findings.transform_values { |finding| finding.mark.to_sym }
+        end
+
+        # @return [Hash{String=>String}] position => reason
+        def notes
+          findings.transform_values(&:reason)
+        end
+      end
+    end
+  end
+end

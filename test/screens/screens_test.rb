@@ -1,0 +1,333 @@
+# frozen_string_literal: true
+
+require_relative "../test_helper"
+require_relative "../support/as_staff"
+
+# What the screens show and do, request by request.
+class ScreensTest < DatabaseTest
+  include AsStaff
+
+  HTMX = { "HTTP_HX_REQUEST" => "true" }.freeze
+
+  def setup
+    Config::Web::Throttle::STORE.clear
+    sign_in
+  end
+
+  # ---- bench
+  def test_the_bench_shows_every_open_job_with_its_next_action
+    get "/"
+
+    Models::Job.in_shop.select_map(:number).each { |number| assert_says(%r{href="/jobs/#{number}}) }
+    ["Settle", "Look over", "See the stop", "Hand over", "Hand back"].each { |words| assert_says(/>#{words}</) }
+  end
+
+  def test_an_empty_bench_says_what_to_do
+    Models::Job.in_shop.update(state: "handed_over")
+    Models::RackStay.where(off_at: nil).update(off_at: NOW, off_by: owner.id, early_reason: "emptied")
+    get "/"
+
+    assert_says(/Nothing on the bench/)
+    assert_says(/The rack is empty/)
+  end
+
+  def test_the_room_light_is_kept_by_person
+    submit "/room", { "room" => "dim" }
+
+    assert_equal "dim", owner.refresh.room
+    get "/"
+
+    assert_says(/data-room="dim"/)
+    submit "/room", { "room" => "disco" }
+
+    assert_equal "dim", owner.refresh.room
+  end
+
+  # ---- finding and scanning
+  def test_a_scan_opens_what_it_names
+    job = take_in
+    card = Models::Card.order(:id).last
+    { "J#{job.number}" => "/jobs/#{job.number}", job.number.to_s => "/jobs/#{job.number}", "M#{job.machine_id}" => "/machines/#{job.machine_id}",
+      "hd-2010" => "/shelf/#{part('HD-2010').id}", Outbox::CardLetter.link(card) => "/cards/#{card.id}",
+      "somebody" => "/customers?q=somebody" }.each do |typed, path|
+      get "/find", { "q" => typed }
+
+      assert_equal path, last_response["location"].delete_prefix("http://example.org"), typed
+    end
+  end
+
+  def test_taking_in_finds_by_a_scan_of_tag_and_label
+    job = take_in
+    ["J#{job.number}", "m#{job.machine_id}"].each do |scan|
+      get "/take-in/find", { "q" => scan }, HTMX
+
+      assert_says(/machine_id=#{job.machine_id}"/)
+      assert_says(/on the bench, #{job.number}/)
+    end
+  end
+
+  # ---- take in
+  def test_a_new_customer_with_a_machine_nobody_knows_the_history_of
+    submit "/take-in", { "new" => "1", "request_key" => SecureRandom.uuid, "complaint" => "no suction", "made_safe" => "1", "hours_per_week" => "2,5".tr(",", "."),
+                         "traits" => %w[pets smoker], "allergy" => "1", "customer" => { "name" => "Perpetua Neu", "phone" => "555-0175", "post_agreed" => "1" },
+                         "machine" => { "sheet_id" => sheet("Brackwater Loft K").id.to_s, "plate" => "BK-1", "second_hand" => "1", "bought_on" => "2024-02-29" } }
+    machine = Models::Job.order(:id).last.machine
+
+    assert_equal 303, status
+    assert_equal [true, 2.5, %w[pets smoker], true], [machine.second_hand, machine.hours_per_week.to_f, machine.traits.to_a, machine.allergy]
+    assert_equal [nil], machine.fittings_dataset.select_map(:fitted_on).uniq
+    assert_equal [true, false], machine.customer.values.values_at(:post_agreed, :email_agreed)
+  end
+
+  def test_a_plate_that_is_on_file_is_named
+    known = new_machine
+    submit "/take-in", { "customer_id" => known.customer_id.to_s, "request_key" => SecureRandom.uuid, "complaint" => "weak", "made_safe" => "1",
+                         "machine" => { "sheet_id" => known.sheet_id.to_s, "plate" => known.plate.downcase } }
+
+    assert_equal 422, status
+    assert_says(/with this plate is on file already/)
+  end
+
+  def test_a_machine_bought_tomorrow
+    submit "/take-in", { "customer_id" => new_machine.customer_id.to_s, "request_key" => SecureRandom.uuid, "complaint" => "weak", "made_safe" => "1",
+                         "machine" => { "sheet_id" => sheet("Hallmoor Dart M").id.to_s, "bought_on" => (today + 9).iso8601 } }
+
+    assert_says(/lies in the future/)
+  end
+
+  # ---- look over
+  def test_a_saved_finding_answers_with_its_row_and_brings_the_rest_up_to_date
+    job = take_in
+    get "/jobs/#{job.number}/look-over"
+    post "/jobs/#{job.number}/findings/pre-filter", { "grey" => "5", "version" => "0", "_csrf" => token }, HTMX
+
+    assert_equal 200, status
+    assert_says(/\A\s*<form id="row-pre-filter"/)
+    assert_says(/id="walk-ribbon"[^>]*hx-swap-oob/)
+    assert_says(/id="outcome"[^>]*hx-swap-oob/)
+    assert_says(/name="version" value="1"/)
+    refute_includes page, "<html"
+  end
+
+  def test_without_scripts_a_finding_goes_back_to_its_place
+    job = take_in
+    submit "/jobs/#{job.number}/findings/roll", { "turns" => "stuck", "version" => "0" }
+
+    assert_equal [303, "/jobs/#{job.number}/look-over?at=roll"], [status, last_response["location"].delete_prefix("http://example.org")]
+  end
+
+  def test_what_was_due_before_the_visit_stands_at_its_place
+    machine = new_machine
+    Services::SetClocks.call(machine, on: today)
+    job = take_in(machine)
+    get "/jobs/#{job.number}/look-over?at=roll"
+
+    assert_says(/Replace was due/)
+  end
+
+  def test_ending_a_look_over_that_saw_nothing
+    job = take_in
+    submit "/jobs/#{job.number}/look-over"
+
+    assert_equal 409, status
+    assert_says(/Nothing has been looked at yet/)
+  end
+
+  # ---- the job
+  def test_a_job_declined_is_handed_back
+    job = take_in
+    record(job, "roll", { turns: "stuck" })
+    Services::FinishLookOver.call(job.number, by: technician, at: NOW)
+    submit "/jobs/#{job.number}/end", { "how" => "declined" }
+
+    assert_equal "declined", job.refresh.state
+    submit "/jobs/#{job.number}/hand-over"
+
+    assert_equal "handed_over", job.refresh.state
+    submit "/jobs/#{job.number}/end", { "how" => "referred" }
+
+    assert_equal 409, status
+  end
+
+  def test_settling_needs_a_name
+    job = take_in
+    record(job, "roll", { turns: "stuck" })
+    Services::FinishLookOver.call(job.number, by: technician, at: NOW)
+    submit "/jobs/#{job.number}/settle", { "agreed_name" => "", "agreed_how" => "phone" }
+
+    assert_equal 422, status
+    assert_says(/Agreed by is needed/)
+    assert_says(/value="phone" checked/)
+  end
+
+  def test_nothing_on_the_shelf_must_be_chosen_or_left
+    Services::CountStock.call(part("HD-2041"), pieces: 0, reason: "lost", by: owner, at: NOW)
+    job = take_in
+    record(job, "cyclone-gasket", { state: "torn" })
+    Services::FinishLookOver.call(job.number, by: technician, at: NOW)
+    submit "/jobs/#{job.number}/settle", { "agreed_name" => "W", "agreed_how" => "phone" }
+
+    assert_says(/Choose a part for cyclone gasket, or leave it as it is/)
+    submit "/jobs/#{job.number}/items/#{item(job, 'cyclone-gasket').id}/part", { "choice" => "leave" }
+    submit "/jobs/#{job.number}/settle", { "agreed_name" => "W", "agreed_how" => "phone" }
+
+    assert_equal "settled", job.refresh.state
+  end
+
+  def test_papers_come_as_pdf_and_labels_only_where_something_is_new
+    job = settled({ "post-filter" => { torn: true } })
+    get "/jobs/#{job.number}/labels.pdf"
+
+    assert_equal 409, status
+    do_all(job)
+    Services::CloseUp.call(job.number, by: technician, at: NOW)
+    %w[labels tag].each do |name|
+      get "/jobs/#{job.number}/#{name}.pdf"
+
+      assert_equal [200, "application/pdf", "%PDF"], [status, last_response["content-type"], page[0, 4]]
+    end
+  end
+
+  def test_a_handed_over_job_shows_its_clocks_and_takes_no_more
+    job = settled({ "post-filter" => { torn: true } })
+    do_all(job)
+    Services::CloseUp.call(job.number, by: technician, at: NOW)
+    Services::HandOver.call(job.number, by: technician, at: NOW)
+    get "/jobs/#{job.number}"
+
+    assert_says(/Next due, and why/)
+    assert_says(/h a week, likely/)
+    submit "/jobs/#{job.number}/items/#{item(job, 'post-filter').id}/undo"
+
+    assert_equal 409, status
+  end
+
+  # ---- the rack
+  def test_taking_off_wet_asks_for_a_reason_and_keeps_it
+    job = settled({ "pre-filter" => { grey: 5 } })
+    do_all(job)
+    stay = item(job, "pre-filter").on_rack
+    submit "/rack/#{stay.id}/off"
+
+    assert_equal 409, status
+    assert_says(/To take it off now, write the reason/)
+    submit "/rack/#{stay.id}/off", { "early_reason" => "customer insists" }
+
+    assert_equal ["customer insists", "in_work"], [stay.refresh.early_reason, job.refresh.state]
+    submit "/rack/#{stay.id}/off"
+
+    assert_equal 303, status
+  end
+
+  def test_a_full_rack_refuses_another_wash
+    other = settled({ "post-filter" => { grey: 5 } })
+    do_all(settled({ "pre-filter" => { grey: 5 } })) until Models::RackPlace.free.empty?
+    submit "/jobs/#{other.number}/items/#{item(other, 'post-filter').id}/done"
+
+    assert_says(/Every place on the rack is taken/)
+  end
+
+  # ---- shelf, customers, sheets, settings, cards
+  def test_receiving_twice_with_one_key_is_once_and_a_count_leaves_its_reason
+    roll = part("HD-2030")
+    before = roll.stock
+    key = SecureRandom.uuid
+    2.times { submit "/shelf/#{roll.id}/receive", { "pieces" => "5", "request_key" => key } }
+
+    assert_equal before + 5, Models::StockLevel[roll.id].pieces
+    submit "/shelf/#{roll.id}/count", { "counted" => "2", "reason" => "found behind the shelf" }
+
+    assert_equal [2, "found behind the shelf"], [Models::StockLevel[roll.id].pieces, Models::StockMove.where(part_id: roll.id).order(:id).last.reason]
+    get "/shelf/#{roll.id}"
+
+    assert_says(/found behind the shelf/)
+  end
+
+  def test_the_shelf_finds_and_says_when_it_does_not
+    get "/shelf", { "q" => "twist lock" }
+
+    assert_says(/HD-2020/)
+    refute_includes page, "OS-3601"
+    get "/shelf", { "q" => "spoon" }
+
+    assert_says(/No part is called/)
+  end
+
+  def test_customers_are_paged_by_key_without_gap_or_repeat
+    (Screens::Customers::PAGE + 3).times { |n| Models::Customer.create(name: format("Page %03d", n), created_by: owner.id) }
+    names = []
+    path = "/customers"
+    while path
+      get path
+      names += page.scan(%r{<b>([^<]+)</b>}).flatten
+      path = page[%r{href="(/customers\?after=[^"]+)"}, 1]
+    end
+
+    assert_equal Models::Customer.select_order_map(:name), names.map { |name| CGI.unescapeHTML(name) }
+  end
+
+  def test_agreeing_again_ends_stop_writing
+    customer = new_machine.customer
+    customer.update(stopped_on: today)
+    submit "/customers/#{customer.id}", { "name" => customer.name, "email" => customer.email, "email_agreed" => "1", "lock_version" => customer.lock_version.to_s }
+
+    assert_equal [nil, true], customer.refresh.values.values_at(:stopped_on, :email_agreed)
+  end
+
+  def test_a_sheet_goes_out_as_it_came_in
+    dart = sheet("Hallmoor Dart M")
+    get "/sheets/#{dart.id}/sheet.json"
+
+    assert_equal JSON.parse(File.read(File.join(TestDatabase::ROOT, "demo/sheets/hallmoor-dart-m.json"))), JSON.parse(page)
+    assert_equal dart.to_core, Core::Sheets::Parse.new(JSON.parse(page)).call
+  end
+
+  def test_the_owner_changes_open_hours_and_holidays
+    form = Screens::Settings::SettingsForm.typed_from(Services::Policies.now).merge("hours_sun" => "10:00-12:00", "holidays" => "2026-12-24 2026-12-31",
+                                                                                    "bag_limit_percent" => "60")
+    submit "/settings", form
+
+    assert_equal 303, status
+    policies = Services::Policies.now
+
+    assert_equal [{ "10:00" => "12:00" }, [Date.new(2026, 12, 24), Date.new(2026, 12, 31)], 60],
+                 [policies.open_hours["sun"].to_h, policies.holidays, policies.findings.bag_limit_percent]
+    submit "/settings", form.merge(Services::Policies::DAYS.to_h { |day| ["hours_#{day}", ""] })
+
+    assert_equal 422, status
+    assert_says(/open hours do not work/)
+  end
+
+  def test_a_card_is_seen_as_it_leaves_and_as_it_left
+    machine = new_machine("Brackwater Loft K")
+    Services::SetClocks.call(machine, on: today)
+    get "/cards/of/#{machine.customer_id}", {}, HTMX
+
+    assert_says(/Dear Wendel Testrup/)
+    get "/cards/of/#{machine.customer_id}?pdf=1"
+
+    assert_equal "%PDF", page[0, 4]
+    submit "/cards/send", { "customer_ids" => [machine.customer_id.to_s] }
+    card = Models::Card.first(customer_id: machine.customer_id)
+    get "/cards/#{card.id}"
+
+    assert_says(/waiting for the worker/)
+    get "/cards"
+
+    assert_says(%r{Wendel Testrup</a>, e-mail: waiting for the worker})
+  end
+
+  def test_a_message_in_doubt_is_decided_by_a_person
+    card = Models::Card.order(:id).last
+    card.message.update(state: "unsure", handed_over_at: nil)
+    get "/cards/#{card.id}"
+
+    assert_says(/cannot tell whether it arrived/)
+    submit "/cards/#{card.id}/unsure", { "arrived" => "no" }
+
+    assert_equal "queued", card.message.refresh.state
+    submit "/cards/#{card.id}/unsure", { "arrived" => "yes" }
+
+    assert_equal 409, status
+  end
+end
