@@ -138,4 +138,69 @@ class PagesTest < BrowserTest
     assert_no_css "#row-pre-filter .verdict", text: "Marked by"
     assert_equal ["clean", false], Models::Finding.first(job_id: job.id).values.values_at(:mark, :own_mark)
   end
+
+  # The ear that every browser test leans on: it hears a refused style, a thrown error, and a written one.
+  def test_complaints_of_the_browser_are_heard
+    sign_in
+    execute_script("document.body.insertAdjacentHTML('beforeend', '<p style=\"color: red\">x</p>')")
+    wait_for("the refused style") { COMPLAINTS.all.any?(/style/) }
+    execute_script("console.error('written')")
+    wait_for("the written error") { COMPLAINTS.all.any?(/written/) }
+    execute_script("setTimeout(() => { throw new Error('thrown') })")
+    wait_for("the thrown error") { heard_or_raised?(/thrown/) }
+    COMPLAINTS.clear
+  end
+
+  def test_the_walk_by_arrows_goes_through_every_place_and_back
+    job = take_in
+    sign_in
+    visit "/jobs/#{job.number}/look-over?at=roll"
+    order = job.sheet.walk.map(&:key)
+    order.each_with_index do |key, place|
+      wait_for(key) { focused == "row-#{key}" }
+      press :Down unless place == order.size - 1
+    end
+    press :Left
+    wait_for("the station before") { focused == "row-battery" }
+    press :Right
+    wait_for("the last station") { focused == "row-post-filter" }
+  end
+
+  def test_a_measure_out_of_range_is_named_beside_its_field_and_can_be_mended
+    job = take_in(new_machine("Ostrel Stride 36"))
+    sign_in
+    visit "/jobs/#{job.number}/look-over?at=brush-front"
+    fill_in "brush-front-standout_mm", with: "400"
+    press :Enter
+
+    assert_css "#brush-front-standout_mm-error", text: "taken in mm"
+    assert_field "brush-front-standout_mm", with: "400"
+    fill_in "brush-front-standout_mm", with: "4"
+    press :Enter
+
+    assert_css "#row-brush-front .verdict", text: "set the height dial to 2"
+  end
+
+  def test_complaints_are_picked_and_unpicked
+    sign_in
+    visit "/take-in?machine_id=#{new_machine.id}"
+    click_button "pulses"
+    click_button "smells"
+
+    assert_field "In the customer's words", with: "pulses, smells"
+    assert_css "button[aria-pressed=true]", text: "smells"
+    click_button "pulses"
+
+    assert_field "In the customer's words", with: "smells"
+  end
+
+  private
+
+  # The driver raises a thrown error by itself at the next call.
+  def heard_or_raised?(words)
+    evaluate_script("1")
+    COMPLAINTS.all.any?(words)
+  rescue Ferrum::JavaScriptError
+    true
+  end
 end

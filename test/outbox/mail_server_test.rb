@@ -1,0 +1,91 @@
+# frozen_string_literal: true
+
+require "mail"
+require "socket"
+require_relative "../test_helper"
+
+# With SMTP_URL set, the same channel speaks to a mail server. This one takes a message by the dialogue of RFC 5321.
+class MailServerTest < DatabaseTest
+  class MailServer
+    attr_reader :recipients, :data
+
+    def initialize
+      @socket = TCPServer.new("127.0.0.1", 0)
+      @recipients = []
+      @thread = Thread.new { converse(@socket.accept) }
+    end
+
+    def url
+      "smtp://127.0.0.1:#{@socket.addr[1]}"
+    end
+
+    def close
+      @thread.join(5)
+      @socket.close
+    end
+
+    private
+
+    def converse(client)
+      client.print "220 ready\r\n"
+      while (line = client.gets)
+        client.print reply(line, client)
+        break if line.start_with?("QUIT")
+      end
+      client.close
+    end
+
+    def reply(line, client)
+      case line
+      when /\AEHLO/ then "250 here\r\n"
+      when /\ARCPT TO:<(.+)>/ then (@recipients << Regexp.last_match(1)) && "250 fine\r\n"
+      when /\ADATA/ then take_data(client)
+      when /\AQUIT/ then "221 bye\r\n"
+      else "250 fine\r\n"
+      end
+    end
+
+    def take_data(client)
+      client.print "354 go on\r\n"
+      @data = +""
+      while (line = client.gets) && line != ".\r\n"
+        @data << line
+      end
+      "250 taken\r\n"
+    end
+  end
+
+  def letter
+    line = Core::Cards::Letter::Line.new(machine: "Brackwater Loft K", part: "Exhaust cassette", action: "replace", due_on: today, overdue: false)
+    Core::Cards::Letter.new(customer: "Šárka Þ.", shop: "Shop", shop_phone: "555-0199", lines: [line], link: "http://127.0.0.1/c/abc")
+  end
+
+  def test_a_card_reaches_the_server_as_it_would_reach_the_drop
+    server = MailServer.new
+    message = Models::Message.new(recipient: "sarka@example.org", key: SecureRandom.uuid, channel: "email")
+    Outbox::MailChannel.new(Config::Settings.new({ "SMTP_URL" => server.url })).deliver(message, letter, Models::Shop.the)
+    server.close
+    mail = Mail.new(server.data)
+
+    assert_equal ["sarka@example.org"], server.recipients
+    assert_equal letter.subject, mail.subject
+    assert_equal letter.text, mail.body.decoded.force_encoding("UTF-8").gsub("\r\n", "\n").chomp
+    assert_match(/\A#{message.key}@/, mail.message_id)
+  end
+
+  def test_a_server_that_is_not_there_is_an_error_to_be_tried_again
+    taken = TCPServer.new("127.0.0.1", 0)
+    port = taken.addr[1]
+    taken.close
+    message = Models::Message.new(recipient: "sarka@example.org", key: SecureRandom.uuid, channel: "email")
+
+    assert_raises(SystemCallError) { Outbox::MailChannel.new(Config::Settings.new({ "SMTP_URL" => "smtp://127.0.0.1:#{port}" })).deliver(message, letter, Models::Shop.the) }
+  end
+
+  def test_a_line_break_in_an_address_makes_no_second_header
+    message = Models::Message.new(recipient: "a@example.org\r\nBcc: b@example.org", key: SecureRandom.uuid, channel: "email")
+    mail = Outbox::MailChannel.new(Config::Settings.new({})).send(:compose, message, letter, Models::Shop.the)
+
+    assert_nil Mail.new(mail.encoded).bcc
+  end
+end

@@ -1,0 +1,100 @@
+# frozen_string_literal: true
+
+require_relative "../test_helper"
+
+# Forms at the edge: what is typed becomes a value or a sentence beside its field.
+class FormsTest < AppTest
+  def take_in_form(**fields)
+    Screens::TakeIn::TakeInForm.new({ "request_key" => SecureRandom.uuid, "machine_id" => "1", "complaint" => "weak", "made_safe" => "1" }.merge(fields.transform_keys(&:to_s)))
+  end
+
+  def finding(title, position, typed)
+    core = Core::Sheets::Parse.new(JSON.parse(File.read(File.join(TestDatabase::ROOT, "demo/sheets/#{title}.json")))).call
+    Screens::LookOver::FindingForm.new({ "version" => "0" }.merge(typed), core.position(position))
+  end
+
+  def test_a_known_machine_needs_no_customer
+    assert_predicate take_in_form, :ok?
+    assert_equal [{ hours_per_week: nil, traits: [], allergy: false }], [take_in_form.input[:use].transform_values { |value| value.is_a?(Array) ? value.to_a : value }]
+  end
+
+  def test_what_was_typed_is_kept_as_typed
+    form = take_in_form(hours_per_week: " 3x ")
+
+    assert_equal [" 3x ", ["must be a number"]], [form.value(:hours_per_week), form.errors_at(:hours_per_week)]
+    assert_nil form.value(:customer, :name)
+    assert_empty form.errors_at(:customer, :name)
+  end
+
+  def test_a_blank_form_complains_of_nothing
+    assert_empty Screens::TakeIn::TakeInForm.blank.errors
+  end
+
+  def test_unreadable_signs_are_pointed_at_however_deep
+    form = Screens::TakeIn::TakeInForm.new({ "customer" => { "name" => "caf\uFFFD" } })
+
+    assert_match(/could not be read/, form.errors_at(:customer, :name).first)
+  end
+
+  def test_email_addresses
+    { "a@example.org" => true, "a b@example.org" => false, "a@b" => false, "<a@example.org>" => false, "a@example.org\nbcc: b@example.org" => false }.each do |address, good|
+      form = Screens::Customers::CustomerForm.new({ "lock_version" => "0", "name" => "A", "email" => address })
+
+      assert_equal good, form.ok?, address
+    end
+  end
+
+  def test_findings_by_the_cores_own_table
+    assert_equal({ grey: 4, torn: true }, finding("hallmoor-dart-m", "pre-filter", { "grey" => "4", "torn" => "true", "smell" => "" }).finding[:observed])
+    assert_equal({ standout_mm: 3.5 }, finding("ostrel-stride-36", "brush-front", { "standout_mm" => "3,5" }).finding[:observed])
+    assert_equal({ standout_mm: 4 }, finding("ostrel-stride-36", "brush-front", { "standout_mm" => "4.0" }).finding[:observed])
+    assert_equal [nil, :wash],
+                 [finding("hallmoor-dart-m", "roll", { "turns" => "" }).finding[:observed][:turns], finding("hallmoor-dart-m", "pre-filter", { "mark" => "wash" }).finding[:mark]]
+  end
+
+  def test_findings_that_cannot_be
+    { "grey" => "6", "mark" => "burn", "version" => "-1", "indicator_percent" => "101" }.each do |name, typed|
+      refute_predicate finding("hallmoor-dart-m", "pre-filter", { name => typed }), :ok?, name
+    end
+    refute_predicate finding("hallmoor-dart-m", "bin-seal", { "state" => "melted" }), :ok?
+  end
+
+  # Every field of every kind of part comes through the form as the core's readers take it.
+  def test_every_field_of_every_kind
+    Core::Findings::KINDS.each do |kind, fields|
+      place = Core::Sheets::Position.new(key: "p", name: "P", station: "s", kind: kind)
+      typed = fields.to_h { |name, field| [name.to_s, sample(field)] }
+      form = Screens::LookOver::FindingForm.new(typed.merge("version" => "0"), place)
+
+      assert_predicate form, :ok?, "#{kind}: #{form.errors}"
+      refute_nil Core::Findings::Read.new(position: place, observed: form.finding[:observed]).call, kind
+    end
+  end
+
+  def test_open_hours_and_days_as_they_are_written
+    hours = Screens::Settings::SettingsForm.method(:hours)
+
+    assert_equal({ "08:30" => "12:30", "13:00" => "17:30" }, hours.call("8:30-12:30, 13:00 - 17:30"))
+    ["late", "8-12", "12:00-08:00", "25:00-26:00", "08:30-12:30;"].each { |text| assert_nil hours.call(text), text }
+    assert_equal %w[2026-12-24 2027-01-01], Screens::Settings::SettingsForm.days("2026-12-24, 2027-01-01")
+    assert_nil Screens::Settings::SettingsForm.days("2026-02-30")
+  end
+
+  def test_every_policy_survives_the_form
+    typed = Screens::Settings::SettingsForm.typed_from(Services::Policies.new({ "holidays" => ["2026-12-24"], "room_temperature_c" => 19.5 }))
+    policies = Services::Policies.new(Screens::Settings::SettingsForm.new(typed).policies)
+
+    Services::Policies::NUMBERS.each_key { |key| assert_equal typed.fetch(key).to_s, policies.number(key)&.then { |number| format("%g", number) }.to_s, key }
+    assert_equal [[Date.new(2026, 12, 24)], Services::Policies::OPEN_HOURS], [policies.holidays, policies.open_hours]
+  end
+
+  private
+
+  def sample(field)
+    case field[:type]
+    when :scale, :choice then field[:values].last.to_s
+    when :flag then "true"
+    when :measure then field[:range].end.to_s
+    end
+  end
+end
