@@ -7,7 +7,7 @@ module UprightBench
       module Found
         # @return [Hash{String=>Models::Finding}] by position
         def findings
-          @findings ||= Models::Finding.where(job_id: job.id).eager(:finder).all.to_h { |finding| [finding.position, finding] }
+          @findings ||= Models::Finding.where(job_id: job.id).eager_graph(:finder).all.to_h { |finding| [finding.position, finding] }
         end
 
         # @return [Hash{String=>Symbol}] position => mark
