@@ -15,7 +15,7 @@ module UprightBench
     def self.build(log: SETTINGS.environment == "test" ? File.open(File::NULL, "w") : $stdout)
       Rack::Builder.app do
         use Config::Web::RequestLog, out: log
-        use Config::Web::Headers
+        use Config::Web::Headers, tls: SETTINGS.tls?
         use Rack::Deflater
         use Rack::Static, urls: ["/vendor", "/app.css", "/app.js", "/icon.svg"], root: PUBLIC,
                           header_rules: [[:all, { "cache-control" => "no-cache" }], ["/vendor", { "cache-control" => A_DAY }]]

@@ -29,6 +29,13 @@ module UprightBench
 
       def self.pages(app)
         app.get("/jobs/:number") { job_page(id_of(params["number"])) }
+
+        app.get "/jobs/:number/history" do
+          job = Services::Lookup.job(id_of(params["number"]))
+          @title = "History of #{job.number}"
+          erb :"job/history", layout: !htmx?, locals: { job: job, events: Models::Event.where(job_id: job.id).order(:id).all }
+        end
+
         app.helpers Helpers
       end
       private_class_method :pages

@@ -11,12 +11,7 @@ module UprightBench
       # @param wet_reason [String, nil] why a wet part goes back; recorded under the person's name
       # @raise [Refused] while something is to do, a stop stands, or a part is wet
       def self.call(number, by:, at:, wet_reason: nil)
-        DB.transaction do
-          job = Lookup.job(number, lock: true)
-          next job if job.stage == :closed_up
-
-          new(job, by, at, wet_reason.to_s.strip).call
-        end
+        EnterStage.call(number, :closed_up, by: by, at: at) { |job| new(job, by, at, wet_reason.to_s.strip).call }
       end
 
       def initialize(job, by, at, wet_reason)
@@ -34,9 +29,7 @@ module UprightBench
         done = @items.select { |item| item.state == "done" }
         done.each { |item| date_fitting(item) }
         SetClocks.call(@job.machine, done: tasks_done(done), indicators: indicators, on: today)
-        @job.update(state: "closed_up", closed_up_at: @at)
-        History.note("closed up", @job, by: @by, at: @at, job: @job, data: { wet_reason: @job.wet_reason })
-        @job
+        { closed_up_at: @at, **went_back_wet }
       end
 
       private
@@ -46,8 +39,6 @@ module UprightBench
       end
 
       def refuse_unfinished
-        raise Refused, "Job #{@job.number} is #{@job.state.tr('_', ' ')}: it cannot be closed up." unless @job.may_become?(:closed_up)
-
         to_do = @items.select(&:to_do?)
         raise Refused, "Still to do: #{names(to_do)}." if to_do.any?
         return if Models::Stop.standing.where(job_id: @job.id).empty?
@@ -60,7 +51,13 @@ module UprightBench
         wet = stays.reject { |stay| stay.dry?(@at) }
         refuse_wet(wet) if wet.any? && @wet_reason.empty?
         stays.each { |stay| TakeOffRack.take_off(stay, @job, @by, @at, @wet_reason) }
-        @job.update(wet_reason: @wet_reason, wet_by: @by.id) if wet.any?
+      end
+
+      # A part may also have been taken off the rack wet before; its reason and its name stand for the job.
+      # @return [Hash] the reason and the name, when a part goes back that would still be wet
+      def went_back_wet
+        stay = @items.select { |item| item.state == "done" }.filter_map { |item| item.rack_stays.last }.find { |one| one.early_reason && !one.dry?(@at) }
+        stay ? { wet_reason: stay.early_reason, wet_by: stay.off_by } : {}
       end
 
       def refuse_wet(wet)

@@ -10,15 +10,10 @@ module UprightBench
       # @raise [Refused] when it is too late for that, or parts lie on the rack
       def self.call(number, how:, by:, at:)
         stage = ENDS.fetch(how) { raise NotFound, "A job is declined or referred." }
-        DB.transaction do
-          job = Lookup.job(number, lock: true)
-          next job if job.stage == stage
-          raise Refused, "Job #{number} is #{job.state.tr('_', ' ')}: it cannot be #{how}." unless job.may_become?(stage)
+        EnterStage.call(number, stage, by: by, at: at) do |job|
           raise Refused, "Parts of this job lie on the rack: take them off first." if job.work_items.any?(&:on_rack)
 
-          job.update(state: how)
-          History.note(how, job, by: by, at: at, job: job)
-          job
+          {}
         end
       end
     end

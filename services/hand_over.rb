@@ -6,15 +6,7 @@ module UprightBench
     class HandOver
       # @raise [Refused] before it is closed up, declined or referred
       def self.call(number, by:, at:)
-        DB.transaction do
-          job = Lookup.job(number, lock: true)
-          next job if job.stage == :handed_over
-          raise Refused, "Job #{number} is #{job.state.tr('_', ' ')}: close it up first." unless job.may_become?(:handed_over)
-
-          job.update(state: "handed_over", handed_over_at: at)
-          History.note("handed over", job, by: by, at: at, job: job)
-          job
-        end
+        EnterStage.call(number, :handed_over, by: by, at: at) { { handed_over_at: at } }
       end
     end
   end

@@ -8,15 +8,9 @@ module UprightBench
       # @param agreed_how [String] counter, phone or message
       # @raise [Refused] while a part is not chosen
       def self.call(number, agreed_name:, agreed_how:, by:, at:)
-        DB.transaction do
-          job = Lookup.job(number, lock: true)
-          next job if job.stage == :settled
-          raise Refused, "Job #{number} is #{job.state.tr('_', ' ')}: there is nothing to settle." unless job.may_become?(:settled)
-
+        EnterStage.call(number, :settled, by: by, at: at) do |job|
           refuse_open_choice(job)
-          job.update(state: "settled", agreed_name: agreed_name, agreed_how: agreed_how, agreed_at: at, **Promises.fields(job, at: at))
-          History.note("settled", job, by: by, at: at, job: job, data: { agreed_name: agreed_name, agreed_how: agreed_how })
-          job
+          { agreed_name: agreed_name, agreed_how: agreed_how, agreed_at: at, **Promises.fields(job, at: at) }
         end
       end
 

@@ -10,13 +10,18 @@ module UprightBench
         ALWAYS = { "content-security-policy" => POLICY, "x-content-type-options" => "nosniff", "referrer-policy" => "same-origin",
                    "x-frame-options" => "DENY", "cross-origin-opener-policy" => "same-origin" }.freeze
 
-        def initialize(app)
+        # Behind TLS a browser is told to come back by TLS only.
+        BY_TLS = { "strict-transport-security" => "max-age=31536000" }.freeze
+
+        # @param tls [Boolean]
+        def initialize(app, tls: false)
           @app = app
+          @headers = tls ? ALWAYS.merge(BY_TLS) : ALWAYS
         end
 
         def call(env)
           status, headers, body = @app.call(env)
-          ALWAYS.each { |name, value| headers[name] = value }
+          @headers.each { |name, value| headers[name] = value }
           [status, headers, body]
         end
       end

@@ -202,6 +202,14 @@ class ScreensTest < DatabaseTest
     assert_equal 409, status
   end
 
+  def test_the_history_of_a_job_names_who_did_what
+    job = settled({ "pre-filter" => { grey: 5 } })
+    get "/jobs/#{job.number}/history", {}, HTMX
+
+    ["took in", "found, pre-motor filter \\(wash\\)", "looked over", "settled"].each { |words| assert_says(%r{<b>#{technician.name}</b>: #{words}}) }
+    refute_includes page, "<html"
+  end
+
   # ---- the rack
   def test_taking_off_wet_asks_for_a_reason_and_keeps_it
     job = settled({ "pre-filter" => { grey: 5 } })

@@ -131,6 +131,24 @@ class VisitTest < DatabaseTest
     assert_match(/ferry/, Models::RackStay.first(work_item_id: item(job, "pre-filter").id).early_reason)
   end
 
+  def test_a_part_taken_off_wet_before_is_told_at_the_closing
+    job = settled({ "pre-filter" => { grey: 5 } })
+    do_all(job)
+    Services::TakeOffRack.call(item(job, "pre-filter").on_rack.id, by: owner, at: NOW + 60, early_reason: "needed for the ferry")
+    Services::CloseUp.call(job.number, by: technician, at: NOW + 120)
+
+    assert_equal ["needed for the ferry", owner.id], job.refresh.values.values_at(:wet_reason, :wet_by)
+  end
+
+  def test_a_part_taken_off_early_that_has_dried_since_is_no_wet_part
+    job = settled({ "pre-filter" => { grey: 5 } })
+    do_all(job)
+    Services::TakeOffRack.call(item(job, "pre-filter").on_rack.id, by: owner, at: NOW + 60, early_reason: "to the other rack")
+    Services::CloseUp.call(job.number, by: technician, at: NOW + (25 * 3600))
+
+    assert_nil job.refresh.wet_reason
+  end
+
   def test_closing_with_something_to_do_is_refused
     job = settled({ "pre-filter" => { grey: 5 }, "roll" => { turns: "drags" } })
 
