@@ -55,7 +55,7 @@ module UprightBench
       end
 
       def decode(code)
-        letters = code.to_s.downcase.tr("-", "").gsub(/[oil]/, LOOKALIKES)
+        letters = code.to_s.scrub.downcase.tr("-", "").gsub(/[oil]/, LOOKALIKES)
         raise Bad, "not one of our codes" unless letters.match?(/\A[#{ALPHABET}]{#{LENGTH}}\z/o)
 
         number = letters.each_char.inject(0) { |sum, letter| (sum << 5) | ALPHABET.index(letter) }

@@ -74,7 +74,10 @@ module UprightBench
         # @return [Integer]
         # @raise [Services::NotFound] when it is no number
         def id_of(text)
-          Integer(text, 10)
+          id = Integer(text, 10)
+          raise ArgumentError, "larger than any id" unless id.between?(0, Services::Lookup::BIGGEST_ID)
+
+          id
         rescue ArgumentError, TypeError
           raise Services::NotFound, "There is nothing at this address."
         end

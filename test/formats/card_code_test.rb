@@ -35,6 +35,6 @@ class CardCodeTest < AppTest
 
     assert_raises(Formats::CardCode::Bad) { codes.read(code, today: DAY + 1) }
     assert_raises(Formats::CardCode::Bad) { Formats::CardCode.new("another").read(code, today: DAY) }
-    ["", "x", "z" * 26, nil].each { |junk| assert_raises(Formats::CardCode::Bad) { codes.read(junk, today: DAY) } }
+    ["", "x", "z" * 26, nil, "caf\xE9"].each { |junk| assert_raises(Formats::CardCode::Bad) { codes.read(junk, today: DAY) } }
   end
 end

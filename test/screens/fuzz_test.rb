@@ -1,0 +1,51 @@
+# frozen_string_literal: true
+
+require_relative "../test_helper"
+require_relative "../support/as_staff"
+
+# Every route of the application, asked with junk in its path, its query and its fields: never a 500.
+class FuzzTest < DatabaseTest
+  include AsStaff
+
+  JUNK = ["", " ", "0", "-1", "1e999", "NaN", "9" * 40, "x" * 9000, "\u0000", "caf\xE9", "'; drop table people; --", "<script>", "%", "_", "\\", "null", "true", "2026-02-30",
+          "☃", "\u202Egnp", [], ["a"], [["a"]], {}, { "a" => "b" }, { "a" => ["b"] }, "../../etc/passwd", "1\n2", "٣"].freeze
+  FIELDS = %w[q request_key customer_id machine_id complaint came_with hours_per_week traits allergy made_safe customer machine version mark grey turns state standout_mm fill_percent
+              agreed_name agreed_how how note choice not_shaken early_reason wet_reason pieces counted reason customer_ids lock_version name email phone email_agreed kind weeks room
+              bag_limit_percent hours_mon holidays room_humidity_percent after at new pdf arrived ONLY].freeze
+  ROUNDS = 15
+
+  def setup
+    Config::Web::Throttle::STORE.clear
+    sign_in
+    get "/legend"
+    @token = token
+    @job = settled({ "pre-filter" => { grey: 5 } })
+    @real = { "number" => @job.number.to_s, "id" => item(@job, "pre-filter").id.to_s, "position" => "pre-filter", "customer" => @job.customer_id.to_s, "stay" => "1", "step" => "part",
+              "move" => "receive", "code" => Outbox::CardLetter.codes.write(Models::Card.order(:id).last.id, today) }
+  end
+
+  %w[GET POST].each do |verb|
+    define_method(:"test_no_#{verb.downcase}_answers_500") do
+      random = Random.new(4610)
+      Screens::App.routes.fetch(verb).map { |route| route.first.to_s }.uniq.each { |pattern| ROUNDS.times { ask(verb, pattern, random) } }
+    end
+  end
+
+  private
+
+  def ask(verb, pattern, random)
+    path = pattern.gsub(/:(\w+)/) { random.rand < 0.7 ? @real.fetch(Regexp.last_match(1)) : junk_for_path(random) }
+    fields = FIELDS.sample(random.rand(1..12), random: random).to_h { |name| [name, JUNK.sample(random: random)] }
+    Config::Web::Throttle::STORE.clear
+    DB.transaction(savepoint: true, rollback: :always) do
+      verb == "GET" ? get(path, fields) : post(path, fields.merge("_csrf" => @token))
+    end
+
+    refute_equal 500, status, "#{verb} #{path} #{fields.inspect[0, 600]}"
+  end
+
+  def junk_for_path(random)
+    text = JUNK.grep(String).reject(&:empty?).sample(random: random)
+    Rack::Utils.escape(text[0, 60])
+  end
+end
