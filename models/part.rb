@@ -16,7 +16,7 @@ module UprightBench
       # @return [Core::Fit::Part]
       def to_core
         Core::Fit::Part.new(id: id, number: number, name: name, kind: kind.to_sym, attributes: self[:attributes].to_hash,
-                            measures: measures.to_hash, contents: contents.to_hash, filter_class: filter_class, pattern: pattern,
+                            measures: measures.to_hash, filter_class: filter_class, pattern: pattern,
                             price_cents: price_cents, life_months: life_months, stock: stock)
       end
     end

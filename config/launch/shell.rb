@@ -18,9 +18,14 @@ module UprightBench
         def run(*command, env: {}, run_as: nil, chdir: "/")
           line = run_as ? ["runuser", "-u", run_as, "--", *command] : command
           out, status = Open3.capture2e(env, *line, chdir: chdir)
-          raise Failure, "#{File.basename(command.first)} failed: #{out.lines.last(3).map(&:strip).join(' / ')}" unless status.success?
+          raise Failure, "#{File.basename(command.first)} failed: #{last_words(out)}" unless status.success?
 
           out
+        end
+
+        # @return [String] the last lines that say something, without the trail of a stack
+        def last_words(out)
+          out.lines.map(&:strip).reject { |line| line.empty? || line.match?(/\A(from )?\S+:\d+:in [`'][^']*'\z/) }.last(3).join(" / ")
         end
 
         # @return [Boolean] whether it ended well

@@ -8,8 +8,8 @@ module UprightBench
       class DueTask
         include Value
 
-        fields :id, :customer_id, :due_on, attempts: 0, carded_on: nil, snoozed_until: nil,
-                                           on_bench: false, machine_state: :in_use, may_card: true
+        fields :id, :customer_id, :due_on,
+               attempts: 0, carded_on: nil, snoozed_until: nil, on_bench: false, machine_state: :in_use, may_card: true
 
         # @return [String, nil] why it is not on a card today; nil when it may be
         def held_back(policy, today)

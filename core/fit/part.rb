@@ -3,13 +3,13 @@
 module UprightBench
   module Core
     module Fit
-      # A part as the fit sees it. `contents` says what a pack holds, part kind => pieces.
+      # A part as the fit sees it.
       # `stock` is what lies on the shelf now. Attributes are what two parts of one size differ by.
       class Part
         include Value
 
-        fields :id, :number, :name, :kind, attributes: {}, measures: {}, filter_class: nil, pattern: false,
-                                           contents: {}, price_cents: nil, life_months: nil, stock: 0
+        fields :id, :number, :name, :kind,
+               attributes: {}, measures: {}, filter_class: nil, pattern: false, price_cents: nil, life_months: nil, stock: 0
 
         DEFAULT_LIFE_MONTHS = 12 # house rule, for comparing prices only
 

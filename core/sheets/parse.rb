@@ -11,6 +11,7 @@ module UprightBench
       class Parse
         FORMAT = "upright-bench/sheet/1"
         TOP = %w[format maker model kind family body_style power warranty_months stations positions].freeze
+        TEXTS = %w[maker model family body_style].freeze
         PLACE = %w[key name station kind beside material water tap_out care drying_floor_hours minutes attributes
                    measures tasks refit_order fasteners caution].freeze
 
@@ -27,8 +28,10 @@ module UprightBench
           parsed = positions
           raise Invalid, @problems if @problems.any?
 
-          Sheet.new(**text_fields, kind: @data["kind"].to_s.to_sym, power: @data["power"].to_s.to_sym,
-                                   warranty_months: @data["warranty_months"], stations: stations, positions: parsed)
+          Sheet.new(
+            **text_fields, kind: @data["kind"].to_s.to_sym, power: @data["power"].to_s.to_sym, warranty_months: @data["warranty_months"],
+                           stations: stations, positions: parsed
+          )
         end
 
         private
@@ -39,11 +42,20 @@ module UprightBench
           @problems << "format is #{FORMAT}" unless @data["format"] == FORMAT
           (TOP - @data.keys).each { |key| @problems << "#{key} is missing" }
           (@data.keys - TOP).each { |key| @problems << "#{key} is not known" }
+          shapes if @problems.empty?
           raise Invalid, @problems if @problems.any?
         end
 
+        def shapes
+          TEXTS.each { |key| @problems << "#{key} must be words" unless @data[key].is_a?(String) && @data[key].match?(/\S/) }
+          @problems << "warranty_months must be a whole number" unless @data["warranty_months"].is_a?(Integer) && @data["warranty_months"] >= 0
+          @problems << "positions must be a list" unless @data["positions"].is_a?(Array)
+          good = @data["stations"].is_a?(Array) && @data["stations"].all? { |row| row.is_a?(Hash) && row.keys.sort == %w[key name] }
+          @problems << "stations must be a list of keys and names" unless good
+        end
+
         def text_fields
-          %w[maker model family body_style].to_h { |key| [key.to_sym, @data[key]] }
+          TEXTS.to_h { |key| [key.to_sym, @data[key]] }
         end
 
         def stations

@@ -8,9 +8,9 @@ module UprightBench
       class Position
         include Value
 
-        fields :key, :name, :station, :kind, beside: false, material: nil, water: :never, tap_out: false,
-                                             care: nil, drying_floor_hours: nil, minutes: 5, attributes: {}, measures: {}, tasks: [],
-                                             refit_order: nil, fasteners: [], caution: nil
+        fields :key, :name, :station, :kind,
+               beside: false, material: nil, water: :never, tap_out: false, care: nil, drying_floor_hours: nil, minutes: 5,
+               attributes: {}, measures: {}, tasks: [], refit_order: nil, fasteners: [], caution: nil
 
         WATERS = %i[never cold lukewarm].freeze
 

@@ -12,10 +12,6 @@ module UprightBench
           date&.strftime("%-d %b %Y")
         end
 
-        def clock_time(time)
-          Config::Zone.local(time).strftime("%H:%M")
-        end
-
         # As near as it needs to be: today by the hour, else with its day.
         def moment(time)
           return "" if time.nil?

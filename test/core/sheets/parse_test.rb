@@ -50,6 +50,17 @@ class ParseTest < CoreTest
     assert_match(/clock/, problems { |sheet| sheet["positions"].last["tasks"] = [{ "key" => "x", "action" => "replace", "clocks" => [] }] })
   end
 
+  def test_things_of_the_wrong_shape
+    { "maker" => " ", "model" => 7, "warranty_months" => "two years", "positions" => {}, "stations" => [{ "key" => "a" }] }.each do |key, value|
+      assert_match(/#{key} must be/, problems { |sheet| sheet[key] = value })
+    end
+    assert_raises(Sheets::Invalid) { Sheets::Parse.new([]).call }
+    assert_match(/position 1/, problems { |sheet| sheet["positions"][0] = "brush" })
+    assert_match(/months come whole/, problems do |sheet|
+      sheet["positions"].last["tasks"] = [{ "key" => "x", "action" => "replace", "clocks" => [{ "kind" => "months", "limit" => 1.5 }] }]
+    end)
+  end
+
   def test_what_may_be_wetted_says_how_long_it_dries
     assert_match(/drying_floor_hours/, problems { |sheet| sheet["positions"].last.merge!("water" => "cold") })
   end
