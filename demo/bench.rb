@@ -27,6 +27,7 @@ module UprightBench
       def lay(state, hours, place)
         wet = %i[dry drying].include?(state)
         machine = (wet ? @sticks : @others).shift
+        @hours = hours
         @came = @schedule.before(@now, hours * 60)
         @visit = Visit.new(machine, Config::Zone.date(@came), @technicians[place % 2], @counter, @random)
         @visit.take_in(@came)
@@ -64,12 +65,20 @@ module UprightBench
         @visit.work(at(150), most: 2)
       end
 
+      # After a closed weekend every part would be dry; the demo keeps some wet whatever the day.
       def drying
+        wash([at(120), @now - (@hours * 3600)].max)
+      end
+
+      def dry
+        wash(at(120))
+      end
+
+      def wash(time)
         grey_filter
         @visit.settle(at(90))
-        @visit.work(at(120))
+        @visit.work(time)
       end
-      alias dry drying
 
       # A stick whose filter is worth a wash, whatever else it has.
       def grey_filter

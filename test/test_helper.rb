@@ -82,6 +82,7 @@ end
 # Rolled back after each test.
 class DatabaseTest < AppTest
   def run
+    TestDatabase.clean
     result = nil
     DB.transaction(rollback: :always, auto_savepoint: true) { result = super }
     result
@@ -92,6 +93,7 @@ end
 class CommittedTest < AppTest
   def setup
     TestDatabase.renew
+    TestDatabase.dirty = true
     empty_outbox
   end
 end

@@ -4,7 +4,7 @@ require_relative "../test_helper"
 
 # Things that must happen once on the real database, with several connections and several processes.
 class OnceTest < CommittedTest
-  POSTED = 10
+  POSTED = 20
 
   def setup
     super

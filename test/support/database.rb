@@ -47,10 +47,17 @@ module TestDatabase
       end
     end
 
-    # A fresh copy, for a test that commits.
+    # Set by a test that commits; the next test begins with a fresh copy.
+    attr_writer :dirty
+
     def renew
       UprightBench::DB.disconnect
       admin { |db| copy(db) }
+      @dirty = false
+    end
+
+    def clean
+      renew if @dirty
     end
 
     private
