@@ -46,5 +46,4 @@ group :test do
   gem "rubocop", "~> 1.60", require: false
   gem "rubocop-minitest", require: false
   gem "rubocop-sequel", require: false
-  gem "simplecov", "~> 0.22", require: false
 end

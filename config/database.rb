@@ -18,7 +18,6 @@ module UprightBench
         Sequel.default_timezone = :utc
         db = Sequel.connect(url, max_connections: MOST_CONNECTIONS, preconnect: false)
         db.extension :pg_json, :pg_array
-        Sequel.extension :pg_json_ops
         Sequel::Model.db = db
         Que.connection = db
         db

@@ -13,6 +13,7 @@ module UprightBench
       # @param version [Integer] the version that was on the screen; 0 for none
       # @return [Models::Finding, nil] nil when everything was cleared
       # @raise [Stale] when somebody else saved in the meantime
+      # @raise [Refused] for a wash of what must not be wetted, or when the job is past recording
       def self.call(number, position, observed:, version:, by:, at:, mark: nil)
         DB.transaction { new(Lookup.job(number, lock: true), position, observed: observed, mark: mark, version: version, by: by, at: at).call }
       end
@@ -33,6 +34,8 @@ module UprightBench
       def call
         before = Models::Finding.first(job_id: @job.id, position: @position.key)
         refuse_stale(before)
+        raise Refused, "#{@position.name} must not be wetted: mark it clean or replace." if @mark == :wash && !@position.washable?
+
         verdict = settled_verdict
         saved = verdict ? save(before, verdict) : clear(before)
         KeepStop.call(@job, @position, verdict, by: @by, at: @at)

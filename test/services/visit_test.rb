@@ -46,6 +46,15 @@ class VisitTest < DatabaseTest
     assert_match(/Marked by #{technician.name}. The rule says clean/, finding.reason)
   end
 
+  # Water only where the part says so.
+  def test_what_must_not_be_wetted_cannot_be_marked_for_a_wash
+    job = take_in(new_machine("Brackwater Loft K"))
+
+    assert_match(/must not be wetted/, assert_raises(Services::Refused) { record(job, "motor-filter", { grey: 5 }, mark: :wash) }.message)
+    assert_empty Models::Finding.where(job_id: job.id)
+    assert_equal "wash", record(take_in, "pre-filter", { grey: 1 }, mark: :wash).mark
+  end
+
   def test_clearing_everything_takes_the_finding_away
     job = take_in
     record(job, "pre-filter", { grey: 1 })
