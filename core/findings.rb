@@ -5,44 +5,88 @@ module UprightBench
     # What is seen or measured at a position, and what it means.
     #
     # KINDS is the one table of what may be recorded for each kind of part. A field is a
-    # scale (numbers in steps), a choice (one word of a list), a flag, or a measure (a number with unit
-    # and sane limits: beyond them something else was measured).
+    # scale (numbers in steps), a choice (one word of a list, the good one first), a flag, or a measure (a number
+    # with unit and sane limits: beyond them something else was measured). A field with `needs` is asked only
+    # where the sheet names that feature or measure.
     module Findings
       def self.scale(label, values, words = {})
         { type: :scale, label: label, values: values, words: words }.freeze
       end
 
-      def self.choice(label, *values)
-        { type: :choice, label: label, values: values }.freeze
+      def self.choice(label, *values, needs: nil)
+        { type: :choice, label: label, values: values, needs: needs }.freeze
+      end
+
+      def self.states(label, kind)
+        choice(label, *States::TABLE.fetch(kind).keys)
       end
 
       def self.flag(label)
         { type: :flag, label: label }.freeze
       end
 
-      def self.measure(label, unit, range)
-        { type: :measure, label: label, unit: unit, range: range }.freeze
+      def self.measure(label, unit, range, needs: nil)
+        { type: :measure, label: label, unit: unit, range: range, needs: needs }.freeze
       end
-      private_class_method :scale, :choice, :flag, :measure
+      private_class_method :scale, :choice, :states, :flag, :measure
 
       KINDS = {
         filter: {
           grey: scale("Grey", (0..5).to_a, { 0 => "white", 5 => "as dark as the reference" }),
-          torn: flag("Torn or out of shape"), smell: flag("Smells"), after_wash: flag("Already washed today"),
-          indicator_percent: measure("Indicator", "%", 0..100)
+          torn: flag("Torn or out of shape"), smell: flag("Smells"), damp: flag("Damp"), loose: flag("Loose, or not locked"),
+          after_wash: flag("Already washed today"),
+          indicator_percent: measure("Indicator", "%", 0..100, needs: "indicator")
         },
-        brush: { standout_mm: measure("Bristles beyond the guide bars", "mm", -5..40) },
-        roll: { turns: choice("Roll", "free", "drags", "stuck") },
+        brush: { standout_mm: measure("Bristles beyond the guide bars", "mm", -5..40), gaps: flag("Bristles missing") },
+        roll: { turns: states("Roll", :roll), bristles: choice("Bristles", "full", "worn", "missing"),
+                light: choice("Status light", "fine", "shows a fault", needs: "status_light") },
+        side_brush: { state: states("Side brush", :side_brush) },
+        wiper: { state: states("Strip", :wiper) },
+        guide_bars: { state: states("Guide bars", :guide_bars) },
+        window: { state: states("Window", :window) },
+        wheels: { state: states("Wheels", :wheels) },
+        vents: { state: states("Vents", :vents) },
+        path: { state: states("Way", :path) },
+        flap: { state: states("Flap", :flap) },
         bag: { fill_percent: measure("Full", "%", 0..100), burst: flag("Burst") },
-        bin: { fill_percent: measure("Full", "%", 0..100), cracked: flag("Cracked") },
-        seal: { state: choice("Seal", "clean", "dirty", "lifted", "torn") },
-        flap: { state: choice("Flap", "closes", "gapes", "broken") },
-        path: { state: choice("Way", "clear", "partly", "blocked") },
+        bin: { fill_percent: measure("Full", "%", 0..100), cracked: flag("Cracked"), haze: flag("Hazed by fine scratches") },
+        screen: { state: states("Screen", :screen) },
+        cyclone: { state: states("Cyclone", :cyclone) },
+        sensor: { state: states("Seat sensor", :sensor) },
+        motor: { state: states("Motor", :motor) },
+        carbon: { length_mm: measure("Carbon left", "mm", 0..60), sparks: flag("Sparks") },
         belt: { length_mm: measure("Length", "mm", 50..3000), cracked: flag("Cracked, glazed or torn") },
-        contacts: { state: choice("Contacts", "bright", "dirty", "burnt") },
-        battery: { state: choice("Pack", "sound", "weak", "swollen") },
-        lead: { state: choice("Lead", "sound", "damaged") }
+        seal: { state: states("Seal", :seal) },
+        contacts: { state: states("Contacts", :contacts) },
+        battery: { state: states("Pack", :battery),
+                   run_minutes: measure("Run time, normal setting", "min", 0..240, needs: "run_minutes"),
+                   run_minutes_full: measure("Run time, full power", "min", 0..120, needs: "run_minutes_full"),
+                   charging: choice("Charging light", "steady", "flashes red") },
+        lead: { state: states("Lead", :lead) },
+        tank: { state: states("Tank", :tank) },
+        pad: { state: states("Pad", :pad) },
+        dock: { state: states("Dock", :dock) }
       }.freeze
+
+      # Where a fault can hurt somebody, nobody says "all the rest is fine": it is looked at by itself.
+      ONE_BY_ONE = %i[lead battery motor carbon contacts].freeze
+
+      # What may be recorded at a position of a sheet.
+      #
+      # @param position [Sheets::Position]
+      # @return [Hash{Symbol=>Hash}] field => as in KINDS
+      def self.fields(position)
+        KINDS.fetch(position.kind).select { |_, field| field[:needs].nil? || position.asks_for?(field[:needs]) }
+      end
+
+      # What "it is fine" records at a position: the good word where there is one, else nothing but the mark.
+      #
+      # @param position [Sheets::Position]
+      # @return [Hash{Symbol=>String}]
+      def self.fine(position)
+        name, field = KINDS.fetch(position.kind).first
+        field[:type] == :choice ? { name => field[:values].first } : {}
+      end
     end
   end
 end

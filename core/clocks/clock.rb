@@ -16,6 +16,7 @@ module UprightBench
         fields :kind, :limit, of: nil, each_hours: nil, each_months: nil
 
         KINDS = %i[hours months count indicator].freeze
+        COUNTED = %w[bags washes].freeze
 
         # @return [String] as in "50 h of use", "12 months", "4 bags"
         def words
@@ -33,9 +34,10 @@ module UprightBench
           raise ArgumentError, "unknown clock #{kind}" unless KINDS.include?(kind)
           raise ArgumentError, "a clock's limit must be positive" unless limit.is_a?(Numeric) && limit.positive?
           raise ArgumentError, "months come whole" if kind == :months && !limit.is_a?(Integer)
+          raise ArgumentError, "an indicator counts percent" if kind == :indicator && limit > 100
           return unless kind == :count
 
-          raise ArgumentError, "a count says what it counts" unless of
+          raise ArgumentError, "a count says what it counts: #{COUNTED.join(' or ')}" unless COUNTED.include?(of)
           raise ArgumentError, "a count needs each_hours or each_months" unless each_hours || each_months
         end
       end

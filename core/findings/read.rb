@@ -10,9 +10,9 @@ module UprightBench
       # nil means that not enough was recorded to say anything.
       class Read
         READERS = {
-          filter: ReadFilter, brush: ReadBrush, bag: ReadBag, bin: ReadBin, belt: ReadBelt, seal: ReadState,
-          flap: ReadState, path: ReadState, roll: ReadState, contacts: ReadState, battery: ReadState, lead: ReadState
-        }.freeze
+          filter: ReadFilter, brush: ReadBrush, roll: ReadRoll, bag: ReadBag, bin: ReadBin, belt: ReadBelt,
+          carbon: ReadCarbon, battery: ReadBattery
+        }.tap { |readers| readers.default = ReadState }.freeze
 
         # @param position [Sheets::Position]
         # @param observed [Hash{Symbol=>Object}] fields as in KINDS; what was not looked at is absent
@@ -30,7 +30,7 @@ module UprightBench
           raise ArgumentError, "#{@position.kind} has no #{unknown.join(', ')}" if unknown.any?
           return if @observed.reject { |_, value| value == false }.empty?
 
-          READERS.fetch(@position.kind).new(@position, @observed, @background).verdict
+          READERS[@position.kind].new(@position, @observed, @background).verdict
         end
       end
     end

@@ -19,7 +19,7 @@ module UprightBench
         def other_belt
           return unless stretch_percent && stretch_percent < OTHER_BELT_PERCENT
 
-          say(:replace, :belt_too_short, "Shorter than the belt of this model (#{nominal} mm): not the right belt.", confidence: :low)
+          say(:replace, :belt_too_short, "Shorter than the belt of this model (#{length(nominal)}): not the right belt.", confidence: :low)
         end
 
         def stretched

@@ -3,9 +3,9 @@
 module UprightBench
   module Core
     module Findings
-      # Bin: cracked, or filled past the line. Haze inside a clear bin is wear, not dirt, and no finding.
+      # Bin: cracked, or filled past the line. Haze inside a clear bin is wear, not dirt: it is left.
       class ReadBin < Reader
-        CLAUSES = %i[cracked full room_left].freeze
+        CLAUSES = %i[cracked full hazed room_left].freeze
 
         private
 
@@ -20,6 +20,12 @@ module UprightBench
           return unless fill && fill >= policy.bin_limit_percent
 
           say(:clean, :bin_full, "#{fill} % full; empty at #{policy.bin_limit_percent} %, and always before the filters are opened.")
+        end
+
+        def hazed
+          return unless @observed[:haze]
+
+          say(:leave, :bin_hazed, "The haze is wear from grit, not dirt: it does not wash off. Say so before the customer asks.", confidence: :high)
         end
 
         def room_left

@@ -6,7 +6,7 @@ module UprightBench
       # Brush: bristles must stand proud of the guide bars; flush with them is worn out (common practice).
       # The height dial is highest for new bristles and stepped down in equal parts of the remaining wear.
       class ReadBrush < Reader
-        CLAUSES = %i[flush flush_before_next_service proud].freeze
+        CLAUSES = %i[gaps flush flush_before_next_service proud].freeze
 
         # @return [Integer, nil] the dial setting that the stand-out implies; nil when there is no dial
         def self.dial(standout_mm:, new_standout_mm:, settings:)
@@ -21,6 +21,12 @@ module UprightBench
           @observed[:standout_mm]
         end
 
+        def gaps
+          return unless @observed[:gaps]
+
+          say(:replace, :gaps, "Bristles are missing: replace the strip.", confidence: :high)
+        end
+
         def flush
           return unless standout && standout <= 0
 
@@ -32,7 +38,7 @@ module UprightBench
           return unless standout && days_left && days_left < policy.service_interval_days
 
           say(:replace, :flush_before_next_service,
-              "#{mm(standout)} mm left; at this wear flush on #{flush_on.iso8601}, before the next service.",
+              "#{length(standout)} left; at this wear flush on #{flush_on.iso8601}, before the next service.",
               detail: { flush_on: flush_on.iso8601 })
         end
 
@@ -41,8 +47,8 @@ module UprightBench
 
           setting = self.class.dial(standout_mm: standout, new_standout_mm: new_standout, settings: @position.measures["dial_settings"])
           words = setting ? "; set the height dial to #{setting}" : ""
-          say(:leave, :proud, "Bristles stand #{mm(standout)} mm proud of the guide bars#{words}.", confidence: :high,
-                                                                                                    detail: { dial: setting }.compact)
+          say(:leave, :proud, "Bristles stand #{length(standout)} proud of the guide bars#{words}.", confidence: :high,
+                                                                                                     detail: { dial: setting }.compact)
         end
 
         def new_standout
@@ -58,10 +64,6 @@ module UprightBench
 
         def flush_on
           @background.today + days_left
-        end
-
-        def mm(value)
-          format("%g", value)
         end
       end
     end

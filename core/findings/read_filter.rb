@@ -3,9 +3,9 @@
 module UprightBench
   module Core
     module Findings
-      # Filter: torn, after a wash, full indicator, at its last wash, as dark as the reference, smelling, greyed.
+      # Filter: torn, wetted, loose, after a wash, full indicator, at its last wash, as dark as the reference, smelling, greyed.
       class ReadFilter < Reader
-        CLAUSES = %i[torn unwashed_out indicator_full washed_out dark smelling greyed light].freeze
+        CLAUSES = %i[torn damp unwashed_out indicator_full washed_out dark smelling loose greyed light].freeze
         DARK = 5           # as dark as the reference (common practice)
         STILL_GREY = 4     # after a wash (common practice)
         WORTH_A_WASH = 3   # house rule
@@ -20,6 +20,20 @@ module UprightBench
           return unless @observed[:torn]
 
           say(:replace, :torn, "Torn or out of shape: it lets dust past the seal.", confidence: :high)
+        end
+
+        # A filter put back damp smells of mould and can kill the motor.
+        def damp
+          return unless @observed[:damp]
+          return say(:wash, :damp_washable, "Damp: rinse it and dry it through; damp it can kill the motor.") if @position.washable?
+
+          say(:replace, :damp, "It was wetted and must not be: replace it.", confidence: :high)
+        end
+
+        def loose
+          return unless @observed[:loose]
+
+          say(:clean, :loose, "Loose: clean its seat and set it again. It must click or lock, with no gap.", confidence: :high)
         end
 
         def unwashed_out

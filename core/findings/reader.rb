@@ -27,6 +27,17 @@ module UprightBench
           @background.policy
         end
 
+        # What States says of the position's kind in this state.
+        def say_state(state)
+          mark, reason, stop = States.of(@position.kind, state)
+          say(mark, :"#{@position.kind}_#{state.tr(' -', '_')}", reason, confidence: :high, stop: stop)
+        end
+
+        # A length as the shop writes it.
+        def length(millimetres)
+          Units::Length.words(millimetres, unit: policy.length_unit)
+        end
+
         def say(mark, clause, reason, **more)
           Verdict.new(mark: mark, clause: clause, reason: reason, **more)
         end

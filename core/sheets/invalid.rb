@@ -3,8 +3,9 @@
 module UprightBench
   module Core
     module Sheets
-      # A sheet that breaks rules. `problems` holds one sentence each, with the place in the sheet.
+      # A sheet that breaks rules, with every one of them.
       class Invalid < StandardError
+        # @return [Array<Problem>]
         attr_reader :problems
 
         def initialize(problems)

@@ -7,14 +7,9 @@ module UprightBench
       #
       #   Parse.new(JSON.parse(text)).call   # => Sheet
       #
-      # Every problem is collected before it raises, so that a sheet is mended in one go.
+      # First the shape of everything, then what each part means; every problem is collected before it raises, so
+      # that a sheet is mended in one go.
       class Parse
-        FORMAT = "upright-bench/sheet/1"
-        TOP = %w[format maker model kind family body_style power warranty_months stations positions].freeze
-        TEXTS = %w[maker model family body_style].freeze
-        PLACE = %w[key name station kind beside material water tap_out care drying_floor_hours minutes attributes
-                   measures tasks refit_order fasteners caution].freeze
-
         # @param data [Hash{String=>Object}]
         def initialize(data)
           @data = data
@@ -24,74 +19,91 @@ module UprightBench
         # @return [Sheet]
         # @raise [Invalid] with every problem found
         def call
-          head
-          parsed = positions
+          raise Invalid, [Problem.new(path: [], words: "a sheet is an object")] unless @data.is_a?(Hash)
+
+          shapes
+          positions, kits, stations = meanings
           raise Invalid, @problems if @problems.any?
 
-          Sheet.new(
-            **text_fields, kind: @data["kind"].to_s.to_sym, power: @data["power"].to_s.to_sym, warranty_months: @data["warranty_months"],
-                           stations: stations, positions: parsed
-          )
+          Sheet.new(**head, positions: positions, kits: kits, stations: stations)
         end
 
         private
 
-        def head
-          raise Invalid, ["a sheet is an object"] unless @data.is_a?(Hash)
-
-          @problems << "format is #{FORMAT}" unless @data["format"] == FORMAT
-          (TOP - @data.keys).each { |key| @problems << "#{key} is missing" }
-          (@data.keys - TOP).each { |key| @problems << "#{key} is not known" }
-          shapes if @problems.empty?
-          raise Invalid, @problems if @problems.any?
-        end
-
         def shapes
-          TEXTS.each { |key| @problems << "#{key} must be words" unless @data[key].is_a?(String) && @data[key].match?(/\S/) }
-          @problems << "warranty_months must be a whole number" unless @data["warranty_months"].is_a?(Integer) && @data["warranty_months"] >= 0
-          @problems << "positions must be a list" unless @data["positions"].is_a?(Array)
-          good = @data["stations"].is_a?(Array) && @data["stations"].all? { |row| row.is_a?(Hash) && row.keys.sort == %w[key name] }
-          @problems << "stations must be a list of keys and names" unless good
+          problem(["format"], "format is #{Shape::FORMAT}") unless @data["format"] == Shape::FORMAT
+          shape(@data, Shape::SHEET, [])
+          each_of(@data, "stations", []) { |row, path| shape(row, Shape::STATION, path) }
+          each_of(@data, "kits", []) { |row, path| shape(row, Shape::KIT, path) }
+          each_of(@data, "positions", []) { |row, path| position_shapes(row, path) }
         end
 
-        def text_fields
-          TEXTS.to_h { |key| [key.to_sym, @data[key]] }
-        end
-
-        def stations
-          @data["stations"].map { |row| Station.new(key: row.fetch("key"), name: row.fetch("name")) }
-        end
-
-        def positions
-          @data["positions"].each_with_index.filter_map do |row, index|
-            position(row)
-          rescue ArgumentError, KeyError, NoMethodError, TypeError => e
-            @problems << "position #{(row.is_a?(Hash) && row['key']) || (index + 1)}: #{e.message}"
-            nil
+        def position_shapes(row, path)
+          shape(row, Shape::POSITION, path)
+          each_of(row, "fasteners", path) { |held, inner| shape(held, Shape::FASTENER, inner) }
+          each_of(row, "tasks", path) do |task, inner|
+            shape(task, Shape::TASK, inner)
+            each_of(task, "clocks", inner) { |clock, innermost| shape(clock, Shape::CLOCK, innermost) }
           end
         end
 
-        def position(row)
-          unknown = row.keys - PLACE
-          raise ArgumentError, "#{unknown.join(', ')} is not known" if unknown.any?
-
-          Position.new(**plain(row), kind: row.fetch("kind").to_sym, water: row.fetch("water", "never").to_sym,
-                                     tasks: (row["tasks"] || []).map { |task| task(task, row) },
-                                     fasteners: (row["fasteners"] || []).map { |held| Fastener.new(**held.transform_keys(&:to_sym)) })
+        def shape(row, spec, path)
+          @problems.concat(Shape.problems(row, spec, path))
         end
 
-        def plain(row)
-          row.slice(*(PLACE - %w[kind water tasks fasteners])).transform_keys(&:to_sym)
+        # Lists of the wrong shape are complained of where they stand, and not looked into.
+        def each_of(row, key, path, &)
+          list = row[key].is_a?(Array) && row[key].all?(Hash) ? row[key] : []
+          list.each_with_index.map { |inner, index| [inner, path + [key, index]] }.each(&)
         end
 
-        def task(row, position)
-          Clocks::Task.new(key: row.fetch("key"), action: row.fetch("action").to_sym, card: row.fetch("card", true),
-                           disposable: %w[bag bin].include?(position["kind"]),
-                           clocks: row.fetch("clocks").map { |clock| clock(clock) })
+        def meanings
+          [map("positions") { |row, path| position(row, path) }, map("kits") { |row, _| Kit.new(**symbols(row)) },
+           map("stations") { |row, _| Station.new(**symbols(row)) }]
         end
 
-        def clock(row)
-          Clocks::Clock.new(**row.transform_keys(&:to_sym), kind: row.fetch("kind").to_sym)
+        def head
+          fields = symbols(@data.except("format", "positions", "kits", "stations"))
+          { **fields, kind: fields[:kind].to_sym, power: fields[:power].to_sym }
+        end
+
+        # What has the wrong shape was complained of already, and means nothing.
+        def map(key, row = @data, path = [])
+          wrong = @problems.map(&:path)
+          each_of(row, key, path).map do |inner, here|
+            said_at(here) { yield inner, here } if wrong.none? { |other| other.first(here.size) == here }
+          end
+        end
+
+        def position(row, path)
+          fields = symbols(row.except("tasks", "fasteners"))
+          fields[:kind] = row["kind"].to_sym
+          fields[:water] = row["water"].to_sym if row["water"]
+          Position.new(**fields, tasks: map("tasks", row, path) { |task, inner| task(task, row, inner) }.compact,
+                                 fasteners: map("fasteners", row, path) { |held, _| Fastener.new(**symbols(held)) }.compact)
+        end
+
+        def task(row, position, path)
+          clocks = map("clocks", row, path) { |clock, _| Clocks::Clock.new(**symbols(clock), kind: clock["kind"].to_sym) }.compact
+          return if clocks.size < row["clocks"].size # each was complained of where it stands
+
+          Clocks::Task.new(**symbols(row), action: row["action"].to_sym, disposable: %w[bag bin].include?(position["kind"]), clocks: clocks)
+        end
+
+        # What a value refuses is a problem of the place it stands at.
+        def said_at(path)
+          yield
+        rescue ArgumentError => e
+          problem(path, e.message)
+          nil
+        end
+
+        def problem(path, words)
+          @problems << Problem.new(path: path, words: words)
+        end
+
+        def symbols(row)
+          row.transform_keys(&:to_sym)
         end
       end
     end

@@ -4,15 +4,24 @@ module UprightBench
   module Core
     module Sheets
       # One serviceable place on a model. `beside` places hang from the air path at their station.
+      #
       # water is :never, :cold or :lukewarm; measures are millimetres or what their key says.
+      # `behind` names the places that must come off before this one is reached.
+      # `seat` is the chamber it sits in, where several share one, and `layer` its place there, counted along the air;
+      # `alone` says that nothing may be stacked on it; `never_without` names the place that must be filled too.
       class Position
         include Value
 
         fields :key, :name, :station, :kind,
-               beside: false, material: nil, water: :never, tap_out: false, care: nil, drying_floor_hours: nil, minutes: 5,
-               attributes: {}, measures: {}, tasks: [], refit_order: nil, fasteners: [], caution: nil
+               beside: false, material: nil, water: :never, cleaner: nil, tap_out: false, care: nil, drying_floor_hours: nil, minutes: 5,
+               attributes: {}, measures: {}, features: [], tasks: [], refit_order: nil, fasteners: [], behind: [],
+               seat: nil, layer: nil, alone: false, never_without: nil, caution: nil
 
         WATERS = %i[never cold lukewarm].freeze
+        # What a place has beside its part that is asked for at a look-over.
+        FEATURES = %w[status_light].freeze
+        # Never wetted, whatever a sheet says (common practice).
+        NEVER_WETTED = %i[motor carbon battery lead contacts sensor wheels belt].freeze
 
         def washable?
           water != :never
@@ -23,13 +32,26 @@ module UprightBench
           tasks.find { |task| task.key == key }
         end
 
+        # @param need [String] a feature, a measure, or "indicator"
+        def asks_for?(need)
+          features.include?(need) || measures.key?(need) || (need == "indicator" && tasks.flat_map(&:clocks).any? { |clock| clock.kind == :indicator })
+        end
+
         private
 
         def check
           raise ArgumentError, "unknown kind #{kind}" unless Findings::KINDS.key?(kind)
+          raise ArgumentError, "minutes must be positive" unless minutes.positive?
+          raise ArgumentError, "unknown feature #{(features - FEATURES).join(', ')}" if (features - FEATURES).any?
+          raise ArgumentError, "a task stands twice" if tasks.map(&:key).uniq.size < tasks.size
+
+          check_water
+        end
+
+        def check_water
           raise ArgumentError, "water is never, cold or lukewarm" unless WATERS.include?(water)
           raise ArgumentError, "what may be wetted needs drying_floor_hours" if washable? && drying_floor_hours.nil?
-          raise ArgumentError, "minutes must be positive" unless minutes.positive?
+          raise ArgumentError, "a #{kind.to_s.tr('_', ' ')} is never wetted" if washable? && NEVER_WETTED.include?(kind)
         end
       end
     end

@@ -5,51 +5,131 @@ module UprightBench
     module Sheets
       # What must hold of a whole sheet, beyond what each position checks of itself.
       class Rules
-        CHECKS = %i[known_kind known_power some_path unique_stations unique_positions stations_exist one_refit_order].freeze
+        NAMES = %i[known_kind known_power some_path known_ratings unique_stations unique_positions stations_exist named_places_exist].freeze
+        MEANINGS = %i[one_refit_order no_refit_loop one_in_a_seat never_stacked never_itself kits_hold kits_match_clocks].freeze
+        RATED = %w[suction_kpa flow_l_s].freeze
 
         def initialize(sheet)
           @sheet = sheet
         end
 
-        # @return [Array<String>] one sentence for each broken rule
+        # @return [Array<Problem>] one for each broken rule
         def problems
-          CHECKS.flat_map { |check| Array(send(check)) }
+          broken(NAMES).then { |found| found.empty? ? broken(MEANINGS) : found } # meanings follow names, which must lead somewhere
         end
 
         private
 
+        def broken(checks)
+          checks.flat_map { |check| Array(send(check)) }
+        end
+
+        def say(words, *path)
+          Problem.new(path: path, words: words)
+        end
+
+        def at(position)
+          ["positions", @sheet.positions.index(position)]
+        end
+
         def known_kind
-          "kind #{@sheet.kind} is none of #{Sheet::KINDS.join(', ')}" unless Sheet::KINDS.include?(@sheet.kind)
+          say("kind #{@sheet.kind} is none of #{Sheet::KINDS.join(', ')}", "kind") unless Sheet::KINDS.include?(@sheet.kind)
         end
 
         def known_power
-          "power is mains or battery" unless Sheet::POWERS.include?(@sheet.power)
+          say("power is mains or battery", "power") unless Sheet::POWERS.include?(@sheet.power)
         end
 
         def some_path
-          "a sheet needs at least two stations" if @sheet.stations.size < 2
+          say("a sheet needs at least two stations", "stations") if @sheet.stations.size < 2
+        end
+
+        def known_ratings
+          (@sheet.rated.keys - RATED).map { |key| say("#{key} is none of #{RATED.join(', ')}", "rated", key) }
         end
 
         def unique_stations
-          repeated(@sheet.stations.map(&:key)).map { |key| "station #{key} stands twice" }
+          repeated(@sheet.stations, &:key).map { |station| say("station #{station.key} stands twice", "stations", @sheet.stations.index(station)) }
         end
 
         def unique_positions
-          repeated(@sheet.positions.map(&:key)).map { |key| "position #{key} stands twice" }
+          repeated(@sheet.positions, &:key).map { |position| say("position #{position.key} stands twice", *at(position)) }
         end
 
         def stations_exist
           keys = @sheet.stations.map(&:key)
-          @sheet.positions.reject { |position| keys.include?(position.station) }
-                .map { |position| "position #{position.key}: no station #{position.station}" }
+          @sheet.positions.reject { |position| keys.include?(position.station) }.map { |position| say("no station #{position.station}", *at(position), "station") }
+        end
+
+        def named_places_exist
+          @sheet.positions.flat_map do |position|
+            named = { "behind" => position.behind, "never_without" => [position.never_without].compact }
+            named.flat_map { |field, keys| keys.reject { |key| @sheet.position?(key) }.map { |key| say("no position #{key}", *at(position), field) } }
+          end
         end
 
         def one_refit_order
-          repeated(@sheet.positions.filter_map(&:refit_order)).map { |order| "refit order #{order} is given twice" }
+          repeated(@sheet.positions.select(&:refit_order), &:refit_order)
+            .map { |position| say("refit order #{position.refit_order} is given twice", *at(position), "refit_order") }
         end
 
-        def repeated(keys)
-          keys.tally.select { |_, times| times > 1 }.keys
+        def no_refit_loop
+          @sheet.refit_order
+          nil
+        rescue RefitOrder::Loop => e
+          say("the refit order runs in a loop: #{e.message}", *at(@sheet.position(e.keys.first)))
+        end
+
+        # Several share a seat only as layers of one stack, each with its own place.
+        def one_in_a_seat
+          shared.filter_map do |here|
+            next if here.none? { |one| one.layer.nil? } && repeated(here, &:layer).empty?
+
+            say("#{here.map(&:key).join(' and ')} sit in one place: give each its layer", *at(here.last), "seat")
+          end
+        end
+
+        def never_stacked
+          shared.flat_map do |here|
+            here.select(&:alone).map { |one| say("#{one.key} must not be stacked with #{(here - [one]).map(&:key).join(', ')}", *at(one), "alone") }
+          end
+        end
+
+        def never_itself
+          @sheet.positions.flat_map do |one|
+            [(say("#{one.key} cannot need itself", *at(one), "never_without") if one.never_without == one.key),
+             (say("#{one.key} cannot be behind itself", *at(one), "behind") if one.behind.include?(one.key))].compact
+          end
+        end
+
+        def kits_hold
+          each_content { |_, key, path| say("a kit holds #{key}, and there is no such position", *path) unless @sheet.position?(key) }
+        end
+
+        # A box with four bags and one motor filter means a filter every four bags.
+        def kits_match_clocks
+          each_content do |kit, key, path|
+            clock = @sheet.position?(key) && @sheet.position(key).tasks.flat_map(&:clocks).find { |one| one.kind == :count && one.of == "bags" }
+            bags = kit.contains.sum { |other, pieces| @sheet.position?(other) && @sheet.position(other).kind == :bag ? pieces : 0 }
+            next unless clock && bags.positive? && bags != clock.limit * kit.contains[key]
+
+            say("the kit holds #{bags} bags for #{kit.contains[key]} of #{key}, its clock says one every #{clock.limit} bags", *path)
+          end
+        end
+
+        def each_content
+          @sheet.kits.each_with_index.flat_map do |kit, index|
+            kit.contains.keys.filter_map { |key| yield kit, key, ["kits", index, "contains", key] }
+          end
+        end
+
+        def shared
+          @sheet.positions.select(&:seat).group_by { |one| [one.station, one.seat] }.values.select { |here| here.size > 1 }
+        end
+
+        # @return [Array] the second and later of those that share a key
+        def repeated(things, &block)
+          things.group_by(&block).values.flat_map { |same| same.drop(1) }
         end
       end
     end

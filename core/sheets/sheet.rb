@@ -4,10 +4,13 @@ module UprightBench
   module Core
     module Sheets
       # A model sheet: the air path of a model from floor to exhaust and every serviceable position on it.
+      # `rough` marks one that was begun at the counter and is still to be completed. `rated` are the readings of a
+      # new machine (suction_kpa at the inlet, flow_l_s); `accessories` is what comes with it.
       class Sheet
         include Value
 
-        fields :maker, :model, :kind, :family, :body_style, :power, :warranty_months, :stations, :positions
+        fields :maker, :model, :kind, :family, :body_style, :power, :warranty_months, :stations, :positions,
+               warranty_hours: nil, rough: false, rated: {}, accessories: [], kits: []
 
         KINDS = %i[upright canister stick robot drum].freeze
         POWERS = %i[mains battery].freeze
@@ -35,6 +38,11 @@ module UprightBench
         def at(station_key)
           here = positions.select { |position| position.station == station_key }
           here.reject(&:beside) + here.select(&:beside)
+        end
+
+        # @return [Array<Position>] the first to go back first
+        def refit_order
+          RefitOrder.new(self).call
         end
 
         private

@@ -114,8 +114,97 @@ class ReadTest < CoreTest
     assert_reads :replace, :seal_torn, { kind: :seal }, { state: "torn" }
   end
 
+  def test_filter_damp_and_loose
+    assert_reads :wash, :damp_washable, WASHABLE, { grey: 1, damp: true }
+    assert_reads :replace, :damp, DRY_ONLY, { grey: 1, damp: true }
+    assert_reads :clean, :loose, DRY_ONLY, { grey: 2, loose: true }
+    assert_reads :replace, :dark, DRY_ONLY, { grey: 5, loose: true }
+  end
+
+  def test_brush_with_gaps
+    assert_reads :replace, :gaps, BRUSH, { standout_mm: 6, gaps: true }
+  end
+
+  def test_roll_worn_stalled_or_faulty
+    assert_reads :replace, :roll_worn, { kind: :roll }, { turns: "free", bristles: "worn" }
+    assert_reads :clean, :roll_drags, { kind: :roll }, { turns: "drags", bristles: "full", light: "shows a fault" }
+    assert_reads :refer, :roll_light, { kind: :roll }, { turns: "free", light: "shows a fault" }
+    assert_reads :clean, :roll_light_first, { kind: :roll }, { light: "shows a fault" }
+    assert_reads :leave, :roll_full, { kind: :roll }, { bristles: "full" }
+  end
+
+  # A dock presses its bag together: the sheet's own line wins over the school's.
+  def test_a_bag_with_a_line_of_its_own
+    dock = { kind: :bag, measures: { "change_at_percent" => 90, "hygiene_days" => 120 } }
+
+    assert_reads :leave, :bag_room_left, dock, { fill_percent: 89 }, fitted_on: MONDAY - 120, today: MONDAY
+    assert_reads :replace, :bag_full, dock, { fill_percent: 90 }
+    assert_reads :replace, :bag_stale, dock, { fill_percent: 10 }, fitted_on: MONDAY - 121, today: MONDAY
+  end
+
+  def test_haze_is_wear_and_is_left
+    assert_reads :leave, :bin_hazed, { kind: :bin }, { haze: true, fill_percent: 65 }
+    assert_reads :clean, :bin_full, { kind: :bin }, { haze: true, fill_percent: 66 }
+  end
+
+  PACK = { kind: :battery, measures: { "run_minutes" => 20, "run_minutes_full" => 7 } }.freeze
+
+  # House rule: sixty percent. About 20 minutes and 6 to 7 at full power when new is common practice for small sticks.
+  def test_battery_by_its_run_time
+    assert_reads :leave, :pack_holds, PACK, { run_minutes: 12 }
+    assert_reads :replace, :pack_tired, PACK, { run_minutes: 11.9 }
+    assert_reads :leave, :pack_holds, PACK, { run_minutes: 12.1 }
+    assert_reads :replace, :pack_tired, PACK, { run_minutes: 19, run_minutes_full: 4 }
+    assert_reads :leave, :pack_holds, PACK, { run_minutes: 10 }, policy: Findings::Policy.new(battery_limit_percent: 50)
+    assert_reads :refer, :battery_swollen, PACK, { run_minutes: 20, state: "swollen" }
+    assert_reads :refer, :charges_badly, PACK, { state: "sound", charging: "flashes red" }
+  end
+
+  CARBON = { kind: :carbon, measures: { "new_length_mm" => 30 } }.freeze
+
+  # A third of the length when new, where the sheet gives no least length (house rule).
+  def test_carbon_at_its_least
+    assert_reads :replace, :carbon_short, CARBON, { length_mm: 10 }
+    assert_reads :replace, :carbon_short, CARBON, { length_mm: 9.9 }
+    assert_reads :leave, :carbon_left, CARBON, { length_mm: 10.1 }
+    assert_reads :replace, :carbon_short, { kind: :carbon, measures: { "least_length_mm" => 12 } }, { length_mm: 12 }
+    assert_reads :leave, :carbon_unknown, { kind: :carbon }, { length_mm: 3 }
+  end
+
+  def test_a_seal_that_binds_by_school
+    assert_match(/wipe it\.\z/, read({ kind: :seal }, { state: "binds" }).reason)
+    assert_match(/film of silicone/, read({ kind: :seal }, { state: "binds" }, policy: Findings::Policy.new(silicone: true)).reason)
+  end
+
+  def test_a_pad_is_washed_where_it_may_be
+    assert_reads :wash, :pad_dirty, { kind: :pad, water: :cold, drying_floor_hours: 12 }, { state: "dirty" }
+    assert_reads :clean, :pad_dirty, { kind: :pad }, { state: "dirty" }
+  end
+
+  # The good word stands first, leaves the part alone, and is what "all the rest is fine" records.
+  def test_the_first_word_of_every_list_is_the_good_one
+    Findings::States::TABLE.each { |kind, states| assert_equal :leave, states.values.first.first, kind }
+    Findings::KINDS.each_key do |kind|
+      fine = Findings.fine(position(kind: kind))
+
+      assert_equal :leave, Findings::Read.new(position: position(kind: kind), observed: fine).call.mark, kind unless fine.empty?
+    end
+  end
+
+  def test_fields_are_asked_where_the_sheet_has_what_they_need
+    refute_includes Findings.fields(position(kind: :roll)), :light
+    assert_includes Findings.fields(position(kind: :roll, features: ["status_light"])), :light
+    assert_includes Findings.fields(position(**PACK)), :run_minutes_full
+    refute_includes Findings.fields(position(kind: :filter)), :indicator_percent
+    assert_includes Findings.fields(position(tasks: [task(clock(:indicator, 100))])), :indicator_percent
+  end
+
+  def test_lengths_are_said_in_the_shops_unit
+    assert_match(/stand 0\.157 in proud/, read(BRUSH, { standout_mm: 4 }, policy: Findings::Policy.new(length_unit: :inch)).reason)
+  end
+
   def test_what_may_hurt_is_referred_and_stops
-    [[:lead, "damaged"], [:battery, "swollen"], [:contacts, "burnt"]].each do |kind, state|
+    [[:lead, "damaged"], [:battery, "swollen"], [:contacts, "burnt"], [:motor, "burnt smell"]].each do |kind, state|
       verdict = read({ kind: kind }, { state: state })
 
       assert_equal :refer, verdict.mark

@@ -26,7 +26,7 @@ class ParseTest < CoreTest
   def test_the_walk_follows_the_air_and_takes_what_hangs_beside_last
     sheet = Sheets::Parse.new(JSON.parse(File.read(FILES.grep(/loft/).first))).call
 
-    assert_equal %w[tool-neck wand hose bag lid-seal motor-filter lead exhaust-filter], sheet.walk.map(&:key)
+    assert_equal %w[tool-strips tool-neck wand hose bag lid-seal motor-filter motor lead exhaust-filter], sheet.walk.map(&:key)
   end
 
   def test_names_every_problem_at_once
@@ -51,11 +51,11 @@ class ParseTest < CoreTest
   end
 
   def test_things_of_the_wrong_shape
-    { "maker" => " ", "model" => 7, "warranty_months" => "two years", "positions" => {}, "stations" => [{ "key" => "a" }] }.each do |key, value|
+    { "maker" => " ", "model" => 7, "warranty_months" => "two years", "positions" => {}, "stations" => [7] }.each do |key, value|
       assert_match(/#{key} must be/, problems { |sheet| sheet[key] = value })
     end
     assert_raises(Sheets::Invalid) { Sheets::Parse.new([]).call }
-    assert_match(/position 1/, problems { |sheet| sheet["positions"][0] = "brush" })
+    assert_match(/positions must be a list of objects/, problems { |sheet| sheet["positions"][0] = "brush" })
     assert_match(/months come whole/, problems do |sheet|
       sheet["positions"].last["tasks"] = [{ "key" => "x", "action" => "replace", "clocks" => [{ "kind" => "months", "limit" => 1.5 }] }]
     end)

@@ -1,0 +1,130 @@
+# frozen_string_literal: true
+
+require "json"
+require_relative "../../core_helper"
+
+# What must hold of a whole sheet, each rule broken once.
+class RulesTest < CoreTest
+  def content(file = "maristo-twinroll")
+    JSON.parse(File.read(File.join(CoreAlone::ROOT, "demo/sheets/#{file}.json")))
+  end
+
+  def place(sheet, key)
+    sheet["positions"].find { |row| row["key"] == key }
+  end
+
+  def broken(file = "maristo-twinroll", &)
+    sheet = content(file).tap(&)
+    assert_raises(Sheets::Invalid) { Sheets::Parse.new(sheet).call }.problems
+  end
+
+  def assert_broken(words, file = "maristo-twinroll", &)
+    assert_match words, broken(file, &).join("\n")
+  end
+
+  def test_no_refit_order_runs_in_a_loop
+    assert_broken(/refit order runs in a loop: .*rear-roll/) { |sheet| place(sheet, "front-roll")["behind"] = ["rear-roll"] }
+    assert_broken(/bin cannot be behind itself/) { |sheet| place(sheet, "bin")["behind"] = ["bin"] }
+    # The felt sits behind the foam and would be refitted after it.
+    assert_broken(/loop/) { |sheet| place(sheet, "felt").merge!("refit_order" => 9) }
+  end
+
+  def test_no_two_positions_in_one_place
+    assert_broken(/felt and foam sit in one place/) { |sheet| place(sheet, "foam")["layer"] = 2 }
+    assert_broken(/sit in one place/) { |sheet| place(sheet, "felt").delete("layer") }
+  end
+
+  # Common practice: a cassette takes the place of the plain sheet, never on top of it.
+  def test_filters_that_must_not_be_stacked
+    assert_broken(/exhaust-filter must not be stacked with sheet/, "brackwater-loft-k") do |sheet|
+      place(sheet, "exhaust-filter")["layer"] = 1
+      sheet["positions"] << { "key" => "sheet", "name" => "Plain sheet", "station" => "exhaust", "kind" => "filter", "seat" => "exhaust grille", "layer" => 2 }
+    end
+  end
+
+  # Common practice: paper bag and textile filter, never one without the other.
+  def test_never_without_names_a_place_that_is_there
+    assert_broken(/no position textile-filter/, "corvane-drum-30") do |sheet|
+      sheet["positions"].reject! { |row| row["key"] == "textile-filter" }
+      sheet["positions"].each { |row| row["behind"]&.delete("textile-filter") }
+    end
+    assert_broken(/cannot need itself/, "corvane-drum-30") { |sheet| place(sheet, "bag")["never_without"] = "bag" }
+  end
+
+  # A box of four bags and one motor filter: a filter every four bags.
+  def test_a_kit_contains_what_it_says
+    assert_broken(/a kit holds spare, and there is no such position/, "brackwater-loft-k") { |sheet| sheet["kits"][0]["contains"]["spare"] = 1 }
+    assert_broken(/holds 5 bags for 1 of motor-filter, its clock says one every 4 bags/, "brackwater-loft-k") { |sheet| sheet["kits"][0]["contains"]["bag"] = 5 }
+  end
+
+  def test_clocks_have_units
+    clock = ->(fields) { ->(sheet) { place(sheet, "bin-seal")["tasks"] = [{ "key" => "x", "action" => "replace", "clocks" => [fields] }] } }
+
+    assert_broken(/unknown clock weeks/, &clock.call({ "kind" => "weeks", "limit" => 3 }))
+    assert_broken(/what it counts: bags or washes/, &clock.call({ "kind" => "count", "limit" => 3, "of" => "moons", "each_hours" => 2 }))
+    assert_broken(/counts percent/, &clock.call({ "kind" => "indicator", "limit" => 150 }))
+    assert_broken(/limit must be a number above 0/, &clock.call({ "kind" => "hours", "limit" => 0 }))
+  end
+
+  def test_what_is_never_wetted
+    assert_broken(/a lead is never wetted/) { |sheet| place(sheet, "lead").merge!("water" => "cold", "drying_floor_hours" => 2) }
+  end
+
+  def test_a_problem_names_its_path
+    problem = broken { |sheet| place(sheet, "bin")["minutes"] = 0 }.first
+
+    assert_equal ["positions", 6, "minutes"], problem.path
+    assert_equal "positions › 7 › minutes: minutes must be a number above 0", problem.to_s
+  end
+
+  def test_what_covers_a_part_goes_back_after_it
+    Dir[File.join(CoreAlone::ROOT, "demo/sheets/*.json")].each do |file|
+      sheet = Sheets::Parse.new(JSON.parse(File.read(file))).call
+      order = sheet.refit_order.map(&:key)
+
+      assert_equal sheet.positions.map(&:key).sort, order.sort
+      sheet.positions.each { |one| one.behind.each { |cover| assert_operator order.index(one.key), :<, order.index(cover), "#{sheet.title}: #{one.key}, #{cover}" } }
+      numbered = sheet.refit_order.filter_map(&:refit_order)
+
+      assert_equal numbered.sort, numbered
+    end
+  end
+
+  # Facts of the trade: felt before foam, gasket before cones, right side of the roll first.
+  def test_orders_that_the_trade_knows
+    order = Sheets::Parse.new(content).call.refit_order.map(&:key)
+
+    assert_operator order.index("felt"), :<, order.index("foam")
+    assert_equal "right", Sheets::Parse.new(content("maristo-reed")).call.position("roll").attributes["first_side"]
+  end
+
+  def test_a_starter_for_every_kind
+    Sheets::Sheet::KINDS.each do |kind|
+      sheet = Sheets::Parse.new(Sheets::Starter.content(kind: kind, maker: "Newmark", model: "One")).call
+
+      assert sheet.rough
+      assert_empty sheet.positions.select(&:washable?), "nobody knows yet what may be wetted"
+    end
+    assert_raises(KeyError) { Sheets::Starter.content(kind: :kettle, maker: "N", model: "O") }
+  end
+
+  def test_what_changed_between_versions
+    before = content
+    after = content.tap do |sheet|
+      place(sheet, "bin")["minutes"] = 4
+      place(sheet, "vents").delete("care")
+      sheet["positions"].reject! { |row| row["key"] == "window" }
+      sheet["warranty_months"] = 24
+    end
+
+    assert_empty Sheets::Changes.new(before, content).call
+    assert_equal ["warranty months was 60, is 24", "position Head window was taken out", "Bin: minutes was 2, is 4"],
+                 Sheets::Changes.new(before, after).call.grep_v(/care was/)
+  end
+
+  def test_a_fastener_in_words
+    assert_equal "3 × coin slot, a quarter turn", Sheets::Fastener.new(count: 3, driver: "coin slot", turns: 0.25).words
+    assert_equal "2 × T8, 8 mm", Sheets::Fastener.new(count: 2, driver: "T8", length_mm: 8).words
+    assert_raises(ArgumentError) { Sheets::Fastener.new(count: 0, driver: "T8") }
+  end
+end
