@@ -36,6 +36,9 @@ gem "matrix", "~> 0.4" # prawn needs it since Ruby 3.1
 gem "prawn", "~> 2.5"
 gem "rqrcode", "~> 3.1"
 
+# Pictures
+gem "ruby-vips", "~> 2.2"
+
 gem "rake", "~> 13.0"
 
 group :test do

@@ -5,7 +5,7 @@ require "zeitwerk"
 
 # Brings the application's code and its database up. Needs DATABASE_URL.
 module UprightBench
-  ROOMS = %w[core models services screens drawings papers formats outbox config demo].freeze
+  ROOMS = %w[core models services screens drawings papers formats outbox config pictures demo].freeze
 
   ROOMS.map(&:capitalize).each { |name| const_set(name, Module.new) unless const_defined?(name, false) }
 

@@ -16,11 +16,18 @@ module UprightBench
       # @return [Sequel::Database]
       def connect(url)
         Sequel.default_timezone = :utc
-        db = Sequel.connect(url, max_connections: MOST_CONNECTIONS, preconnect: false)
+        db = Sequel.connect(url, max_connections: MOST_CONNECTIONS, preconnect: false, after_connect: method(:settle))
         db.extension :pg_json, :pg_array
         Sequel::Model.db = db
         Que.connection = db
         db
+      end
+
+      # How near a name must be to one that was mistyped (trigrams of the nearest words; house rule).
+      ALIKE = 0.45
+
+      def settle(connection)
+        connection.exec("SET pg_trgm.word_similarity_threshold = #{ALIKE}")
       end
 
       def migrate(db)

@@ -10,6 +10,8 @@ module UprightBench
       many_to_one :sheet_version
       one_to_many :findings
       one_to_many :stops
+      one_to_many :accessories, order: :id
+      one_to_many :pictures, order: :id
       one_to_many :work_items, order: :place
       many_to_one :made_safe_person, class: "UprightBench::Models::Person", key: :made_safe_by
 

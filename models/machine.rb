@@ -28,8 +28,12 @@ module UprightBench
                              evidence: state == "stored" ? [] : use_readings.map(&:to_core))
       end
 
-      def in_warranty?(today)
-        bought_on && !second_hand && today < (bought_on >> to_core.warranty_months)
+      # @return [Core::Intake::Warranty] run hours are what the use rate says since it was bought
+      def warranty(today)
+        sheet = to_core
+        run = sheet.warranty_hours && bought_on && (use_rate(today).mean * (today - bought_on).to_i / 7.0)
+        Core::Intake::Warranty.new(months: sheet.warranty_months, hours: sheet.warranty_hours, bought_on: bought_on, second_hand: second_hand,
+                                   hours_run: run, today: today)
       end
     end
   end

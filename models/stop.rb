@@ -8,6 +8,13 @@ module UprightBench
 
       dataset_module do
         where :standing, cleared_at: nil
+        exclude :at_the_counter, condition: nil
+      end
+
+      # @param sheet [Core::Sheets::Sheet] the job's
+      # @return [String] what it is about
+      def about(sheet)
+        position ? sheet.position(position).name.downcase : Core::Intake::Safety::CONDITIONS.fetch(condition).first
       end
     end
   end

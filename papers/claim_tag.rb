@@ -2,31 +2,36 @@
 
 module UprightBench
   module Papers
-    # The tag on a machine, 100 × 62 mm: number large enough to read from two metres, and a code to scan.
+    # The tags on machines, 100 × 62 mm, one a page: number large enough to read from two metres, and a code to scan.
     class ClaimTag < Paper
       SIZE_MM = [100, 62].freeze
       MARGIN_MM = 4
 
-      # @param number [Integer] the job's
-      # @param lines [Array<String>] machine, customer, complaint, promise; long ones are shrunk
-      def initialize(number:, shop:, lines:)
-        @number = number
+      # @param tags [Array<Hash>] number (the job's), lines (machine, customer, complaint, promise; long ones are shrunk)
+      def initialize(shop:, tags:)
         @shop = shop
-        @lines = lines
+        @tags = tags
         super()
       end
 
       private
 
       def title
-        "Tag #{@number}"
+        "Tag #{@tags.map { |tag| tag.fetch(:number) }.join(', ')}"
       end
 
       def draw
+        @tags.each_with_index do |tag, place|
+          pdf.start_new_page if place.positive?
+          draw_tag(**tag)
+        end
+      end
+
+      def draw_tag(number:, lines:)
         top = pdf.bounds.top
-        line(@number.to_s, at: [0, top], width: 60 * MM, size: 46, style: :bold, height: 50)
-        qr("J#{@number}", at: [66 * MM, top - 2], side: 26 * MM)
-        @lines.each_with_index do |text, place|
+        line(number.to_s, at: [0, top], width: 60 * MM, size: 46, style: :bold, height: 50)
+        qr("J#{number}", at: [66 * MM, top - 2], side: 26 * MM)
+        lines.each_with_index do |text, place|
           line(text, at: [0, top - 56 - (place * 20)], width: (place < 2 ? 64 : 92) * MM, size: 12, style: place.zero? ? :bold : :normal, height: 18)
         end
         line(@shop, at: [0, 10], width: 92 * MM, size: 8, height: 10)

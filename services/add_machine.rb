@@ -6,10 +6,10 @@ module UprightBench
     class AddMachine
       # @return [Models::Machine]
       # @raise [Invalid] when the plate is on file for this model already
-      def self.call(customer, sheet_id:, by:, at:, plate: nil, bought_on: nil, second_hand: false)
+      def self.call(customer, sheet_id:, by:, at:, plate: nil, bought_on: nil, bought_at: nil, second_hand: false)
         sheet = Lookup.one(Models::Sheet, sheet_id)
         DB.transaction do
-          machine = Models::Machine.create(customer_id: customer.id, sheet_id: sheet.id, plate: plate, bought_on: bought_on,
+          machine = Models::Machine.create(customer_id: customer.id, sheet_id: sheet.id, plate: plate, bought_on: bought_on, bought_at: bought_at,
                                            second_hand: second_hand, created_by: by.id, created_at: at)
           fit(machine, sheet, second_hand ? nil : bought_on, by)
           History.note("added", machine, by: by, at: at)

@@ -2,7 +2,8 @@
 
 module UprightBench
   module Services
-    # A named person records what was done about a stop; work may go on.
+    # A named person records what was done about a stop; work may go on. Whoever clears a stop from the counter also
+    # says that the machine is safe to open.
     class ClearStop
       # @raise [Invalid] without a note
       def self.call(number, stop_id, note:, by:, at:)
@@ -14,6 +15,7 @@ module UprightBench
           next job if stop.nil?
 
           stop.update(note: note, cleared_by: by.id, cleared_at: at)
+          job.update(made_safe_at: at, made_safe_by: by.id) if stop.condition && job.made_safe_at.nil?
           History.note("cleared stop", stop, by: by, at: at, job: job, data: { note: note })
           job
         end

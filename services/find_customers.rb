@@ -2,11 +2,14 @@
 
 module UprightBench
   module Services
-    # Finds customers and machines as somebody types: a part of a name (accents forgiven), phone digits, a plate; or
-    # scans a tag (J1042) or a filter label (M17).
+    # Finds customers and machines as somebody types: parts of a name in any order (accents forgiven, small typing errors
+    # too when nothing else is found), the last digits of a phone, a plate; or scans a tag (J1042) or a filter label (M17).
     class FindCustomers
       MOST = 12
       FEWEST_LETTERS = 2
+      INDEXED_LETTERS = 3 # fewer stand at the beginning of a word, or an index could not help
+      FEWEST_TO_FORGIVE = 4
+      MOST_TO_RANK = 200 # of those that match, so many are put in order
 
       # One machine of a customer, or a customer without machines (machine_id nil).
       Hit = Struct.new(:customer_id, :name, :phone, :town, :fleet, :machine_id, :title, :plate, :job_number, keyword_init: true)
@@ -25,24 +28,40 @@ module UprightBench
       def call
         return [] if @text.length < FEWEST_LETTERS
 
-        customers = Models::Customer.where(id: matching_customers).or(id: owners_of_machines)
-                                    .order(Sequel.function(:word_similarity, plain(@text), plain(:name)).desc, :name).limit(MOST)
+        found = hits(matching_customers)
+        found.empty? && @text.count("^0-9").between?(FEWEST_TO_FORGIVE, 60) ? hits(alike) : found
+      end
+
+      # @return [Integer, nil] the one machine that is meant, when there is no doubt
+      def self.only_machine(text)
+        machines = call(text).filter_map(&:machine_id)
+        machines.first if machines.one?
+      end
+
+      private
+
+      def hits(matching)
+        near = Models::Customer.where(id: matching).or(id: owners_of_machines).limit(MOST_TO_RANK)
+        customers = near.from_self.order(Sequel.function(:word_similarity, plain(@text), plain(:name)).desc, :name).limit(MOST)
         rows = customers.from_self(alias: :c).left_join(:machines, { customer_id: :id }, table_alias: :m)
                         .left_join(:sheets, { id: Sequel[:m][:sheet_id] }, table_alias: :s)
                         .left_join(Models::Job.in_shop.select(:number, :machine_id), { machine_id: Sequel[:m][:id] }, table_alias: :j)
         closest(rows.select(*columns).limit(MOST * 4).all).first(MOST)
       end
 
-      private
-
       def matching_customers
-        found = Models::Customer.where(plain(:name).like(pattern))
-        found = found.or(Sequel.like(:phone_digits, "%#{@digits}%")) if @digits.length >= 3
+        found = Models::Customer.where(Sequel.&(*@text.split.first(6).map { |word| contains(:name, word) }))
+        found = found.or(Sequel.like(:phone_digits, "%#{@digits}%")) if @digits.length >= INDEXED_LETTERS && @text.count("A-Za-z").zero?
         found.select(:id)
       end
 
+      # Names that differ by a letter or two; how near they must be is set when a connection opens.
+      def alike
+        Models::Customer.where(Sequel.lit("? <% ?", plain(@text), plain(:name))).select(:id)
+      end
+
       def owners_of_machines
-        machines = Models::Machine.where(plain(:plate).like(pattern))
+        machines = Models::Machine.where(contains(:plate, @text))
         (scanned ? machines.or(id: scanned) : machines).select(:customer_id)
       end
 
@@ -54,8 +73,11 @@ module UprightBench
                      end
       end
 
-      def pattern
-        Sequel.join([Sequel.lit("'%'"), plain(Models::Customer.dataset.escape_like(@text)), Sequel.lit("'%'")])
+      def contains(column, words)
+        text = plain(Models::Customer.dataset.escape_like(words))
+        return plain(column).like(Sequel.join(["%", text, "%"])) if words.length >= INDEXED_LETTERS
+
+        plain(column).like(Sequel.join([text, "%"])) | plain(column).like(Sequel.join(["% ", text, "%"]))
       end
 
       def plain(value)
@@ -74,7 +96,11 @@ module UprightBench
       end
 
       def meant?(hit)
-        hit.plate.to_s.upcase.include?(@text.upcase) || (!scanned.nil? && hit.machine_id == scanned)
+        hit.plate.to_s.upcase.include?(@text.upcase) || (!scanned.nil? && hit.machine_id == scanned) || last_digits?(hit)
+      end
+
+      def last_digits?(hit)
+        @digits.length >= INDEXED_LETTERS && hit.phone.to_s.gsub(/\D/, "").end_with?(@digits)
       end
     end
   end

@@ -10,7 +10,7 @@ module UprightBench
       def initialize(sheet, machine, today:, smell: false)
         @sheet = sheet
         @machine = machine
-        @wants = Core::Fit::Wants.new(allergy: machine.allergy, smell: smell, in_warranty: machine.in_warranty?(today))
+        @wants = Core::Fit::Wants.new(allergy: machine.allergy, smell: smell, in_warranty: machine.warranty(today).in?)
       end
 
       # @param keys [Array<String>] positions

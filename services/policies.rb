@@ -9,6 +9,7 @@ module UprightBench
         "bag_limit_percent" => [50, 10..100, "%", "Change a bag when it is this full"],
         "bin_limit_percent" => [66, 10..100, "%", "Empty a bin when it is this full"],
         "washes_in_a_life" => [12, 1..100, "washes", "A washable filter is replaced after"],
+        "battery_limit_percent" => [60, 10..95, "%", "Offer a new pack when it runs below this share of its time when new"],
         "drying_hours" => [24, 1..96, "h", "A washed part dries for, where its sheet says nothing"],
         "room_temperature_c" => [nil, -20..50, "°C", "Drying room, temperature"],
         "room_humidity_percent" => [nil, 0..100, "%", "Drying room, humidity"],
@@ -18,6 +19,11 @@ module UprightBench
         "email_lead_days" => [10, 0..90, "days", "A card by e-mail leaves ahead of the due date by"],
         "follow_up_gap_days" => [30, 7..365, "days", "An unanswered card is repeated after"],
         "most_follow_ups" => [2, 0..5, "times", "An unanswered card is repeated at most"]
+      }.freeze
+      # key => default, the schools with their words, what it is about
+      CHOICES = {
+        "length_unit" => ["mm", { "mm" => "millimetres", "inch" => "inches" }, "Lengths are typed and shown in"],
+        "seal_school" => ["dry", { "dry" => "wiped, dry", "silicone" => "wiped, then a trace of silicone" }, "A seal that binds is"]
       }.freeze
       DAYS = %w[mon tue wed thu fri sat sun].freeze
       WORKING_DAY = { "08:30" => "12:30", "13:00" => "17:30" }.freeze
@@ -38,10 +44,15 @@ module UprightBench
         @stored.fetch(key) { NUMBERS.fetch(key).first }
       end
 
+      # @return [String] the school followed
+      def choice(key)
+        @stored.fetch(key) { CHOICES.fetch(key).first }
+      end
+
       # @return [Core::Findings::Policy]
       def findings
-        Core::Findings::Policy.new(bag_limit_percent: number("bag_limit_percent"), bin_limit_percent: number("bin_limit_percent"),
-                                   washes_in_a_life: number("washes_in_a_life"))
+        numbers = %w[bag_limit_percent bin_limit_percent washes_in_a_life battery_limit_percent].to_h { |key| [key.to_sym, number(key)] }
+        Core::Findings::Policy.new(**numbers, silicone: choice("seal_school") == "silicone", length_unit: choice("length_unit").to_sym)
       end
 
       # @return [Core::Cards::Policy]

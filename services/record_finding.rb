@@ -4,25 +4,24 @@ module UprightBench
   module Services
     # Saves what was seen at a position, with the verdict the core draws from it.
     class RecordFinding
-      OPEN_STAGES = %i[taken_in looked_over settled in_work waiting].freeze
-
       # @param number [Integer] the job's
       # @param position [String] a key of the job's sheet
       # @param observed [Hash{Symbol=>Object}] as in Core::Findings::KINDS
       # @param mark [Symbol, nil] the person's own mark, over what the rule says
       # @param version [Integer] the version that was on the screen; 0 for none
+      # @param request_key [String, nil] a UUID of this save: sent again after a lost answer, it is saved once
       # @return [Models::Finding, nil] nil when everything was cleared
       # @raise [Stale] when somebody else saved in the meantime
-      # @raise [Refused] for a wash of what must not be wetted, or when the job is past recording
-      def self.call(number, position, observed:, version:, by:, at:, mark: nil)
-        DB.transaction { new(Lookup.job(number, lock: true), position, observed: observed, mark: mark, version: version, by: by, at: at).call }
+      # @raise [Refused] for a wash of what must not be wetted, when a stop keeps the machine shut, or the job is past recording
+      def self.call(number, position, by:, at:, **seen)
+        DB.transaction { new(Lookup.job(number, lock: true), position, by: by, at: at, **seen).call }
       end
 
-      def initialize(job, position, observed:, mark:, version:, by:, at:)
+      # Also for a job that the caller has locked.
+      def initialize(job, position, observed:, version:, by:, at:, mark: nil, request_key: nil)
         @job = job
-        raise NotFound, "Job #{job.number} has no place of that name." unless job.sheet.position?(position)
-        raise Refused, "Job #{job.number} is #{job.state.tr('_', ' ')}: nothing more is recorded." unless OPEN_STAGES.include?(job.stage)
-
+        OpenToLook.check(job, position)
+        @request_key = request_key
         @position = job.sheet.position(position)
         @observed = observed
         @mark = mark
@@ -33,11 +32,14 @@ module UprightBench
 
       def call
         before = Models::Finding.first(job_id: @job.id, position: @position.key)
+        return before if @request_key && before&.request_key == @request_key
+
         refuse_stale(before)
         raise Refused, "#{@position.name} must not be wetted: mark it clean or replace." if @mark == :wash && !@position.washable?
 
         verdict = settled_verdict
         saved = verdict ? save(before, verdict) : clear(before)
+        Models::Skip.where(job_id: @job.id, position: @position.key).delete if verdict
         KeepStop.call(@job, @position, verdict, by: @by, at: @at)
         PlanWork.call(@job, by: @by) unless @job.stage == :taken_in
         saved
@@ -56,22 +58,39 @@ module UprightBench
       def settled_verdict
         rule = Core::Findings::Read.new(position: @position, observed: @observed, background: background).call
         return rule if @mark.nil? || @mark == rule&.mark
+        return looked_fine if @mark == :leave && rule.nil?
 
         because = rule ? " The rule says #{rule.mark}: #{rule.reason}" : ""
         Core::Findings::Verdict.new(mark: @mark, clause: :own_mark, confidence: :low, stop: rule&.stop || false,
                                     reason: "Marked by #{@by.name}.#{because}")
       end
 
+      def looked_fine
+        Core::Findings::Verdict.new(mark: :leave, clause: :looked_fine, confidence: :fair, reason: "Looked at, nothing to do.")
+      end
+
+      # The raw material of a household's own factor: how far gone it is, and how far gone it should be by the clock.
+      def loads
+        due = Models::Due.running.where(machine_id: @job.machine_id, position: @position.key).exclude(due_on: nil).order(:due_on).first
+        { load_found: Core::Findings::Load.found(@position, @observed, policy: policy),
+          load_expected: due && Core::Findings::Load.expected(started_on: due.started_on, due_on: due.due_on, today: Config::Zone.date(@at)) }
+      end
+
+      def policy
+        @policy ||= Policies.now.findings
+      end
+
       def background
         fitting = Models::Fitting.in_place.first(machine_id: @job.machine_id, position: @position.key)
         today = Config::Zone.date(@at)
-        Core::Findings::Background.new(policy: Policies.now.findings, wash_count: fitting&.wash_count || 0, today: today,
+        Core::Findings::Background.new(policy: policy, wash_count: fitting&.wash_count || 0, today: today,
                                        fitted_on: fitting&.fitted_on, hours_per_week: @job.machine.use_rate(today).mean)
       end
 
       def save(before, verdict)
         fields = { observed: Sequel.pg_jsonb(@observed), mark: verdict.mark.to_s, own_mark: !@mark.nil?, reason: verdict.reason,
-                   clause: verdict.clause.to_s, confidence: verdict.confidence.to_s, found_by: @by.id, found_at: @at }
+                   clause: verdict.clause.to_s, confidence: verdict.confidence.to_s, found_by: @by.id, found_at: @at,
+                   request_key: @request_key, **loads }
         saved = if before
                   before.update(**fields, version: before.version + 1)
                 else

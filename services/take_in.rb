@@ -5,8 +5,9 @@ module UprightBench
     # Puts a customer's machine on the bench. The same request key twice gives the same job.
     class TakeIn
       # @param input [Hash] customer_id or customer {name, phone, email, street, town, email_agreed, post_agreed};
-      #   machine_id or machine {sheet_id, plate, bought_on, second_hand}; use {hours_per_week, traits, allergy};
-      #   complaint, came_with, request_key
+      #   machine_id or machine {sheet_id, or rough {maker, model, kind}; plate, bought_on, bought_at, second_hand};
+      #   use {hours_per_week, traits, allergy}; complaint, accessories {name => pieces}, request_key;
+      #   made_safe, conditions (keys of Core::Intake::Safety::CONDITIONS, each of which raises a stop)
       # @param by [Models::Person] also the one who made the machine safe
       # @param at [Time]
       # @return [Models::Job]
@@ -39,10 +40,30 @@ module UprightBench
       def take_in
         machine = known_machine || new_machine
         refuse_second_job(machine)
-        machine.update(**@input.fetch(:use))
+        machine.update(@input.fetch(:use))
         job = Models::Job.create(job_fields(machine))
-        History.note("took in", job, by: @by, at: @at, job: job, data: { complaint: job.complaint })
+        count_in(job)
+        stop(job)
+        History.note("took in", job, by: @by, at: @at, job: job, data: { complaint: job.complaint, accessories: accessories, conditions: conditions })
         job
+      end
+
+      def accessories
+        @input.fetch(:accessories, {})
+      end
+
+      def conditions
+        @input.fetch(:conditions, [])
+      end
+
+      def count_in(job)
+        Models::Accessory.multi_insert(accessories.map { |name, pieces| { job_id: job.id, name: name, pieces_in: pieces } })
+      end
+
+      def stop(job)
+        conditions.each do |condition|
+          Models::Stop.create(job_id: job.id, condition: condition, reason: Core::Intake::Safety.stop_words(condition), raised_by: @by.id, raised_at: @at)
+        end
       end
 
       def known_machine
@@ -55,7 +76,10 @@ module UprightBench
       end
 
       def new_machine
-        AddMachine.call(customer, **@input.fetch(:machine), by: @by, at: @at)
+        owner = customer
+        rough = @input.fetch(:machine)[:rough]
+        sheet_id = rough ? BeginSheet.call(**rough, by: @by, at: @at).id : @input.fetch(:machine).fetch(:sheet_id)
+        AddMachine.call(owner, **@input.fetch(:machine).except(:rough), sheet_id: sheet_id, by: @by, at: @at)
       end
 
       def customer
@@ -73,8 +97,8 @@ module UprightBench
 
       def job_fields(machine)
         { machine_id: machine.id, customer_id: machine.customer_id, sheet_version_id: machine.sheet.current_version_id,
-          complaint: @input.fetch(:complaint), came_with: @input[:came_with], request_key: @input.fetch(:request_key),
-          made_safe_at: @at, made_safe_by: @by.id, taken_in_by: @by.id, taken_in_at: @at }
+          complaint: @input.fetch(:complaint), request_key: @input.fetch(:request_key),
+          **(@input.fetch(:made_safe, true) ? { made_safe_at: @at, made_safe_by: @by.id } : {}), taken_in_by: @by.id, taken_in_at: @at }
       end
     end
   end

@@ -8,7 +8,7 @@ module UprightBench
       # Debian packages: installs what is missing, as root or through sudo.
       class Packages
         SERVER = %w[postgresql libpq-dev].freeze
-        BUILD = %w[build-essential ruby-dev pkg-config libyaml-dev].freeze
+        BUILD = %w[build-essential ruby-dev pkg-config libyaml-dev libffi-dev libvips42].freeze
         TESTS = %w[chromium libxml2-dev libxslt1-dev poppler-utils zbar-tools].freeze
 
         def self.ensure(names)

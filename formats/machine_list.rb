@@ -1,0 +1,92 @@
+# frozen_string_literal: true
+
+require "csv"
+
+module UprightBench
+  module Formats
+    # A list of machines as CSV (RFC 4180; a semicolon or a tab between the fields is understood too).
+    #
+    #   maker,model,plate,bought_on,hours_per_week,complaint
+    #   Ostrel,Stride 36,K-20137,2024-05-01,22,half-yearly service
+    #
+    # maker, model and plate are needed; the order of the columns and the case of their names do not matter.
+    class MachineList
+      COLUMNS = %w[maker model plate bought_on hours_per_week complaint].freeze
+      NEEDED = %w[maker model plate].freeze
+      MOST = 500
+      SEPARATORS = [",", ";", "\t"].freeze
+      LONGEST = 2000
+
+      # A list that cannot be read; `problems` are sentences that name the line.
+      class Bad < StandardError
+        attr_reader :problems
+
+        def initialize(problems)
+          @problems = problems
+          super(problems.join(" "))
+        end
+      end
+
+      # @param text [String] UTF-8
+      def initialize(text)
+        @text = text.delete_prefix("\uFEFF")
+        @problems = []
+      end
+
+      # @return [Array<Hash{Symbol=>Object}>] line (in the file), maker, model, plate, bought_on (Date or nil),
+      #   hours_per_week (Float or nil), complaint (String or nil)
+      # @raise [Bad] with every problem
+      def call
+        rows = table.each_with_index.filter_map { |row, index| read(row, index + 2) unless row.fields.all?(&:nil?) }
+        @problems << "The list is empty." if rows.empty? && @problems.empty?
+        @problems << "The list has #{rows.size} machines; at most #{MOST} at once." if rows.size > MOST
+        raise Bad, @problems if @problems.any?
+
+        rows
+      end
+
+      private
+
+      def table
+        parsed = CSV.parse(@text, headers: true, col_sep: separator, skip_blanks: false, header_converters: ->(name) { name.to_s.strip.downcase.tr(" ", "_") },
+                                  converters: ->(field) { field&.strip.then { |text| text.to_s.empty? ? nil : text } })
+        lacking = NEEDED - parsed.headers.compact
+        raise Bad, ["Line 1: there is no column #{lacking.join(', ')}. The columns are #{COLUMNS.join(', ')}."] if lacking.any?
+
+        parsed
+      rescue CSV::MalformedCSVError => e
+        raise Bad, ["Line #{e.line_number}: #{e.message.sub(/ in line \d+\.?\z/, '')}."]
+      end
+
+      def separator
+        head = @text.lines.first.to_s
+        SEPARATORS.max_by { |sign| head.count(sign) }
+      end
+
+      def read(row, line)
+        fields = COLUMNS.to_h { |name| [name.to_sym, row[name]] }
+        NEEDED.each { |name| say(line, "#{name} is missing") unless fields[name.to_sym] }
+        say(line, "a field is too long") if fields.values.compact.any? { |text| text.length > LONGEST }
+        fields.merge(line: line, bought_on: date(fields[:bought_on], line), hours_per_week: hours(fields[:hours_per_week], line))
+      end
+
+      def date(text, line)
+        text && Date.iso8601(text)
+      rescue Date::Error
+        say(line, "bought_on must be a day, as in 2026-03-31")
+      end
+
+      def hours(text, line)
+        return unless text
+
+        number = Float(text.tr(",", "."), exception: false)
+        number&.between?(0, 168) ? number : say(line, "hours_per_week must be a number from 0 to 168")
+      end
+
+      def say(line, words)
+        @problems << "Line #{line}: #{words}."
+        nil
+      end
+    end
+  end
+end

@@ -1,0 +1,18 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Models
+    # A place left out of a look-over, with the reason.
+    class Skip < Sequel::Model(:skips)
+      NOT_FITTED = "not fitted"
+
+      unrestrict_primary_key
+      many_to_one :job
+      many_to_one :skipper, class: "UprightBench::Models::Person", key: :skipped_by
+
+      def not_fitted?
+        reason == NOT_FITTED
+      end
+    end
+  end
+end

@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+require "digest"
+require "vips"
+
+module UprightBench
+  module Pictures
+    # From what a phone sends to what the shop keeps: turned upright, shrunk, without location or anything else that
+    # was written into it, in two sizes. What a file is, is told by its content, never by its name.
+    class Prepare
+      # A file that is no picture, or one too large.
+      class Unfit < StandardError; end
+
+      # What is kept: the name it is kept under, and size => JPEG bytes.
+      Prepared = Struct.new(:digest, :width, :height, :sizes, keyword_init: true)
+
+      BIGGEST_BYTES = 25 * 1024 * 1024
+      MOST_PIXELS = 120_000_000 # beyond any phone; a small file may claim more, to fill the memory
+      SIDES = { full: 2000, small: 320 }.freeze # longer side in pixels
+      QUALITY = 82
+      SIGNS = { "\xFF\xD8\xFF".b => "JPEG", "\x89PNG\r\n\x1A\n".b => "PNG" }.freeze
+
+      Vips.block_untrusted(true) # only readers that are hardened against strangers' files
+      Vips.cache_set_max(0)      # no picture is read twice
+
+      # @param path [String] of the file as it came
+      def initialize(path)
+        @path = path
+      end
+
+      # @return [Prepared]
+      # @raise [Unfit] with a sentence for whoever sent it
+      def call
+        look_at_the_file
+        look_inside
+        sizes = SIDES.to_h { |size, side| [size, shrunk(side)] }
+        small = Vips::Image.new_from_buffer(sizes.fetch(:full), "")
+        Prepared.new(digest: Digest::SHA256.hexdigest(sizes.fetch(:full)), width: small.width, height: small.height, sizes: sizes)
+      rescue Vips::Error
+        raise Unfit, "is damaged: it could not be read as a picture"
+      end
+
+      private
+
+      def look_at_the_file
+        size = File.size(@path)
+        raise Unfit, "is empty" if size.zero?
+        raise Unfit, "is #{size / 1024 / 1024} MB; at most #{BIGGEST_BYTES / 1024 / 1024} MB" if size > BIGGEST_BYTES
+        raise Unfit, "is no picture: a JPEG, PNG or WebP is wanted" unless picture?
+      end
+
+      def picture?
+        head = File.binread(@path, 16)
+        SIGNS.keys.any? { |sign| head.start_with?(sign) } || (head.start_with?("RIFF") && head[8, 4] == "WEBP")
+      end
+
+      def look_inside
+        image = Vips::Image.new_from_file(@path, access: :sequential)
+        raise Unfit, "has #{image.width} × #{image.height} points, more than any camera's" if image.width * image.height > MOST_PIXELS
+      end
+
+      # Reads no more than it needs, turns by the camera's note, and writes nothing but the picture.
+      def shrunk(side)
+        image = Vips::Image.thumbnail(@path, side, height: side, size: :down, fail_on: :error)
+        image = image.flatten(background: 255) if image.has_alpha?
+        image.colourspace(:srgb).jpegsave_buffer(Q: QUALITY, strip: true, interlace: true)
+      end
+    end
+  end
+end

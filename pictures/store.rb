@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+require "fileutils"
+require "securerandom"
+
+module UprightBench
+  module Pictures
+    # Where pictures lie: files named after what they hold, in a folder beside the database. Another place (a bucket)
+    # needs only these three methods.
+    class Store
+      # @return [Store] as the settings say
+      def self.ours
+        new(SETTINGS.state_dir.join("pictures"))
+      end
+
+      # @param folder [Pathname]
+      def initialize(folder)
+        @folder = folder
+      end
+
+      # The same name twice is the same content: it is written once, and never half.
+      #
+      # @param digest [String] 64 hex digits
+      # @param size [Symbol] of Prepare::SIDES
+      # @param bytes [String] a JPEG
+      def put(digest, size, bytes)
+        path = path(digest, size)
+        return if path.exist?
+
+        FileUtils.mkdir_p(path.dirname)
+        half = path.sub_ext(".#{SecureRandom.hex(6)}")
+        half.binwrite(bytes)
+        half.rename(path.to_s)
+      end
+
+      # @return [Pathname]
+      def path(digest, size)
+        @folder.join(digest[0, 2], "#{digest}-#{size}.jpg")
+      end
+    end
+  end
+end

@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # Keeps pictures of a job. The files are written before the rows that name them, so that no row ever names a
+    # file that is not there; the same picture twice is kept once.
+    class AddPictures
+      MOST = 40 # a job
+
+      # @param files [Array<Hash>] as a multipart form gives them, :filename and :tempfile
+      # @return [Array<Pictures::Prepare::Prepared>]
+      # @raise [Invalid] naming each file that is no picture
+      def self.prepare(files)
+        wrong = []
+        made = files.filter_map do |file|
+          Pictures::Prepare.new(file.fetch(:tempfile).path).call
+        rescue Pictures::Prepare::Unfit => e
+          wrong << "#{file[:filename].to_s[0, 80]} #{e.message}."
+          nil
+        end
+        raise Invalid, { pictures: wrong } if wrong.any?
+
+        made
+      end
+
+      # @param prepared [Array<Pictures::Prepare::Prepared>]
+      # @return [Array<Integer>] ids of what was new
+      # @raise [Refused] when the job has too many
+      def self.call(number, prepared, by:, at:)
+        store = Pictures::Store.ours
+        prepared.each { |one| one.sizes.each { |size, bytes| store.put(one.digest, size, bytes) } }
+        DB.transaction do
+          job = Lookup.job(number, lock: true)
+          raise Refused, "A job keeps at most #{MOST} pictures." if Models::Picture.where(job_id: job.id).count + prepared.size > MOST
+
+          prepared.filter_map { |one| keep(job, one, by, at) }
+        end
+      end
+
+      def self.keep(job, one, by, at)
+        row = { job_id: job.id, digest: one.digest, width: one.width, height: one.height, stage: job.state, added_by: by.id, added_at: at }
+        id = Models::Picture.dataset.insert_conflict(target: %i[job_id digest]).insert(row)
+        History.note("added picture", job, by: by, at: at, job: job, data: { picture: id }) if id
+        id
+      end
+      private_class_method :keep
+    end
+  end
+end

@@ -1,0 +1,21 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # A rough sheet for a model that nobody has on file, so that its machine can be taken in now and the sheet completed
+    # later. A model that is on file keeps its own sheet.
+    class BeginSheet
+      # @param kind [Symbol] the nearest of Core::Sheets::Sheet::KINDS
+      # @return [Models::Sheet]
+      def self.call(maker:, model:, kind:, by:, at:)
+        known = Models::Sheet.first(Sequel.function(:plain_text, :maker) => plain(maker), Sequel.function(:plain_text, :model_name) => plain(model))
+        known || AddSheet.call(Core::Sheets::Starter.content(kind: kind, maker: maker, model: model), by: by, at: at, note: "begun at the counter")
+      end
+
+      def self.plain(text)
+        Sequel.function(:plain_text, text)
+      end
+      private_class_method :plain
+    end
+  end
+end

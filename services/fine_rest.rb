@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # "All the rest is fine": whatever nobody has looked at or skipped at a station is recorded as fine, except what is
+    # looked at one by one because a fault there can hurt somebody.
+    class FineRest
+      # @param number [Integer] the job's
+      # @param station [String] a key of the job's sheet
+      # @return [Array<String>] the positions recorded
+      # @raise [NotFound, Refused]
+      def self.call(number, station, by:, at:)
+        DB.transaction do
+          job = Lookup.job(number, lock: true)
+          rest(job, station).map do |place|
+            RecordFinding.new(job, place.key, observed: Core::Findings.fine(place), mark: :leave, version: 0, by: by, at: at).call
+            place.key
+          end
+        end
+      end
+
+      def self.rest(job, station)
+        places = job.sheet.at(station)
+        raise NotFound, "Job #{job.number} has no such station." if job.sheet.stations.none? { |one| one.key == station }
+
+        known = Models::Finding.where(job_id: job.id).select_map(:position) + Models::Skip.where(job_id: job.id).select_map(:position)
+        places.reject { |place| known.include?(place.key) || Core::Findings::ONE_BY_ONE.include?(place.kind) }
+      end
+      private_class_method :rest
+    end
+  end
+end

@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # May something be recorded at a place of a job now?
+    module OpenToLook
+      STAGES = %i[taken_in looked_over settled in_work waiting].freeze
+
+      module_function
+
+      # @param job [Models::Job]
+      # @param position [String]
+      # @raise [NotFound] when the job's sheet has no such place
+      # @raise [Refused] when the job is past recording, or a stop from the counter keeps the machine shut
+      def check(job, position)
+        raise NotFound, "Job #{job.number} has no place of that name." unless job.sheet.position?(position)
+        raise Refused, "Job #{job.number} is #{job.state.tr('_', ' ')}: nothing more is recorded." unless STAGES.include?(job.stage)
+
+        shut = Models::Stop.standing.at_the_counter.first(job_id: job.id)
+        raise Refused, "The machine stays shut: #{shut.reason} Record on the job's page what was done about it first." if shut
+        raise Refused, "Nobody has said yet that the machine is unplugged, or its battery out." if job.made_safe_at.nil?
+      end
+    end
+  end
+end
