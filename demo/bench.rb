@@ -14,8 +14,8 @@ module UprightBench
         @technicians = staff[1, 2]
         @counter = staff[3]
         @random = Random.new(Load::SEED + 1)
-        @sticks, @others = machines.partition { |machine| machine.to_core.kind == :stick }
-        @others.shuffle!(random: @random)
+        @sticks, others = machines.partition { |machine| machine.to_core.kind == :stick }
+        @wettable, @dry = others.shuffle(random: @random).partition { |machine| machine.to_core.positions.any?(&:washable?) }
       end
 
       def call
@@ -25,13 +25,19 @@ module UprightBench
       private
 
       def lay(state, hours, place)
-        wet = %i[dry drying].include?(state)
-        machine = (wet ? @sticks : @others).shift
+        machine = pick(state).shift
         @hours = hours
         @came = @schedule.before(@now, hours * 60)
         @visit = Visit.new(machine, Config::Zone.date(@came), @technicians[place % 2], @counter, @random)
         @visit.take_in(@came)
         send(state)
+      end
+
+      # What is washed is a stick's filter; what is closed up already had nothing to wash.
+      def pick(state)
+        return @sticks if %i[dry drying].include?(state)
+
+        %i[closed_up handed_over stopped].include?(state) || @wettable.empty? ? @dry : @wettable
       end
 
       def at(minutes)
@@ -96,7 +102,7 @@ module UprightBench
 
       def handed_over
         closed_up
-        Services::HandOver.call(@visit.job.number, by: @counter, at: at(700))
+        @visit.hand_over(at(700))
       end
 
       def finish_work

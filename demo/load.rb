@@ -108,8 +108,7 @@ module UprightBench
 
       def household(fields, place)
         customer = Models::Customer.create(**fields, created_by: counter.id, created_at: @begun)
-        titles = ["Brackwater Loft K", "Hallmoor Dart M"].rotate(place)
-        titles.first((place % 6).zero? ? 2 : 1).map { |title| machine(customer, title, use(place)) }
+        Names::MODELS.rotate(place).first((place % 6).zero? ? 2 : 1).map { |title| machine(customer, title, use(place)) }
       end
 
       def use(place)
@@ -120,8 +119,8 @@ module UprightBench
       def fleet(fleet, place)
         customer = Models::Customer.create(name: fleet[:name], fleet: true, phone: "555-019#{place}", email: "office#{place}@example.org",
                                            street: fleet[:street], town: Names::TOWN, email_agreed: true, created_by: counter.id, created_at: @begun)
-        Array.new(fleet[:machines]) do
-          machine(customer, fleet[:model], { hours_per_week: fleet[:hours], traits: Sequel.pg_array(["daily"], :text), allergy: false })
+        fleet[:models].flat_map { |title, pieces| [title] * pieces }.map do |title|
+          machine(customer, title, { hours_per_week: fleet[:hours], traits: Sequel.pg_array(["daily"], :text), allergy: false })
         end
       end
 

@@ -10,16 +10,22 @@ module UprightBench
                 Mørksund Netherby Osterlin Pellwright Quayle-Ferrow Rønnefeld Saltmarsh Tarnbrook Underhallow Verrowby Wexcombe Yarrowdale].freeze
       STREETS = ["Tarline Street", "Netloft Row", "Gull Stairs", "Bollard Street", "Cooperage Lane", "Lantern Hill", "Old Slip", "Oakum Walk"].freeze
       TOWN = "Pell Harbor"
+      # models: title => how many
       FLEETS = [
-        { name: "Pell Sound Ferry Line", model: "Ostrel Stride 36", machines: 9, hours: 22, street: "Ferry Slip 1" },
-        { name: "Lantern Hill Guesthouse", model: "Brackwater Loft K", machines: 4, hours: 9, street: "Lantern Hill 14" },
-        { name: "Pell Harbor Town Library", model: "Ostrel Stride 36", machines: 3, hours: 10, street: "Oakum Walk 2" },
-        { name: "Sundial Bakery", model: "Brackwater Loft K", machines: 2, hours: 7, street: "Cooperage Lane 5" }
+        { name: "Pell Sound Ferry Line", models: { "Ostrel Stride 36" => 6, "Corvane Drum 30" => 2, "Ostrel Stride 40 Cup" => 2 }, hours: 22, street: "Ferry Slip 1" },
+        { name: "Lantern Hill Guesthouse", models: { "Brackwater Loft K" => 3, "Tolliver Rove Q" => 1 }, hours: 9, street: "Lantern Hill 14" },
+        { name: "Pell Harbor Town Library", models: { "Ostrel Stride 40 Cup" => 3 }, hours: 10, street: "Oakum Walk 2" },
+        { name: "Sundial Bakery", models: { "Corvane Drum 30" => 1, "Brackwater Loft C" => 1 }, hours: 7, street: "Cooperage Lane 5" }
       ].freeze
+      # What households bring, the commonest first.
+      MODELS = ["Brackwater Loft K", "Hallmoor Dart M", "Hallmoor Dart S", "Maristo Twinroll", "Hallmoor Dart L", "Brackwater Loft C", "Maristo Reed",
+                "Tolliver Wick", "Hallmoor Dart M", "Tolliver Rove Q", "Corvane Plain 2"].freeze
       HOUSEHOLDS = 60
       COMPLAINTS = {
         "stick" => ["pulses when the trigger is held", "short run time", "weak suction", "smells", "brush does not turn"],
         "canister" => ["weak everywhere", "smells when it starts", "yearly service", "high-pitched noise", "dust in the exhaust air"],
+        "robot" => ["short run time", "brush does not turn", "smells", "leaves dust along the walls"],
+        "drum" => ["weak everywhere", "half-yearly service", "noise, high pitch", "dust in the exhaust air"],
         "upright" => ["dirt falls back out", "hard to push", "weak on the floor", "half-yearly service", "brush does not turn"]
       }.freeze
 

@@ -4,6 +4,9 @@ module UprightBench
   module Demo
     # What a technician might see at a position: mostly worn a little, sometimes far gone, never dangerous.
     class Sight
+      MEASURED = %i[filter brush bag bin belt carbon].freeze
+      GOOD_SHARE = 0.6
+
       def initialize(position, random)
         @position = position
         @random = random
@@ -11,7 +14,7 @@ module UprightBench
 
       # @return [Hash{Symbol=>Object}]
       def seen
-        send(@position.kind)
+        MEASURED.include?(@position.kind) ? send(@position.kind) : state
       end
 
       private
@@ -19,7 +22,7 @@ module UprightBench
       def filter
         seen = { grey: [1, 2, 3, 4, 5, 5].sample(random: @random) }
         seen[:smell] = true if @random.rand < 0.1
-        seen[:indicator_percent] = @random.rand(30..100) if @position.tasks.flat_map(&:clocks).any? { |clock| clock.kind == :indicator }
+        seen[:indicator_percent] = @random.rand(30..100) if @position.asks_for?("indicator")
         seen
       end
 
@@ -32,39 +35,23 @@ module UprightBench
       end
 
       def bin
-        { fill_percent: [20, 50, 70, 90].sample(random: @random) }
+        { fill_percent: [20, 50, 70, 90].sample(random: @random), haze: @random.rand < 0.1 }
       end
 
       def belt
         { length_mm: (@position.measures.fetch("length_mm") * [1.005, 1.01, 1.035].sample(random: @random)).round(1) }
       end
 
-      def seal
-        { state: %w[clean clean dirty dirty lifted torn].sample(random: @random) }
+      def carbon
+        { length_mm: [28, 22, 15].sample(random: @random) }
       end
 
-      def flap
-        { state: %w[closes closes gapes broken].sample(random: @random) }
-      end
-
-      def path
-        { state: %w[clear clear clear partly blocked].sample(random: @random) }
-      end
-
-      def roll
-        { turns: %w[free drags drags stuck].sample(random: @random) }
-      end
-
-      def contacts
-        { state: %w[bright dirty].sample(random: @random) }
-      end
-
-      def battery
-        { state: "sound" }
-      end
-
-      def lead
-        { state: "sound" }
+      # The good state more often than not, never one that stops.
+      def state
+        name, field = Core::Findings.fields(@position).first
+        good, *others = field[:values]
+        others.reject! { |word| Core::Findings::States.of(@position.kind, word).first == :refer }
+        { name => @random.rand < GOOD_SHARE || others.empty? ? good : others.sample(random: @random) }
       end
     end
   end

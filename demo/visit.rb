@@ -29,7 +29,7 @@ module UprightBench
         use = @machine.values.slice(:hours_per_week, :traits, :allergy)
         @job = Services::TakeIn.call({ customer_id: @machine.customer_id, machine_id: @machine.id, use: use,
                                        complaint: Names::COMPLAINTS.fetch(@sheet.kind.to_s).sample(random: @random),
-                                       came_with: ["wand and tools", "charger", nil].sample(random: @random), request_key: uuid },
+                                       accessories: accessories, request_key: uuid },
                                      by: @counter, at: time)
       end
 
@@ -59,7 +59,11 @@ module UprightBench
 
       def finish(time)
         close_up(time)
-        Services::HandOver.call(@job.number, by: @counter, at: time + 3600)
+        hand_over(time + 3600)
+      end
+
+      def hand_over(time)
+        Services::HandOver.call(@job.number, counted_out: @job.accessories.to_h { |one| [one.name, one.pieces_in] }, by: @counter, at: time)
       end
 
       def close_up(time)
@@ -78,6 +82,11 @@ module UprightBench
       def overdue(time)
         Models::Due.running.where(machine_id: @machine.id, action: %w[wash replace]).where(Sequel[:due_on] <= Config::Zone.date(time) + 30)
                    .select_hash(:position, :action).reject { @random.rand < 0.15 }.transform_values(&:to_sym)
+      end
+
+      # Most of what the model comes with is brought along.
+      def accessories
+        @sheet.accessories.select { @random.rand < 0.6 }.to_h { |name| [name, 1] }
       end
 
       def uuid

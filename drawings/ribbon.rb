@@ -81,7 +81,7 @@ module UprightBench
         width = step * slots(station)
         places = @sheet.at(station.key)
         in_hand = places.any? { |position| position.key == @current }
-        back = Svg.tag(:rect, x: left + 2, y: top + 2, width: width - 4, height: @form[:row] - 6, rx: 6,
+        back = Svg.tag(:rect, x: left + 2, y: top + 2, width: width - 4, height: @form[:row] - 6, rx: 6, data_station: station.key,
                               class: in_hand ? "station station-in-hand" : "station")
         name = Svg.text(station.name, x: left + (width / 2), y: top + 20, class: "station-name", text_anchor: "middle")
         back + name + joint(left, top) + places.each_with_index.map { |position, place| draw_position(position, left + (step * (place + 0.5)), top) }.join
@@ -96,7 +96,7 @@ module UprightBench
       def draw_position(position, x, top)
         y = top + (position.beside ? HANG_Y : BAND_Y)
         mark = @marks.fetch(position.key, :unseen)
-        drawn = [stem(position, x, top), ring(position, x, y), placed(mark, x, y), label(position, x, y)].join(" ")
+        drawn = [stem(position, x, top), ring(x, y), placed(mark, x, y), label(position, x, y)].join(" ")
         linked(position, mark, drawn)
       end
 
@@ -118,8 +118,8 @@ module UprightBench
         Svg.tag(:line, x1: x, y1: top + BAND_Y + (BAND / 2), x2: x, y2: top + HANG_Y - 14, class: "stem")
       end
 
-      def ring(position, x, y)
-        Svg.tag(:circle, cx: x, cy: y, r: position.key == @current ? 24 : 22, class: position.key == @current ? "ring ring-in-hand" : "ring")
+      def ring(x, y)
+        Svg.tag(:circle, cx: x, cy: y, r: 22, class: "ring")
       end
 
       def placed(mark, x, y)

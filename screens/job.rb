@@ -16,7 +16,9 @@ module UprightBench
         "close-up" => lambda { |number, typed, by, at|
           Services::CloseUp.call(number, wet_reason: Note.of(typed["wet_reason"], :wet_reason), by: by, at: at)
         },
-        "hand-over" => ->(number, _, by, at) { Services::HandOver.call(number, by: by, at: at) },
+        "hand-over" => lambda { |number, typed, by, at|
+          Services::HandOver.call(number, counted_out: HandOverForm.counted(typed), missing_note: Note.of(typed["missing_note"], :missing_note), by: by, at: at)
+        },
         "end" => ->(number, typed, by, at) { Services::EndEarly.call(number, how: typed["how"].to_s, by: by, at: at) }
       }.freeze
 
@@ -31,7 +33,7 @@ module UprightBench
         app.get("/jobs/:number") { job_page(id_of(params["number"])) }
 
         app.get "/jobs/:number/history" do
-          job = Services::Lookup.job(id_of(params["number"]))
+          job = job_asked
           @title = "History of #{job.number}"
           erb :"job/history", layout: !htmx?, locals: { job: job, events: Models::Event.where(job_id: job.id).order(:id).all }
         end
@@ -41,13 +43,11 @@ module UprightBench
       private_class_method :pages
 
       def self.papers(app)
-        app.get "/jobs/:number/tag.pdf" do
-          job = Services::Lookup.job(id_of(params["number"]))
-          pdf Papers::ClaimTag.new(number: job.number, shop: "#{shop.name}, #{shop.phone}", lines: tag_lines(job)).render, "tag-#{job.number}"
-        end
+        app.get("/jobs/:number/tag.pdf") { pdf claim_tags([job_asked]), "tag-#{params['number']}" }
+        app.get("/jobs/:number/trays.pdf") { pdf tray_labels(job_asked), "trays-#{params['number']}" }
 
         app.get "/jobs/:number/labels.pdf" do
-          job = Services::Lookup.job(id_of(params["number"]))
+          job = job_asked
           labels = Labels.new(job).call
           raise Services::Refused, "Nothing new was fitted in job #{job.number}, so there is no label to print." if labels.empty?
 
@@ -88,6 +88,11 @@ module UprightBench
 
       # Helpers of this screen's routes and templates.
       module Helpers
+        # @return [Models::Job] the one that the address names
+        def job_asked
+          Services::Lookup.job(id_of(params["number"]))
+        end
+
         def job_page(number, problem: nil, typed: {}, errors: {})
           visit = Visit.new(Services::Lookup.visit(number), now: now, policies: policies)
           @title = "Job #{number}"
@@ -106,6 +111,20 @@ module UprightBench
 
         def how_washed
           { shaken: params["not_shaken"].nil?, draught: !params["draught"].nil? }
+        end
+
+        # @param jobs [Array<Models::Job>]
+        # @return [String] PDF
+        def claim_tags(jobs)
+          Papers::ClaimTag.new(shop: "#{shop.name}, #{shop.phone}", tags: jobs.map { |job| { number: job.number, lines: tag_lines(job) } }).render
+        end
+
+        # One label for every part that comes off for the work that is planned.
+        def tray_labels(job)
+          items = job.work_items_dataset.exclude(state: "left").eager(rack_stays: :place).all
+          parts = items.map { |item| { name: job.sheet.position(item.position).name, note: [item.action, item.on_rack && "rack #{item.on_rack.place.label}"].compact.join(", ") } }
+          came = Core::Intake::Accessories.words(job.accessories.to_h { |one| [one.name, one.pieces_in] })
+          Papers::TrayLabel.new(number: job.number, machine: "#{job.sheet.title}, #{job.customer.name}", came_with: came, parts: parts).render
         end
 
         def tag_lines(job)

@@ -2,28 +2,27 @@
 
 module UprightBench
   module Screens
-    # The walk along the air path: one station in hand, its positions as rows, each saved at once.
+    # The walk along the air path: every station on one page, one of them in hand, each place saved at once. Two people
+    # may walk the same machine: a page asks every few seconds for what the other one recorded.
     module LookOver
       KEYS = [["↓ ↑", "next and previous place"], ["← →", "next and previous station"], ["1 to 5", "on a place: leave, clean, wash, replace, refer"],
-              ["Enter", "on a place: to its measure; in a measure: save and go on"], ["0 to 5", "in a scale: that step; in a list: that word"]].freeze
+              ["Enter", "on a place: to its measure; in a measure: save and go on"], ["0 to 5", "in a scale: that step; in a list: that word"],
+              ["f", "all the rest of this station is fine"], ["k", "skip this place"]].freeze
 
       def self.registered(app)
         app.helpers Helpers
+        pages(app)
+        saves(app)
+      end
 
-        app.get "/jobs/:number/look-over" do
-          walk = Walk.new(Services::Lookup.visit(id_of(params["number"])), at: params["at"], now: now, policies: policies)
-          @title = "Look over #{walk.job.number}"
-          @keys = KEYS
-          erb :"look_over/page", layout: !htmx?, locals: { walk: walk }
-        end
+      def self.pages(app)
+        app.get("/jobs/:number/look-over") { walk_page(id_of(params["number"])) }
 
-        app.post "/jobs/:number/findings/:position" do
-          number = id_of(params["number"])
-          form = FindingForm.of(Services::Lookup.job(number), params)
-          problem = record(number, form)
-          next redirect("/jobs/#{number}/look-over?at=#{form.position.key}", 303) unless htmx? || problem
+        app.get "/jobs/:number/look-over/changes" do
+          walk = walk_of(id_of(params["number"]))
+          halt 204 if walk.stamp <= since
 
-          show_row(number, form, problem)
+          show_changed(walk)
         end
 
         app.post "/jobs/:number/look-over" do
@@ -33,36 +32,100 @@ module UprightBench
             redirect "/jobs/#{number}#next", 303
           rescue Services::Refused => e
             status 409
-            walk = Walk.new(Services::Lookup.visit(number), at: nil, now: now, policies: policies)
-            @title = "Look over #{number}"
-            @keys = KEYS
-            erb :"look_over/page", locals: { walk: walk, problem: e.message }
+            walk_page(number, problem: e.message)
           end
         end
       end
+      private_class_method :pages
+
+      def self.saves(app)
+        app.post("/jobs/:number/findings/:position") { save_finding(id_of(params["number"])) }
+
+        app.post "/jobs/:number/skips/:position" do |number, position|
+          save(id_of(number), position) { Services::SkipPlace.call(id_of(number), position, reason: skip_reason, by: person, at: now) }
+        end
+
+        app.post "/jobs/:number/stations/:station/fine" do |number, station|
+          save(id_of(number), params["at"].to_s) { Services::FineRest.call(id_of(number), station, by: person, at: now) }
+        end
+      end
+      private_class_method :saves
 
       # Helpers of this screen's routes and templates.
       module Helpers
-        # @return [String, nil] what went wrong
-        def record(number, form)
-          return "Not saved: see the marked field." unless form.ok?
+        LONGEST_REASON = 200
 
-          Services::RecordFinding.call(number, form.position.key, **form.finding, by: person, at: now)
-          nil
-        rescue Services::Stale, Services::Refused => e
-          status Config::Web::ErrorTable.status(e)
-          e.message
+        def walk_of(number, at: params["at"], form: nil)
+          Walk.new(Services::Lookup.visit(number), at: at&.to_s, now: now, policies: policies, form: form)
         end
 
-        # The row alone for a page that is open, with the ribbon and the outcome brought up to date; else the whole page.
-        def show_row(number, form, problem)
-          status 422 unless form.ok?
-          walk = Walk.new(Services::Lookup.visit(number), at: form.position.key, now: now, policies: policies, form: (form if problem))
+        def walk_page(number, problem: nil, at: params["at"], form: nil)
           @title = "Look over #{number}"
           @keys = KEYS
-          return erb(:"look_over/page", locals: { walk: walk, problem: problem }) unless htmx?
+          @script = "/look_over.js"
+          erb :"look_over/page", locals: { walk: walk_of(number, at: at, form: form), problem: problem }
+        end
 
-          erb :"look_over/_saved", layout: false, locals: { walk: walk, place: form.position, problem: problem }
+        def save_finding(number)
+          form = FindingForm.of(Services::Lookup.job(number), params, policies.findings)
+          unless form.ok?
+            status 422
+            return show_saved(number, form.position.key, "Not saved: see the marked field.", form)
+          end
+          save(number, form.position.key, form: form) { Services::RecordFinding.call(number, form.position.key, **form.finding, by: person, at: now) }
+        end
+
+        # Saves by the block; shows the place again, alone for an open page, with what went wrong if something did.
+        def save(number, key, form: nil)
+          yield
+          htmx? ? show_saved(number, key, nil, form) : redirect("/jobs/#{number}/look-over?at=#{key}", 303)
+        rescue Services::Stale, Services::Refused => e
+          status Config::Web::ErrorTable.status(e)
+          show_saved(number, key, e.message, form)
+        end
+
+        def show_saved(number, key, problem, form)
+          return walk_page(number, problem: problem, at: key, form: (form if problem)) unless htmx?
+
+          show_changed(walk_of(number, at: params["at"] || key, form: (form if problem)), key => problem)
+        end
+
+        # The rows that changed since the page was drawn, and always those in `own`; the ribbon and the outcome with them.
+        # @param own [Hash{String=>String, nil}] position => what went wrong there
+        def show_changed(walk, own = {})
+          rows = walk.changed(since) | own.keys.select { |key| walk.sheet.position?(key) }.map { |key| walk.sheet.position(key) }
+          erb :"look_over/_saved", layout: false, locals: { walk: walk, rows: rows, problems: own }
+        end
+
+        def since
+          params["since"].to_s[/\A\d{1,18}\z/].to_i
+        end
+
+        # One of the usual reasons, or what was written beside them.
+        def skip_reason
+          words = [params["reason"], params["other_reason"]].map { |text| text.to_s.strip }
+          reason = params.key?("other") ? words.last : words.first
+          raise Services::Refused, "That reason is too long: at most #{LONGEST_REASON} letters." if reason.length > LONGEST_REASON
+          raise Services::Refused, "Write why it is skipped." if params.key?("other") && reason.empty?
+          raise Services::Refused, "Some signs of the reason could not be read. Type them again." if reason.include?(Form::UNREADABLE)
+
+          reason
+        end
+
+        # What was found last time, in as many words as fit beside today's.
+        def last_words(finding, place)
+          seen = FindingForm.written(place, finding.seen, unit: policies.findings.length_unit)
+          fields = Core::Findings::KINDS.fetch(place.kind)
+          words = seen.filter_map do |name, value|
+            field = fields[name] or next
+            value == true ? field[:label].downcase : "#{field[:label].downcase} #{value}#{" #{measure_unit(field)}" if field[:unit]}"
+          end
+          words.join(", ")
+        end
+
+        # @return [String] the unit that a measure is typed and shown in
+        def measure_unit(field)
+          field[:unit] == "mm" ? Core::Units::Length::WORDS.fetch(policies.findings.length_unit) : field[:unit]
         end
       end
     end

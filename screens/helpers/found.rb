@@ -10,14 +10,19 @@ module UprightBench
           @findings ||= Models::Finding.where(job_id: job.id).eager_graph(:finder).all.to_h { |finding| [finding.position, finding] }
         end
 
+        # @return [Hash{String=>Models::Skip}] by position
+        def skips
+          @skips ||= Models::Skip.where(job_id: job.id).eager_graph(:skipper).all.to_h { |skip| [skip.position, skip] }
+        end
+
         # @return [Hash{String=>Symbol}] position => mark
         def marks
-          findings.transform_values { |finding| finding.mark.to_sym }
+          skips.select { |_, skip| skip.not_fitted? }.transform_values { :unfitted }.merge(findings.transform_values { |finding| finding.mark.to_sym })
         end
 
         # @return [Hash{String=>String}] position => reason
         def notes
-          findings.transform_values(&:reason)
+          skips.transform_values { |skip| "skipped, #{skip.reason}" }.merge(findings.transform_values(&:reason))
         end
       end
     end

@@ -50,6 +50,13 @@ module UprightBench
           CLOCKS.fetch(kind)
         end
 
+        WARRANTY = { in: "in warranty", out: "out of warranty", unknown: "warranty unknown" }.freeze
+
+        # @param warranty [Core::Intake::Warranty]
+        def warranty_words(warranty)
+          "#{WARRANTY.fetch(warranty.state)} (#{warranty.reason.gsub(/\d{4}-\d\d-\d\d/) { |date| day(Date.iso8601(date)) }})"
+        end
+
         def shorten(text, most = 90)
           text.to_s.length > most ? "#{text[0, most - 1]}…" : text.to_s
         end

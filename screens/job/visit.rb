@@ -39,6 +39,14 @@ module UprightBench
           @stops ||= Models::Stop.where(job_id: @job.id).order(:id).all
         end
 
+        def accessories
+          @accessories ||= @job.accessories
+        end
+
+        def pictures
+          @pictures ||= @job.pictures
+        end
+
         def standing_stops
           stops.select { |stop| stop.cleared_at.nil? }
         end

@@ -4,19 +4,35 @@ module UprightBench
   module Screens
     module LookOver
       # What was recorded at one position. What may be recorded depends on the kind of part, so the contract is built
-      # from the core's table.
+      # from the core's table; lengths come in the shop's unit, or in the one written behind them.
       class FindingForm < Form
         MARKS = Core::Findings::Verdict::MARKS.map(&:to_s).freeze
+        UUID = /\A\h{8}-\h{4}-\h{4}-\h{4}-\h{12}\z/
 
         attr_reader :position
 
+        # @return [Hash{Symbol=>String}] measure => the number that was probably meant, as it is typed
+        attr_reader :meant
+
         # @param job [Models::Job]
         # @param params [Hash]
+        # @param policy [Core::Findings::Policy]
         # @raise [Services::NotFound] when the job's sheet has no such position
-        def self.of(job, params)
+        def self.of(job, params, policy)
           raise Services::NotFound, "Job #{job.number} has no place of that name." unless job.sheet.position?(params["position"].to_s)
 
-          new(params, job.sheet.position(params["position"]))
+          new(params, job.sheet.position(params["position"]), policy)
+        end
+
+        # What was observed, as it would be typed.
+        # @return [Hash{Symbol=>Object}]
+        def self.written(position, observed, unit:)
+          fields = Core::Findings::KINDS.fetch(position.kind)
+          observed.to_h do |name, value|
+            [name, if fields.dig(name, :unit) == "mm" then Core::Units::Length.show(value, unit: unit)
+                   else value.is_a?(Numeric) ? format("%g", value) : value
+                   end]
+          end
         end
 
         def self.contract_for(kind)
@@ -29,6 +45,7 @@ module UprightBench
             params do
               required(:version).filled(:integer, gteq?: 0)
               optional(:mark).maybe(:string, included_in?: MARKS)
+              optional(:request_key).maybe(:string, format?: UUID)
               fields.each { |name, field| FindingForm.add(self, name, field) }
             end
           end.new
@@ -39,30 +56,57 @@ module UprightBench
           when :scale then schema.optional(name).maybe(:integer, included_in?: field[:values])
           when :choice then schema.optional(name).maybe(:string, included_in?: field[:values])
           when :flag then schema.optional(name).maybe(:bool)
-          when :measure then schema.optional(name).maybe(:float, gteq?: field[:range].begin, lteq?: field[:range].end)
+          when :measure then schema.optional(name).maybe(:float)
           end
         end
 
-        def initialize(typed, position)
+        def initialize(typed, position, policy)
           @position = position
+          @unit = policy.length_unit
+          @meant = {}
           super(typed)
+          doubt
         end
 
-        # @return [Hash] observed, mark and version, as Services::RecordFinding takes them
+        # @return [Hash] observed, mark, version and request_key, as Services::RecordFinding takes them
         def finding
-          observed = values.slice(*Core::Findings::KINDS.fetch(position.kind).keys).compact.reject { |_, value| value == false }
-          { observed: observed.transform_values { |value| whole(value) }, mark: values[:mark]&.to_sym, version: values[:version] }
+          observed = values.slice(*fields.keys).compact.reject { |_, value| value == false }
+          { observed: observed.transform_values { |value| whole(value) }, mark: values[:mark]&.to_sym, version: values[:version],
+            request_key: values[:request_key] }
         end
 
         private
 
-        def checked(typed)
-          self.class.contract_for(position.kind).call(typed.transform_values { |text| comma_to_point(text) })
+        def fields
+          Core::Findings::KINDS.fetch(@position.kind)
         end
 
-        # Half of the world writes 3,5.
-        def comma_to_point(text)
-          text.is_a?(String) && text.match?(/\A\s*-?\d+,\d+\s*\z/) ? text.tr(",", ".") : text
+        def measures
+          fields.select { |_, field| field[:type] == :measure }
+        end
+
+        def checked(typed)
+          numbers = measures.to_h { |name, field| [name.to_s, number(typed[name.to_s], field)] }.compact
+          self.class.contract_for(@position.kind).call(typed.merge(numbers))
+        end
+
+        # What cannot be read stays as it was typed, and is refused by the contract.
+        def number(text, field)
+          return unless text.is_a?(String)
+          return Core::Units::Length.parse(text, unit: @unit) || text if field[:unit] == "mm" && !text.strip.empty?
+
+          text.match?(/\A\s*-?\d+,\d+\s*\z/) ? text.tr(",", ".") : text # half of the world writes 3,5
+        end
+
+        # A number that is not likely here was measured in another unit, or at another place.
+        def doubt
+          measures.each do |name, field|
+            next if errors.key?(name) || !values[name].is_a?(Float)
+
+            problem = Core::Findings::Likely.new(@position, name, unit: @unit).problem(values[name]) or next
+            add(name => [problem.words])
+            @meant[name] = field[:unit] == "mm" ? Core::Units::Length.show(problem.meant, unit: @unit) : format("%g", problem.meant) if problem.meant
+          end
         end
 
         def whole(value)

@@ -3,7 +3,7 @@
 module UprightBench
   module Screens
     module LookOver
-      # Where the walk stands: the job, the station in hand, and what was found so far.
+      # Where the walk stands: the job, the place in hand, what was found and skipped so far, and what was found last time.
       class Walk
         include Screens::Helpers::Found
 
@@ -25,15 +25,16 @@ module UprightBench
 
         # @return [Core::Sheets::Position] the one in hand
         def position
-          @position ||= asked || sheet.walk.find { |place| !findings.key?(place.key) } || sheet.walk.first
+          @position ||= asked || unseen.first || sheet.walk.first
         end
 
         def station
           sheet.stations.find { |one| one.key == position.station }
         end
 
-        def places
-          sheet.at(station.key)
+        # @return [Array<Core::Sheets::Position>] neither looked at nor skipped
+        def unseen
+          @unseen ||= sheet.walk.reject { |place| findings.key?(place.key) || skips.key?(place.key) }
         end
 
         # @return [Array<Models::Due>] what was due at a position before this visit
@@ -42,16 +43,21 @@ module UprightBench
           @overdue.fetch(place.key, [])
         end
 
+        # @return [Models::Finding, nil] what was found there at the last visit that looked
+        def last_time(place)
+          last_findings[place.key]
+        end
+
         # @return [FindingForm, nil] what was typed at this position and not saved
         def unsaved(place)
           @form if @form && @form.position.key == place.key
         end
 
-        # What stands in the row: what was typed, else what is recorded.
+        # What stands in the row: what was typed, else what is recorded, lengths in the shop's unit.
         def shown(place)
           return @form.typed.transform_keys(&:to_sym) if unsaved(place)
 
-          findings[place.key]&.seen || {}
+          FindingForm.written(place, findings[place.key]&.seen || {}, unit: @policy.length_unit)
         end
 
         # The version that the row was drawn from: a stale edit is refused, and saved when sent again after a look.
@@ -59,24 +65,41 @@ module UprightBench
           findings[place.key]&.version || 0
         end
 
-        # @return [Core::Sheets::Position, nil] after the last of this station
-        def after_station
-          walk = sheet.walk
-          walk[walk.index(places.last) + 1]
+        def open?
+          Services::OpenToLook::STAGES.include?(@job.stage) && shut.nil?
         end
 
-        def open?
-          Services::RecordFinding::OPEN_STAGES.include?(@job.stage)
+        # @return [Models::Stop, nil] what keeps the machine shut
+        def shut
+          return @shut if defined?(@shut)
+
+          @shut = Models::Stop.standing.at_the_counter.first(job_id: @job.id)
         end
 
         def work
           Core::Work::Plan.new(sheet: sheet, findings: findings.transform_values(&:to_core)).call
         end
 
+        # @return [Integer] grows with everything that happens to the job; a page asks for what came after
+        def stamp
+          @stamp ||= Models::Event.where(job_id: @job.id).max(:id) || 0
+        end
+
+        # @param since [Integer] a stamp
+        # @return [Array<Core::Sheets::Position>] where something was recorded, cleared or skipped after it
+        def changed(since)
+          keys = Models::Event.where(job_id: @job.id).where { id > since }.select_map(Sequel.lit("data ->> 'position'"))
+          sheet.walk.select { |place| keys.include?(place.key) }
+        end
+
         private
 
         def asked
           sheet.position(@at) if @at && sheet.position?(@at)
+        end
+
+        def last_findings
+          @last_findings ||= Models::Finding.of_last_visits(@job).to_h { |finding| [finding.position, finding] }
         end
       end
     end

@@ -17,6 +17,7 @@ module UprightBench
               named = default.nil? ? optional(key.to_sym) : required(key.to_sym)
               default.nil? ? named.maybe(type, gteq?: range.begin, lteq?: range.end) : named.filled(type, gteq?: range.begin, lteq?: range.end)
             end
+            Services::Policies::CHOICES.each { |key, (_, schools, _)| required(key.to_sym).filled(:string, included_in?: schools.keys) }
             DAYS.each { |day| optional(:"hours_#{day}").maybe(:string, max_size?: 100) }
             optional(:holidays).maybe(:string, max_size?: 2000)
           end
@@ -44,6 +45,7 @@ module UprightBench
 
         def self.typed_from(policies)
           NUMBERS.keys.to_h { |key| [key, policies.number(key)&.then { |number| format("%g", number) }] }
+                 .merge(Services::Policies::CHOICES.keys.to_h { |key| [key, policies.choice(key)] })
                  .merge(DAYS.to_h { |day| ["hours_#{day}", policies.open_hours.fetch(day, {}).to_h.map { |from, to| "#{from}-#{to}" }.join(", ")] })
                  .merge("holidays" => policies.holidays.map(&:iso8601).join(" "))
         end
@@ -51,7 +53,8 @@ module UprightBench
         # @return [Hash{String=>Object}] as Services::SavePolicies takes them
         def policies
           hours = DAYS.to_h { |day| [day, values[:"hours_#{day}"]&.then { |text| self.class.hours(text) }] }.compact
-          NUMBERS.keys.to_h { |key| [key, values[key.to_sym]] }.merge("open_hours" => hours, "holidays" => self.class.days(values[:holidays].to_s))
+          plain = [*NUMBERS.keys, *Services::Policies::CHOICES.keys].to_h { |key| [key, values[key.to_sym]] }
+          plain.merge("open_hours" => hours, "holidays" => self.class.days(values[:holidays].to_s))
         end
       end
     end

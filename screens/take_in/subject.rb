@@ -49,6 +49,28 @@ module UprightBench
           @machine&.to_core
         end
 
+        # @return [Core::Intake::Warranty] of a known machine
+        def warranty(today)
+          @warranty ||= @machine.warranty(today)
+        end
+
+        # @return [Array<String>] what usually comes with the model
+        def accessories
+          sheet&.accessories || []
+        end
+
+        # @return [Symbol] of Core::Intake::Safety::STEPS
+        def safety_way
+          Core::Intake::Safety.way(kind: sheet&.kind, power: sheet&.power)
+        end
+
+        def made_safe_words
+          return "it is unplugged, or its battery is out" unless sheet
+
+          words = Core::Intake::Safety::DONE.fetch(safety_way)
+          words[0].downcase + words[1..]
+        end
+
         # @return [Models::Job, nil] where it stands already
         def open_job
           @open_job ||= @machine && Models::Job.in_shop.first(machine_id: @machine.id)

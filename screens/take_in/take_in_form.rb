@@ -6,7 +6,11 @@ module UprightBench
       # What is written down when a machine is taken in.
       class TakeInForm < Form
         TRAITS = Core::Use::Household::FACTORS.keys.map(&:to_s).freeze
+        CONDITIONS = Core::Intake::Safety::CONDITIONS.keys.freeze
+        KINDS = Core::Sheets::Sheet::KINDS.map(&:to_s).freeze
         UUID = /\A\h{8}-\h{4}-\h{4}-\h{4}-\h{12}\z/
+        # "2 crevice tools", "charger": pieces, then a name
+        COUNTED = /\A(?:(?<pieces>[1-9]\d?)\s*[x×]?\s+)?(?<name>\S.{0,59})\z/
 
         takes do
           params do
@@ -15,10 +19,13 @@ module UprightBench
             optional(:machine_id).maybe(:integer)
             required(:complaint).filled(:string, max_size?: 2000)
             optional(:came_with).maybe(:string, max_size?: 500)
+            optional(:accessories).array(:string, max_size?: 60)
             optional(:hours_per_week).maybe(:float, gteq?: 0, lteq?: 168)
             optional(:traits).array(:string, included_in?: TRAITS)
             optional(:allergy).maybe(:bool)
             optional(:made_safe).maybe(:string)
+            optional(:conditions).array(:string, included_in?: CONDITIONS)
+            optional(:no_condition).maybe(:string)
             optional(:customer).maybe(:hash) do
               optional(:name).maybe(:string, max_size?: 120)
               optional(:phone).maybe(:string, max_size?: 40)
@@ -30,13 +37,28 @@ module UprightBench
             end
             optional(:machine).maybe(:hash) do
               optional(:sheet_id).maybe(:integer)
+              optional(:maker).maybe(:string, max_size?: 60)
+              optional(:model).maybe(:string, max_size?: 60)
+              optional(:kind).maybe(:string, included_in?: KINDS)
               optional(:plate).maybe(:string, max_size?: 40)
               optional(:bought_on).maybe(:date)
+              optional(:bought_at).maybe(:string, max_size?: 120)
               optional(:second_hand).maybe(:bool)
             end
           end
 
-          rule(:made_safe) { key.failure("tick this once it is unplugged or its battery is out; nothing is opened before") if value.nil? }
+          rule(:made_safe) do
+            next if value || TakeInForm.list(values[:conditions]).any?
+
+            key.failure("tick this once it is unplugged or its battery is out; nothing is opened before")
+          end
+          rule(:conditions) do
+            next if schema_error?(:conditions)
+
+            key(:no_condition).failure("look at these first: tick what there is, or that there is none") if values[:no_condition].nil? && value.to_a.empty?
+            key(:no_condition).failure("one or the other: none of these, or what is ticked") if values[:no_condition] && value.to_a.any?
+          end
+          rule(:came_with) { key.failure("is a list like: 2 crevice tools, charger") if value.to_s.split(",").any? { |one| !one.strip.match?(COUNTED) } }
           rule(:customer) do
             next if values[:customer_id] || values[:machine_id]
 
@@ -47,23 +69,44 @@ module UprightBench
           rule(:machine) do
             next if values[:machine_id]
 
-            key(%i[machine sheet_id]).failure("choose the model") if values.dig(:machine, :sheet_id).nil?
+            named = values[:machine].to_h.values_at(:maker, :model)
+            key(%i[machine sheet_id]).failure("choose the model, or name it below") if values.dig(:machine, :sheet_id).nil? && named.none?
+            key(%i[machine maker]).failure("is needed, with the model and what kind it is nearest to") if named.one?(&:nil?)
+            key(%i[machine kind]).failure("is needed: the nearest one") if named.all? && values.dig(:machine, :sheet_id).nil? && values.dig(:machine, :kind).nil?
             bought = values.dig(:machine, :bought_on)
             key(%i[machine bought_on]).failure("lies in the future") if bought && bought > Date.today + 1
           end
         end
 
+        # What is no list was refused already.
+        def self.list(value)
+          value.is_a?(Array) ? value : []
+        end
+
         # @return [Hash] as Services::TakeIn takes it
         def input
-          known = values.slice(:request_key, :customer_id, :machine_id, :complaint, :came_with)
-          known.merge(use: use, customer: values[:customer]&.then { |one| switched(one, :email_agreed, :post_agreed) },
-                      machine: values[:machine]&.then { |one| switched(one, :second_hand) })
+          known = values.slice(:request_key, :customer_id, :machine_id, :complaint)
+          known.merge(use: use, customer: values[:customer]&.then { |one| switched(one, :email_agreed, :post_agreed) }, machine: machine,
+                      accessories: accessories, conditions: values[:conditions].to_a.uniq, made_safe: !values[:made_safe].nil?)
         end
 
         private
 
         def use
           { hours_per_week: values[:hours_per_week], traits: Sequel.pg_array(values[:traits] || [], :text), allergy: values[:allergy] || false }
+        end
+
+        def machine
+          given = values[:machine] or return
+          rough = { maker: given[:maker], model: given[:model], kind: given[:kind]&.to_sym } if given[:sheet_id].nil? && given[:maker]
+          switched(given.except(:maker, :model, :kind), :second_hand).merge({ rough: rough }.compact)
+        end
+
+        # What was ticked, and what was written beside it: name => pieces.
+        def accessories
+          ticked = (values[:accessories] || []).map(&:strip).reject(&:empty?).uniq.to_h { |name| [name, 1] }
+          written = values[:came_with].to_s.split(",").filter_map { |one| COUNTED.match(one.strip) }.to_h { |found| [found[:name].strip, (found[:pieces] || 1).to_i] }
+          ticked.merge(written)
         end
 
         # A box that is not ticked is not sent at all.

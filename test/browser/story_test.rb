@@ -9,7 +9,7 @@ class StoryTest < BrowserTest
   WALK = { "roll" => %w[1 roll-turns-free], "neck" => %w[1 neck-state-clear], "wand" => %w[1 wand-state-clear],
            "contacts" => %w[2 contacts-state-dirty], "bin" => ["70", nil], "bin-seal" => %w[2 bin-seal-state-dirty],
            "screen" => %w[1 screen-state-clear], "cyclone-gasket" => %w[1 cyclone-gasket-state-clean], "pre-filter" => %w[5 pre-filter-grey-5],
-           "battery" => %w[1 battery-state-sound] }.freeze
+           "motor" => %w[1 motor-state-even], "battery" => %w[1 battery-state-sound] }.freeze
 
   def teardown
     stop_worker
@@ -60,7 +60,8 @@ class StoryTest < BrowserTest
 
     assert_text "tick this once it is unplugged"
     assert_field "In the customer's words", with: "pulses"
-    check "It is unplugged, or its battery is out"
+    check "None of these"
+    check "Made safe: it is unplugged, or its battery is out"
     click_button "Take it in"
 
     assert_css "#row-roll"
@@ -127,7 +128,7 @@ class StoryTest < BrowserTest
     marks = Models::Finding.where(job_id: job.id).select_hash(:position, :mark)
 
     assert_equal %w[wash replace clean clean clean leave], marks.values_at("pre-filter", "post-filter", "bin", "contacts", "bin-seal", "roll")
-    assert_equal 11, marks.size
+    assert_equal 12, marks.size
     assert_equal "looked_over", job.state
   end
 

@@ -5,13 +5,13 @@ require_relative "../test_helper"
 class MachineTest < DatabaseTest
   # Terms of the sheet: 24 months.
   def test_warranty_runs_from_the_day_it_was_bought_new
-    assert new_machine(bought_on: today - 100).in_warranty?(today)
-    refute new_machine(bought_on: today << 24).in_warranty?(today)
-    assert new_machine(bought_on: (today << 24) + 1).in_warranty?(today)
-    refute new_machine(bought_on: nil).in_warranty?(today)
+    assert_predicate new_machine(bought_on: today - 100).warranty(today), :in?
+    refute_predicate new_machine(bought_on: today << 24).warranty(today), :in?
+    assert_predicate new_machine(bought_on: (today << 24) + 1).warranty(today), :in?
+    refute_predicate new_machine(bought_on: nil).warranty(today), :in?
     second_hand = new_machine(bought_on: today - 100).update(second_hand: true)
 
-    refute second_hand.in_warranty?(today)
+    refute_predicate second_hand.warranty(today), :in?
   end
 
   def test_a_stored_machine_does_not_run_whatever_was_said

@@ -25,7 +25,7 @@ class BadInputTest < DatabaseTest
 
   def take_in_form(**fields)
     { "machine_id" => known.id.to_s, "customer_id" => known.customer_id.to_s, "request_key" => SecureRandom.uuid, "complaint" => "weak",
-      "made_safe" => "1", "hours_per_week" => "2" }.merge(fields.transform_keys(&:to_s))
+      "made_safe" => "1", "no_condition" => "1", "hours_per_week" => "2" }.merge(fields.transform_keys(&:to_s))
   end
 
   def assert_sent_back(words, keeps: nil)
@@ -61,7 +61,7 @@ class BadInputTest < DatabaseTest
 
   def test_absurd_measurements_name_the_unit
     job = take_in(new_machine("Ostrel Stride 36"))
-    { "four" => /must be a number/, "400" => /40 or less.*taken in mm/m, "-90" => /-5 or more/ }.each do |typed, words|
+    { "four" => /must be a number/, "400" => /400 mm is not likely here.*Did you mean 4 mm/m, "-90" => /lies between -5 mm and 10 mm/ }.each do |typed, words|
       submit "/jobs/#{job.number}/findings/brush-front", { "standout_mm" => typed, "version" => "0" }
 
       assert_sent_back(words, keeps: typed)
@@ -105,18 +105,18 @@ class BadInputTest < DatabaseTest
   end
 
   def test_script_in_every_text_field_comes_back_as_text
-    submit "/take-in", { "new" => "1", "request_key" => SecureRandom.uuid, "complaint" => SCRIPT, "came_with" => SCRIPT, "made_safe" => "1",
+    submit "/take-in", { "new" => "1", "request_key" => SecureRandom.uuid, "complaint" => SCRIPT, "came_with" => SCRIPT, "made_safe" => "1", "no_condition" => "1",
                          "customer" => %w[name phone email street town].to_h { |name| [name, SCRIPT] }, "machine" => { "plate" => SCRIPT, "sheet_id" => "1" } }
 
     assert_sent_back(/is not an e-mail address/)
     refute_includes page, SCRIPT, "script came through"
-    submit "/take-in", { "new" => "1", "request_key" => SecureRandom.uuid, "complaint" => SCRIPT, "came_with" => SCRIPT, "made_safe" => "1",
+    submit "/take-in", { "new" => "1", "request_key" => SecureRandom.uuid, "complaint" => SCRIPT, "came_with" => SCRIPT, "made_safe" => "1", "no_condition" => "1",
                          "customer" => { "name" => SCRIPT, "phone" => SCRIPT, "street" => SCRIPT },
                          "machine" => { "plate" => SCRIPT, "sheet_id" => sheet("Hallmoor Dart M").id.to_s } }
 
     assert_equal 303, status
     job = Models::Job.order(:id).last
-    ["/jobs/#{job.number}", "/jobs/#{job.number}/look-over", "/", "/customers/#{job.customer_id}", "/machines/#{job.machine_id}", "/take-in?q=script",
+    ["/jobs/#{job.number}", "/jobs/#{job.number}/look-over", "/", "/customers/#{job.customer_id}", "/machines/#{job.machine_id}", "/take-in/find?q=script",
      "/customers?q=#{Rack::Utils.escape(SCRIPT)}", "/shelf?q=#{Rack::Utils.escape(SCRIPT)}"].each do |path|
       get path
 
@@ -173,7 +173,7 @@ class BadInputTest < DatabaseTest
     job = take_in
     submit "/jobs/#{job.number}/findings/bin-seal", { "state" => "melted", "version" => "0" }
 
-    assert_sent_back(/must be one of: clean, dirty, lifted, torn/)
+    assert_sent_back(/must be one of: clean, dirty, lifted, binds, torn/)
     submit "/jobs/#{job.number}/findings/pre-filter", { "grey" => "9", "version" => "0" }
 
     assert_sent_back(/must be one of/)

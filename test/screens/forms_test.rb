@@ -5,12 +5,13 @@ require_relative "../test_helper"
 # Forms at the edge: what is typed becomes a value or a sentence beside its field.
 class FormsTest < AppTest
   def take_in_form(**fields)
-    Screens::TakeIn::TakeInForm.new({ "request_key" => SecureRandom.uuid, "machine_id" => "1", "complaint" => "weak", "made_safe" => "1" }.merge(fields.transform_keys(&:to_s)))
+    known = { "request_key" => SecureRandom.uuid, "machine_id" => "1", "complaint" => "weak", "made_safe" => "1", "no_condition" => "1" }
+    Screens::TakeIn::TakeInForm.new(known.merge(fields.transform_keys(&:to_s)))
   end
 
   def finding(title, position, typed)
     core = Core::Sheets::Parse.new(JSON.parse(File.read(File.join(TestDatabase::ROOT, "demo/sheets/#{title}.json")))).call
-    Screens::LookOver::FindingForm.new({ "version" => "0" }.merge(typed), core.position(position))
+    Screens::LookOver::FindingForm.new({ "version" => "0" }.merge(typed), core.position(position), Core::Findings::Policy.new)
   end
 
   def test_a_known_machine_needs_no_customer
@@ -64,7 +65,7 @@ class FormsTest < AppTest
     Core::Findings::KINDS.each do |kind, fields|
       place = Core::Sheets::Position.new(key: "p", name: "P", station: "s", kind: kind)
       typed = fields.to_h { |name, field| [name.to_s, sample(field)] }
-      form = Screens::LookOver::FindingForm.new(typed.merge("version" => "0"), place)
+      form = Screens::LookOver::FindingForm.new(typed.merge("version" => "0"), place, Core::Findings::Policy.new)
 
       assert_predicate form, :ok?, "#{kind}: #{form.errors}"
       refute_nil Core::Findings::Read.new(position: place, observed: form.finding[:observed]).call, kind

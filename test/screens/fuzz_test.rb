@@ -12,7 +12,8 @@ class FuzzTest < DatabaseTest
   FIELDS = %w[q request_key customer_id machine_id complaint came_with hours_per_week traits allergy made_safe customer machine version mark grey turns
               state standout_mm fill_percent agreed_name agreed_how how note choice not_shaken early_reason wet_reason pieces counted reason customer_ids
               lock_version name email phone email_agreed kind weeks room bag_limit_percent hours_mon holidays room_humidity_percent after at new pdf
-              arrived].freeze
+              arrived accessories conditions no_condition pictures list list_file machine_ids from to out missing_note since request_key other
+              other_reason length_unit seal_school length_mm run_minutes].freeze
   ROUNDS = 15
 
   def setup
@@ -21,7 +22,8 @@ class FuzzTest < DatabaseTest
     get "/legend"
     @token = token
     @job = settled({ "pre-filter" => { grey: 5 } })
-    @real = { "number" => @job.number.to_s, "id" => item(@job, "pre-filter").id.to_s, "position" => "pre-filter", "stay" => "1", "step" => "part",
+    @real = { "station" => "pre", "size" => "small",
+              "number" => @job.number.to_s, "id" => item(@job, "pre-filter").id.to_s, "position" => "pre-filter", "stay" => "1", "step" => "part",
               "move" => "receive", "customer" => @job.customer_id.to_s, "code" => Outbox::CardLetter.codes.write(Models::Card.order(:id).last.id, today) }
   end
 

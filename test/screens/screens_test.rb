@@ -68,7 +68,8 @@ class ScreensTest < DatabaseTest
 
   # ---- take in
   def test_a_new_customer_with_a_machine_nobody_knows_the_history_of
-    submit "/take-in", { "new" => "1", "request_key" => SecureRandom.uuid, "complaint" => "no suction", "made_safe" => "1", "hours_per_week" => "2,5".tr(",", "."),
+    submit "/take-in", { "new" => "1", "request_key" => SecureRandom.uuid, "complaint" => "no suction", "made_safe" => "1", "no_condition" => "1",
+                         "hours_per_week" => "2,5".tr(",", "."),
                          "traits" => %w[pets smoker], "allergy" => "1", "customer" => { "name" => "Perpetua Neu", "phone" => "555-0175", "post_agreed" => "1" },
                          "machine" => { "sheet_id" => sheet("Brackwater Loft K").id.to_s, "plate" => "BK-1", "second_hand" => "1", "bought_on" => "2024-02-29" } }
     machine = Models::Job.order(:id).last.machine
@@ -81,7 +82,7 @@ class ScreensTest < DatabaseTest
 
   def test_a_plate_that_is_on_file_is_named
     known = new_machine
-    submit "/take-in", { "customer_id" => known.customer_id.to_s, "request_key" => SecureRandom.uuid, "complaint" => "weak", "made_safe" => "1",
+    submit "/take-in", { "customer_id" => known.customer_id.to_s, "request_key" => SecureRandom.uuid, "complaint" => "weak", "made_safe" => "1", "no_condition" => "1",
                          "machine" => { "sheet_id" => known.sheet_id.to_s, "plate" => known.plate.downcase } }
 
     assert_equal 422, status
@@ -89,7 +90,7 @@ class ScreensTest < DatabaseTest
   end
 
   def test_a_machine_bought_tomorrow
-    submit "/take-in", { "customer_id" => new_machine.customer_id.to_s, "request_key" => SecureRandom.uuid, "complaint" => "weak", "made_safe" => "1",
+    submit "/take-in", { "customer_id" => new_machine.customer_id.to_s, "request_key" => SecureRandom.uuid, "complaint" => "weak", "made_safe" => "1", "no_condition" => "1",
                          "machine" => { "sheet_id" => sheet("Hallmoor Dart M").id.to_s, "bought_on" => (today + 9).iso8601 } }
 
     assert_says(/lies in the future/)
@@ -103,8 +104,8 @@ class ScreensTest < DatabaseTest
 
     assert_equal 200, status
     assert_says(/\A\s*<form id="row-pre-filter"/)
-    assert_says(/id="walk-ribbon"[^>]*hx-swap-oob/)
-    assert_says(/id="outcome"[^>]*hx-swap-oob/)
+    assert_says(/id="walk-ribbon"[^>]*data-stamp="\d+"/)
+    assert_says(/id="outcome"/)
     assert_says(/name="version" value="1"/)
     refute_includes page, "<html"
   end

@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Drawings
+    module Gauges
+      # A brush strip in section between its guide bars, and the dial setting that its stand-out implies.
+      # 4 px a millimetre; new bristles as a ghost, today's in ink, the bars as two feet either side.
+      class Brush < Base
+        BAR = 44
+        PX_A_MM = 4
+        FEET = [8, 128].freeze
+        DIAL = { x: 184, y: 40, r: 26 }.freeze
+        SWEEP = 240.0 # degrees from the lowest setting to the highest
+
+        def label
+          said = "Bristles in section, #{standout ? "#{length(standout)} beyond the guide bars" : 'not measured'}"
+          dial ? "#{said}; height dial to #{dial}" : said
+        end
+
+        def content
+          bristles(fresh, "bristle-new") + (standout ? bristles([standout, -PX_A_MM].max, "bristle") : "") +
+            FEET.map { |x| Svg.tag(:rect, x: x, y: 10, width: 14, height: BAR - 10, rx: 4, class: "guide-bar") }.join +
+            limit_line(0, BAR, 150, BAR) + foot(standout ? length(standout) : "?", x: 75) + dial_face
+        end
+
+        private
+
+        def standout
+          @observed[:standout_mm]
+        end
+
+        def fresh
+          @position.measures.fetch("new_standout_mm", 8)
+        end
+
+        def settings
+          @position.measures["dial_settings"]
+        end
+
+        def dial
+          return unless standout && settings
+
+          Core::Findings::ReadBrush.dial(standout_mm: standout, new_standout_mm: @position.measures["new_standout_mm"], settings: settings)
+        end
+
+        def bristles(standout, css)
+          (0..10).map { |n| Svg.tag(:line, x1: 30 + (n * 9), y1: 10, x2: 30 + (n * 9) + ((n % 3) - 1), y2: BAR + (standout * PX_A_MM), class: css) }.join
+        end
+
+        def dial_face
+          return "" unless settings
+
+          marks = (1..settings).map { |setting| Svg.text(setting, **at(setting, DIAL[:r] + 10), class: setting == dial ? "gauge-text" : "gauge-faint", text_anchor: "middle") }
+          hand = dial ? at(dial, DIAL[:r] - 4).then { |tip| Svg.tag(:line, x1: DIAL[:x], y1: DIAL[:y] + 5, x2: tip[:x], y2: tip[:y], class: "gauge-hand") } : ""
+          Svg.tag(:circle, cx: DIAL[:x], cy: DIAL[:y] + 5, r: DIAL[:r] - 4, class: "gauge-line") + marks.join + hand
+        end
+
+        def at(setting, radius)
+          share = settings == 1 ? 0.5 : (setting - 1) / (settings - 1.0)
+          turn = ((share * SWEEP) + 150) * Math::PI / 180
+          { x: (DIAL[:x] + (radius * Math.cos(turn))).round(1), y: (DIAL[:y] + 5 + (radius * Math.sin(turn)) + (radius > DIAL[:r] ? 5 : 0)).round(1) }
+        end
+      end
+    end
+  end
+end

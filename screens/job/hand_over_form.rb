@@ -1,0 +1,19 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    module Job
+      # What is counted out when a machine goes home: a number of pieces for every accessory that came in.
+      module HandOverForm
+        module_function
+
+        # @param typed [Hash] the request's parameters; `out` is accessory => pieces
+        # @return [Hash{String=>Integer}] what cannot be read counts as none
+        def counted(typed)
+          out = typed["out"].is_a?(Hash) ? typed["out"] : {}
+          out.transform_values { |pieces| pieces.to_s[/\A\d{1,2}\z/].to_i }
+        end
+      end
+    end
+  end
+end

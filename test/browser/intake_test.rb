@@ -1,0 +1,158 @@
+# frozen_string_literal: true
+
+require "tempfile"
+require_relative "../browser_helper"
+
+# The counter: a repeat customer's machine in twelve keystrokes, pictures, many machines, a stop.
+class IntakeBrowserTest < BrowserTest
+  MOST_KEYSTROKES = 12
+
+  # A customer with one machine that is not on the bench, whose last four digits are nobody else's.
+  def known_machine
+    new_machine(name: "Repeat Customer", phone: "555-8264")
+  end
+
+  # @return [Integer] how many keys were pressed
+  def count_keys(*keys)
+    keys.flat_map { |key| key.is_a?(String) ? key.chars : [key] }.each { |key| press key }.size
+  end
+
+  def test_a_repeat_customers_machine_by_the_last_four_digits_in_at_most_twelve_keystrokes
+    machine = known_machine
+    sign_in
+    keys = count_keys("t")
+    wait_for("the search") { focused == "q" }
+    keys += count_keys("8264", :Enter)
+
+    assert_css "h1", text: "#{machine.sheet.title}, Repeat Customer"
+    keys += count_keys("1", "6", "n", "m")
+
+    assert_field "In the customer's words", with: "pulses, smells"
+    keys += count_keys(:Enter)
+
+    assert_css "#row-roll"
+    job = Models::Job.order(:id).last
+
+    assert_operator keys, :<=, MOST_KEYSTROKES
+    assert_equal [machine.id, "pulses, smells"], [job.machine_id, job.complaint]
+    refute_nil job.made_safe_at
+  end
+
+  def test_the_same_by_taps_by_name_with_a_typing_error_and_by_a_scan
+    machine = known_machine
+    sign_in
+    visit "/take-in"
+    fill_in "Name, phone digits", with: "Repaet Custom"
+
+    assert_css ".hit", text: machine.plate
+    taps = [-> { find(".hit", text: machine.plate).click }, -> { click_button "pulses" }, -> { check "None of these" }, -> { check "Made safe" }, -> { click_button "Take it in" }]
+    taps.each(&:call)
+
+    assert_css "#row-roll"
+    assert_operator taps.size, :<=, MOST_KEYSTROKES
+    Models::Job.order(:id).last.update(state: "handed_over")
+    ["M#{machine.id}", "J#{Models::Job.order(:id).last.number}", machine.plate].each do |scan|
+      visit "/take-in"
+      fill_in "Name, phone digits", with: scan
+      press :Enter
+
+      assert_css "h1", text: "Repeat Customer"
+    end
+  end
+
+  def picture(megabytes)
+    bytes = Vips::Image.gaussnoise(2400, 1600, mean: 128, sigma: 50).cast(:uchar).jpegsave_buffer(Q: 95)
+    file = Tempfile.new(["close", ".jpg"]).tap(&:binmode)
+    file.write(bytes + ("\0" * [(megabytes * 1024 * 1024) - bytes.bytesize, 0].max))
+    file.tap(&:close)
+  end
+
+  def test_pictures_of_twenty_megabytes_and_what_is_no_picture
+    machine = known_machine
+    text = Tempfile.new(["fake", ".jpg"]).tap { |file| file.write("no picture at all") && file.close }
+    sign_in
+    visit "/take-in?machine_id=#{machine.id}"
+    click_button "smells"
+    check "None of these"
+    check "Made safe"
+    attach_file "From the camera or a file", text.path
+    click_button "Take it in"
+
+    assert_css "#pictures-error", text: "is no picture"
+    assert_field "In the customer's words", with: "smells"
+    attach_file "From the camera or a file", picture(20).path
+    click_button "Take it in"
+
+    assert_css "#row-roll"
+    job = Models::Job.order(:id).last
+    visit "/jobs/#{job.number}"
+
+    assert_css ".pictures img"
+    wait_for("the thumbnail") { evaluate_script("document.querySelector('.pictures img').naturalWidth") == 320 }
+    attach_file "pictures", picture(26).path
+    click_button "Add"
+
+    assert_css "[role=alert]", text: "26 MB; at most 25 MB"
+  end
+
+  def test_a_stop_at_the_counter_and_what_was_done_about_it
+    machine = known_machine
+    sign_in
+    visit "/take-in?machine_id=#{machine.id}"
+    click_button "short run time"
+    check "battery swollen, hot, leaking or wet"
+    click_button "Take it in"
+
+    assert_css ".stop-box", text: "collection point"
+    job = Models::Job.order(:id).last
+    visit "/jobs/#{job.number}/look-over"
+
+    assert_css "[role=alert]", text: "stays shut"
+    assert_css "#row-roll .mark-button:disabled"
+    visit "/jobs/#{job.number}"
+    fill_in "What was done about it", with: "Pack taken out with tongs, in the sand bucket"
+    click_button "Record it as Ines Varga"
+
+    assert_text "Made safe by Ines Varga"
+    visit "/jobs/#{job.number}/look-over"
+
+    refute_css "#row-roll .mark-button[data-mark='1']:disabled"
+  end
+
+  def test_many_machines_from_a_list
+    owner = known_machine.customer
+    sign_in
+    visit "/take-in/many?customer_id=#{owner.id}"
+    fill_in "Or pasted here", with: "maker,model,plate,complaint\nOstrel,Stride 36,F-1,weak\nOstrel,Stride 37,F-2,\n"
+    check "I looked at each"
+    check "Each is unplugged"
+    click_button "Take them in"
+
+    assert_text "Line 3: there is no sheet of Ostrel Stride 37"
+    assert_empty Models::Machine.where(plate: "F-1")
+    fill_in "Or pasted here", with: "maker,model,plate,complaint\nOstrel,Stride 36,F-1,weak\nOstrel,Stride 36,F-2,\n"
+    check "Hallmoor Dart M"
+    click_button "Take them in"
+
+    assert_css "h1", text: "3 machines are on the bench"
+    assert_equal ["half-yearly service", "weak", "half-yearly service"], Models::Job.order(Sequel.desc(:id)).limit(3).select_map(:complaint).reverse
+    assert_equal "%PDF",
+                 evaluate_async_script("fetch(document.querySelector('.under-title .btn').href).then((answer) => answer.text()).then((text) => arguments[0](text.slice(0, 4)))")
+  end
+
+  def test_what_came_with_it_is_counted_out_again
+    job = take_in(known_machine, accessories: { "wand" => 1, "charger" => 1 })
+    Services::EndEarly.call(job.number, how: "declined", by: technician, at: NOW)
+    sign_in
+    visit "/jobs/#{job.number}"
+    fill_in "wand", with: "1"
+    click_button "Hand it over"
+
+    assert_text "Missing: charger. Give it back, or write where it is."
+    assert_field "wand", with: "1"
+    fill_in "charger", with: "1"
+    click_button "Hand it over"
+
+    assert_text "Handed over"
+  end
+end

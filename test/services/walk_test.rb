@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+require_relative "../test_helper"
+
+class WalkServicesTest < DatabaseTest
+  def setup
+    @job = take_in
+  end
+
+  def found(position)
+    Models::Finding.first(job_id: @job.id, position: position)
+  end
+
+  def test_all_the_rest_is_fine_leaves_alone_what_is_known_and_what_can_hurt
+    record(@job, "roll", { turns: "drags" })
+    Services::SkipPlace.call(@job.number, "neck", reason: "cannot be reached", by: technician, at: NOW)
+
+    assert_empty Services::FineRest.call(@job.number, "head", by: technician, at: NOW)
+    assert_equal %w[bin bin-seal], Services::FineRest.call(@job.number, "bin", by: technician, at: NOW)
+    assert_empty Services::FineRest.call(@job.number, "motor", by: technician, at: NOW), "motor and pack are looked at one by one"
+    assert_equal [%w[leave looked_fine], %w[leave seal_clean]], [found("bin"), found("bin-seal")].map { |one| [one.mark, one.clause] }
+    assert_nil found("neck")
+  end
+
+  def test_a_skip_is_kept_and_taken_back_by_looking
+    Services::SkipPlace.call(@job.number, "screen", reason: "later", by: technician, at: NOW)
+
+    assert_equal "later", Models::Skip.first(job_id: @job.id).reason
+    record(@job, "screen", { state: "clear" })
+
+    assert_empty Models::Skip.where(job_id: @job.id)
+    assert_raises(Services::Refused) { Services::SkipPlace.call(@job.number, "screen", reason: "later", by: technician, at: NOW) }
+    assert_raises(Services::NotFound) { Services::SkipPlace.call(@job.number, "attic", reason: "later", by: technician, at: NOW) }
+  end
+
+  def test_a_save_sent_twice_is_saved_once
+    key = SecureRandom.uuid
+    first = record(@job, "screen", { state: "clear" }, request_key: key)
+    again = record(@job, "screen", { state: "clear" }, request_key: key)
+
+    assert_equal [first.id, 1], [again.id, again.version]
+    assert_raises(Services::Stale) { record(@job, "screen", { state: "clogged" }, request_key: SecureRandom.uuid) }
+  end
+
+  # The raw material of a household's own factor.
+  def test_the_load_found_and_expected_are_kept
+    Services::SetClocks.call(@job.machine, on: today - 365, done: { "pre-filter" => %i[replace wash] })
+    record(@job, "pre-filter", { grey: 5 })
+
+    assert_in_delta 1.0, found("pre-filter").load_found
+    assert_operator found("pre-filter").load_expected, :>, 1
+  end
+
+  def test_what_was_found_last_time_is_the_newest_of_each_place
+    record(@job, "screen", { state: "clogged" })
+    record(@job, "neck", { state: "partly" })
+    second = later_visit
+    record(second, "screen", { state: "clear" })
+    third = later_visit
+    last = Models::Finding.of_last_visits(third).to_h { |finding| [finding.position, finding.seen[:state]] }
+
+    assert_equal({ "screen" => "clear", "neck" => "partly" }, last)
+    assert_empty Models::Finding.of_last_visits(@job).all
+  end
+
+  def later_visit
+    Models::Job.where(machine_id: @job.machine_id).update(state: "handed_over")
+    take_in(@job.machine)
+  end
+end
