@@ -44,6 +44,7 @@ gem "rake", "~> 13.0"
 group :test do
   gem "capybara", "~> 3.40"
   gem "cuprite", "~> 0.17"
+  gem "json_schemer", "~> 2.3"
   gem "minitest", "~> 5.0"
   gem "rack-test", "~> 2.1"
   gem "rubocop", "~> 1.60", require: false

@@ -8,10 +8,10 @@ module UprightBench
       BAND = 30          # thickness of the ribbon
       BAND_Y = 46        # its middle, from the top of a row
       HANG_Y = 92        # middle of a mark that hangs
-      WIDE = { width: 1200, slot: 92, row: 142, labels: true }.freeze
+      WIDE = { width: 1200, slot: 77, row: 150, labels: true }.freeze
       NARROW = { width: 360, slot: 56, row: 118, labels: false }.freeze
       EDGE = 16
-      LETTERS_A_LINE = 13
+      PX_A_LETTER = 7.0
 
       # @param sheet [Core::Sheets::Sheet]
       # @param marks [Hash{String=>Symbol}] position => mark; unseen when left out
@@ -42,9 +42,14 @@ module UprightBench
 
       private
 
-      # Stations into rows: as many as fit, the slots then stretched to fill.
+      # Stations into as few rows as hold them, the rows as even as they can be, the slots then stretched to fill.
       def lay
         room = (@form[:width] - (2 * EDGE)) / @form[:slot]
+        fewest = rows_of(room).size
+        rows_of((1..room).find { |slots| rows_of(slots).size <= fewest })
+      end
+
+      def rows_of(room)
         @sheet.stations.each_with_object([[]]) do |station, rows|
           rows << [] if rows.last.any? && rows.last.sum { |one| slots(one) } + slots(station) > room
           rows.last << station
@@ -84,7 +89,7 @@ module UprightBench
         back = Svg.tag(:rect, x: left + 2, y: top + 2, width: width - 4, height: @form[:row] - 6, rx: 6, data_station: station.key,
                               class: in_hand ? "station station-in-hand" : "station")
         name = Svg.text(station.name, x: left + (width / 2), y: top + 20, class: "station-name", text_anchor: "middle")
-        back + name + joint(left, top) + places.each_with_index.map { |position, place| draw_position(position, left + (step * (place + 0.5)), top) }.join
+        back + name + joint(left, top) + places.each_with_index.map { |position, place| draw_position(position, left + (step * (place + 0.5)), top, step) }.join
       end
 
       def joint(left, top)
@@ -93,10 +98,10 @@ module UprightBench
         Svg.tag(:line, x1: left, y1: top + BAND_Y - (BAND / 2), x2: left, y2: top + BAND_Y + (BAND / 2), class: "joint")
       end
 
-      def draw_position(position, x, top)
+      def draw_position(position, x, top, step)
         y = top + (position.beside ? HANG_Y : BAND_Y)
         mark = @marks.fetch(position.key, :unseen)
-        drawn = [stem(position, x, top), ring(x, y), placed(mark, x, y), label(position, x, y)].join(" ")
+        drawn = [stem(position, x, top), ring(x, y), placed(mark, x, y), label(position, x, y, (step / PX_A_LETTER).floor)].join(" ")
         linked(position, mark, drawn)
       end
 
@@ -126,16 +131,16 @@ module UprightBench
         Svg.tag(:g, Mark.inner(mark), transform: "translate(#{(x - 16).round(1)} #{(y - 16).round(1)})")
       end
 
-      def label(position, x, y)
+      def label(position, x, y, letters)
         return "" unless @form[:labels]
 
-        lines = wrapped(position.name).each_with_index.map { |line, place| Svg.tag(:tspan, Svg.escape(line), x: x, y: y + 36 + (place * 15)) }
+        lines = wrapped(position.name, letters).each_with_index.map { |line, place| Svg.tag(:tspan, Svg.escape(line), x: x, y: y + 36 + (place * 15)) }
         Svg.tag(:text, lines.join(" "), class: "place-name", text_anchor: "middle")
       end
 
-      def wrapped(name)
+      def wrapped(name, letters)
         name.split.each_with_object([+""]) do |word, lines|
-          lines << +"" if lines.last.length + word.length > LETTERS_A_LINE && !lines.last.empty?
+          lines << +"" if lines.last.length + word.length >= letters && !lines.last.empty?
           lines.last << (lines.last.empty? ? word : " #{word}")
         end.first(2)
       end

@@ -9,13 +9,14 @@ module UprightBench
         MASK = "Dust mask on, in a ventilated place; gloves for a neglected machine."
 
         STEPS = {
+          unknown: ["Unplug a mains machine, or take the battery out of a cordless one.", MASK],
           mains: ["Switch it off and unplug it; keep the plug in sight.", MASK],
           battery: ["Take the battery out, or off; where it stays in, switch off and keep hands off the trigger.", MASK],
           robot: ["Take it off its dock and switch it off before it is turned over.", "Pour the tanks out. #{MASK}"],
           drum: ["Switch it off and unplug it; wipe the lead before it is rewound.",
                  "Wet waste or unknown dust in the drum: do not open it. #{MASK}"]
         }.freeze
-        DONE = { mains: "It is unplugged", battery: "The battery is out", robot: "It is off its dock and switched off", drum: "It is unplugged" }.freeze
+        DONE = { unknown: "It is unplugged, or its battery is out", mains: "It is unplugged", battery: "The battery is out", robot: "It is off its dock and switched off", drum: "It is unplugged" }.freeze
 
         # key => [words at the counter, the stop that it raises, powers it can happen to]
         CONDITIONS = {
@@ -33,11 +34,11 @@ module UprightBench
 
         # @param kind [Symbol, nil] of machine
         # @param power [Symbol, nil]
-        # @return [Symbol] which of STEPS; mains while nothing is known
+        # @return [Symbol] which of STEPS
         def way(kind:, power:)
           return kind if STEPS.key?(kind)
 
-          power == :battery ? :battery : :mains
+          power || :unknown
         end
 
         # @param power [Symbol, nil] all conditions while it is not known

@@ -65,8 +65,6 @@ module UprightBench
         end
 
         def made_safe_words
-          return "it is unplugged, or its battery is out" unless sheet
-
           words = Core::Intake::Safety::DONE.fetch(safety_way)
           words[0].downcase + words[1..]
         end

@@ -36,7 +36,7 @@ class IntakeTest < CoreTest
   end
 
   def test_how_each_kind_is_made_safe
-    ways = { %i[stick battery] => :battery, %i[robot battery] => :robot, %i[drum mains] => :drum, %i[canister mains] => :mains, [nil, nil] => :mains }
+    ways = { %i[stick battery] => :battery, %i[robot battery] => :robot, %i[drum mains] => :drum, %i[canister mains] => :mains, [nil, nil] => :unknown }
 
     ways.each { |(kind, power), way| assert_equal way, Intake::Safety.way(kind: kind, power: power) }
     assert_equal Intake::Safety::STEPS.keys, Intake::Safety::DONE.keys

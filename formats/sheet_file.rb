@@ -1,0 +1,74 @@
+# frozen_string_literal: true
+
+require "json"
+
+module UprightBench
+  module Formats
+    # A model sheet as a JSON file, as docs/sheet.schema.json describes it. Written in one order, and the same again
+    # when it was read.
+    class SheetFile
+      # A file that is no sheet; `problems` are sentences that name the line and the rule.
+      class Bad < StandardError
+        attr_reader :problems
+
+        def initialize(problems)
+          @problems = problems
+          super(problems.join(" "))
+        end
+      end
+
+      MOST_BYTES = 500_000
+      SHAPE = Core::Sheets::Shape
+      DEEPEST = 20
+
+      # @param text [String] UTF-8
+      # @return [Hash{String=>Object}] content as Core::Sheets::Parse takes it, every rule kept
+      # @raise [Bad]
+      def self.read(text)
+        raise Bad, ["The file is larger than any sheet (#{MOST_BYTES / 1000} kB)."] if text.bytesize > MOST_BYTES
+
+        content = JSON.parse(text.delete_prefix("\uFEFF"), max_nesting: DEEPEST)
+        Core::Sheets::Parse.new(content).call
+        content
+      rescue JSON::ParserError => e
+        raise Bad, ["#{place_of(e)}it is no JSON: #{e.message.sub(/ at line \d+ column \d+.*/m, '')[0, 200]}."]
+      rescue Core::Sheets::Invalid => e
+        lines = JsonLines.new(text.delete_prefix("\uFEFF")).call
+        raise Bad, e.problems.map { |problem| "Line #{nearest(lines, problem.path)}: #{problem}." }
+      end
+
+      # @param content [Hash{String=>Object}]
+      # @return [String]
+      def self.write(content)
+        sorted = ordered(content, SHAPE::SHEET)
+        sorted["positions"] = sorted.fetch("positions").map { |row| position(row) }
+        sorted["stations"] = sorted.fetch("stations").map { |row| ordered(row, SHAPE::STATION) }
+        "#{JSON.pretty_generate(sorted)}\n"
+      end
+
+      class << self
+        private
+
+        def position(row)
+          inner = { "fasteners" => row["fasteners"]&.map { |held| ordered(held, SHAPE::FASTENER) },
+                    "tasks" => row["tasks"]&.map { |task| ordered(task, SHAPE::TASK).merge("clocks" => task["clocks"].map { |clock| ordered(clock, SHAPE::CLOCK) }) } }
+          ordered(row.merge(inner.compact), SHAPE::POSITION)
+        end
+
+        def ordered(row, spec)
+          spec.keys.filter_map { |key| [key, row[key]] if row.key?(key) }.to_h
+        end
+
+        def nearest(lines, path)
+          path = path[0...-1] until lines.key?(path)
+          lines.fetch(path)
+        end
+
+        def place_of(error)
+          line = error.message[/line (\d+)/, 1]
+          line ? "Line #{line}: " : ""
+        end
+      end
+    end
+  end
+end
