@@ -6,6 +6,7 @@ module UprightBench
     # its content is read once.
     class SheetVersion < Sequel::Model(:sheet_versions)
       many_to_one :sheet
+      many_to_one :writer, class: "UprightBench::Models::Person", key: :created_by
       @parsed = {} # id => Core::Sheets::Sheet; two threads may parse the same one, which is harmless
 
       class << self
@@ -13,6 +14,12 @@ module UprightBench
         # @return [Core::Sheets::Sheet]
         def parsed(id)
           @parsed[id] ||= Core::Sheets::Parse.new(with_pk!(id).content.to_hash).call
+        end
+
+        # Reads those that were not read yet in one go.
+        # @param ids [Array<Integer>]
+        def preload(ids)
+          where(id: ids - @parsed.keys).each { |version| @parsed[version.id] ||= Core::Sheets::Parse.new(version.content.to_hash).call }
         end
       end
 

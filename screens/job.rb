@@ -19,6 +19,7 @@ module UprightBench
         "hand-over" => lambda { |number, typed, by, at|
           Services::HandOver.call(number, counted_out: HandOverForm.counted(typed), missing_note: Note.of(typed["missing_note"], :missing_note), by: by, at: at)
         },
+        "sheet" => ->(number, _, by, at) { Services::AdoptSheet.call(number, by: by, at: at) },
         "end" => ->(number, typed, by, at) { Services::EndEarly.call(number, how: typed["how"].to_s, by: by, at: at) }
       }.freeze
 

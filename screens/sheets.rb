@@ -2,8 +2,42 @@
 
 module UprightBench
   module Screens
-    # Model sheets, drawn.
+    # Model sheets, drawn: the list, one of them with its versions, and as files in and out.
     module Sheets
+      A_PAGE = 20
+      MOST_VERSIONS = 30
+
+      def self.registered(app)
+        app.helpers Helpers
+        pages(app)
+        files(app)
+      end
+
+      def self.pages(app)
+        app.get("/sheets") { sheets_page }
+
+        app.get "/sheets/:id" do
+          sheet = Services::Lookup.one(Models::Sheet, id_of(params["id"]))
+          versions = sheet.versions_dataset.reverse(:version).limit(MOST_VERSIONS + 1).eager(:writer).all
+          shown = versions.find { |one| one.version.to_s == params["version"] } || versions.first
+          @title = sheet.title
+          erb :"sheets/sheet", locals: { sheet: sheet, core: shown.to_core, shown: shown, versions: versions }
+        end
+      end
+      private_class_method :pages
+
+      def self.files(app)
+        app.post("/sheets") { bring_in }
+
+        app.get "/sheets/:id/sheet.json" do
+          sheet = Services::Lookup.one(Models::Sheet, id_of(params["id"]))
+          content_type "application/json"
+          attachment "#{sheet.title.downcase.gsub(/[^a-z0-9]+/, '-')}.json"
+          Formats::SheetFile.write(Models::SheetVersion.with_pk!(sheet.current_version_id).content.to_hash)
+        end
+      end
+      private_class_method :files
+
       # Helpers of this screen's templates.
       module Helpers
         # What a place asks for by its sheet.
@@ -15,27 +49,35 @@ module UprightBench
                         end]
           end
         end
-      end
 
-      def self.registered(app)
-        app.helpers Helpers
+        def sheet_notes(core)
+          core.positions.to_h { |place| [place.key, place.care || place.kind.to_s.tr("_", " ")] }
+        end
 
-        app.get "/sheets" do
+        def bring_in
+          text = SheetUpload.text(params)
+          newest = Models::SheetVersion.max(:id).to_i
+          sheet = Services::AddSheet.call(Formats::SheetFile.read(text), by: person, at: now, note: "from a file")
+          say sheet.current_version_id > newest ? "Read from the file and kept." : "The file says what is on file already; nothing was changed."
+          redirect "/sheets/#{sheet.id}", 303
+        rescue Formats::SheetFile::Bad => e
+          sheets_page(typed: text, problems: e.problems)
+        rescue Services::Invalid => e
+          sheets_page(typed: text, problems: e.errors.values.flatten)
+        end
+
+        # @param typed [String, nil] a file that was refused
+        # @param problems [Array<String>] why
+        def sheets_page(typed: nil, problems: [])
           @title = "Sheets"
-          erb :"sheets/page", locals: { sheets: Models::Sheet.order(:maker, :model_name).all }
+          status 422 if problems.any?
+          erb :"sheets/page", locals: { list: SheetList.new(params["q"], params["page"]), drafts: Models::Draft.eager(:sheet, :beginner).order(:id).all,
+                                        typed: typed, problems: problems }
         end
 
-        app.get "/sheets/:id" do
-          sheet = Services::Lookup.one(Models::Sheet, id_of(params["id"]))
-          @title = sheet.title
-          erb :"sheets/sheet", locals: { sheet: sheet, core: sheet.to_core, versions: sheet.versions_dataset.select(:id, :version, :note, :created_at).all }
-        end
-
-        app.get "/sheets/:id/sheet.json" do
-          sheet = Services::Lookup.one(Models::Sheet, id_of(params["id"]))
-          content_type "application/json"
-          attachment "#{sheet.title.downcase.tr(' ', '-')}.json"
-          JSON.pretty_generate(Models::SheetVersion.with_pk!(sheet.current_version_id).content.to_hash)
+        # The names of places, for the columns that point at others.
+        def place_names(core, keys)
+          keys.map { |key| core.position(key).name.downcase }.join(", ")
         end
       end
     end

@@ -5,12 +5,13 @@ module UprightBench
     # Keeps a model sheet: a new model, or a new version of one that is known. The same content is kept once.
     class AddSheet
       # @param content [Hash] as Core::Sheets::Parse takes it
+      # @param sheet [Models::Sheet, nil] the one it is a version of; by its maker and model when nil
       # @return [Models::Sheet]
       # @raise [Core::Sheets::Invalid]
-      def self.call(content, by:, at:, note: nil)
+      def self.call(content, by:, at:, note: nil, sheet: nil)
         parsed = Core::Sheets::Parse.new(content).call
         DB.transaction do
-          sheet = Models::Sheet.where(maker: parsed.maker, model_name: parsed.model).for_update.first
+          sheet = Models::Sheet.where(sheet ? { id: sheet.id } : { maker: parsed.maker, model_name: parsed.model }).for_update.first
           current = sheet && Models::SheetVersion.with_pk!(sheet.current_version_id)
           next sheet if current && current.content.to_hash == content
 
@@ -21,13 +22,21 @@ module UprightBench
       # Sheet and version name each other: the version's id is drawn first, and the database checks both at the end.
       def self.keep(sheet, parsed, content, version, note:, by:, at:)
         id = DB.get(Sequel.function(:nextval, Sequel.function(:pg_get_serial_sequence, "sheet_versions", "id")))
-        sheet ? sheet.update(current_version_id: id) : sheet = Models::Sheet.create(maker: parsed.maker, model_name: parsed.model, current_version_id: id)
+        named = { maker: parsed.maker, model_name: parsed.model, current_version_id: id }
+        sheet ? rename(sheet, named) : sheet = Models::Sheet.create(named)
         Models::SheetVersion.insert(id: id, sheet_id: sheet.id, version: version, content: Sequel.pg_jsonb(content), note: note,
                                     created_by: by.id, created_at: at)
         History.note("kept sheet", sheet, by: by, at: at, data: { version: version })
         sheet
       end
-      private_class_method :keep
+
+      # What fits is listed by the model's name, and follows it.
+      def self.rename(sheet, named)
+        before = sheet.title
+        sheet.update(named)
+        Models::FitRule.where(model_title: before).update(model_title: sheet.title) if sheet.title != before
+      end
+      private_class_method :keep, :rename
     end
   end
 end

@@ -14,11 +14,17 @@ module UprightBench
       # @raise [Refused] when the job is past recording, or a stop from the counter keeps the machine shut
       def check(job, position)
         raise NotFound, "Job #{job.number} has no place of that name." unless job.sheet.position?(position)
-        raise Refused, "Job #{job.number} is #{job.state.tr('_', ' ')}: nothing more is recorded." unless STAGES.include?(job.stage)
+
+        refuse_past(job)
 
         shut = Models::Stop.standing.at_the_counter.first(job_id: job.id)
         raise Refused, "The machine stays shut: #{shut.reason} Record on the job's page what was done about it first." if shut
         raise Refused, "Nobody has said yet that the machine is unplugged, or its battery out." if job.made_safe_at.nil?
+      end
+
+      # @raise [Refused]
+      def refuse_past(job)
+        raise Refused, "Job #{job.number} is #{job.state.tr('_', ' ')}: nothing more is recorded." unless STAGES.include?(job.stage)
       end
     end
   end

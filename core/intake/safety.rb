@@ -16,7 +16,8 @@ module UprightBench
           drum: ["Switch it off and unplug it; wipe the lead before it is rewound.",
                  "Wet waste or unknown dust in the drum: do not open it. #{MASK}"]
         }.freeze
-        DONE = { unknown: "It is unplugged, or its battery is out", mains: "It is unplugged", battery: "The battery is out", robot: "It is off its dock and switched off", drum: "It is unplugged" }.freeze
+        DONE = { unknown: "It is unplugged, or its battery is out", mains: "It is unplugged", battery: "The battery is out", robot: "It is off its dock and switched off",
+                 drum: "It is unplugged" }.freeze
 
         # key => [words at the counter, the stop that it raises, powers it can happen to]
         CONDITIONS = {

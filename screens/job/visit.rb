@@ -19,6 +19,11 @@ module UprightBench
           @job.sheet
         end
 
+        # @return [Boolean] the sheet got a newer version since, and what the job recorded may still follow it
+        def newer_sheet?
+          @job.sheet_version_id != machine.sheet.current_version_id && Services::OpenToLook::STAGES.include?(@job.stage)
+        end
+
         def machine
           @job.machine
         end

@@ -10,8 +10,15 @@ class PagesTest < BrowserTest
     machine = Models::Due.running.order(:due_on).first.machine
     ["/", "/take-in", "/take-in?q=er", "/take-in?new=1", "/take-in?machine_id=#{machine.id}", *open.values, "/jobs/#{stopped.number}",
      "#{open.fetch('taken_in')}/look-over", "/rack", "/shelf", "/shelf/#{part('HD-2010').id}", "/cards", "/cards/#{Models::Card.order(:id).last.id}",
-     "/customers", "/customers/#{machine.customer_id}", "/machines/#{machine.id}", "/sheets", "/sheets/#{machine.sheet_id}",
+     "/customers", "/customers/#{machine.customer_id}", "/machines/#{machine.id}", "/sheets", "/sheets/#{machine.sheet_id}", "/sheets/new",
+     *drafts, "/take-in/many?customer_id=#{machine.customer_id}", "/take-in/taken?customer_id=#{stopped.customer_id}&from=#{stopped.number}&to=#{stopped.number}",
      "/settings", "/legend", "/logout", "/nothing", "#{open.fetch('settled')}/history"]
+  end
+
+  # Of the model itself, and of one place.
+  def drafts
+    path = "/drafts/#{Services::BeginDraft.of(sheet('Hallmoor Dart M'), by: owner, at: NOW).id}"
+    [path, "#{path}?at=pre-filter"]
   end
 
   def card_path

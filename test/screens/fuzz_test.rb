@@ -13,7 +13,9 @@ class FuzzTest < DatabaseTest
               state standout_mm fill_percent agreed_name agreed_how how note choice not_shaken early_reason wet_reason pieces counted reason customer_ids
               lock_version name email phone email_agreed kind weeks room bag_limit_percent hours_mon holidays room_humidity_percent after at new pdf
               arrived accessories conditions no_condition pictures list list_file machine_ids from to out missing_note since request_key other
-              other_reason length_unit seal_school length_mm run_minutes].freeze
+              other_reason length_unit seal_school length_mm run_minutes
+              pasted file relative_id maker model over clocks fasteners measures behind features tasks kits accessories rated take_out key water
+              seat layer never_without refit_order].freeze
   ROUNDS = 15
 
   def setup
@@ -21,8 +23,9 @@ class FuzzTest < DatabaseTest
     sign_in
     get "/legend"
     @token = token
+    Services::BeginDraft.of(sheet("Hallmoor Dart M"), by: owner, at: NOW)
     @job = settled({ "pre-filter" => { grey: 5 } })
-    @real = { "station" => "pre", "size" => "small",
+    @real = { "station" => "pre", "key" => "pre-filter", "size" => "small",
               "number" => @job.number.to_s, "id" => item(@job, "pre-filter").id.to_s, "position" => "pre-filter", "stay" => "1", "step" => "part",
               "move" => "receive", "customer" => @job.customer_id.to_s, "code" => Outbox::CardLetter.codes.write(Models::Card.order(:id).last.id, today) }
   end

@@ -53,6 +53,7 @@ module TestDatabase
     def renew
       UprightBench::DB.disconnect
       admin { |db| copy(db) }
+      UprightBench::Models::SheetVersion.instance_variable_get(:@parsed).clear # the copy gives out the same ids again
       @dirty = false
     end
 

@@ -1,0 +1,85 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Sheets
+      # Changes to the content of a sheet, each giving the changed content; whether it still is a sheet is for Parse.
+      #
+      #   Edit.new(content).put_station("Hose", after: "wand")  # => content with the station
+      class Edit
+        # @param content [Hash{String=>Object}] as Parse takes it; never changed
+        def initialize(content)
+          @content = content
+        end
+
+        # @param fields [Hash{String=>Object}] keys of the sheet itself; nil takes one out
+        def head(fields)
+          @content.merge(fields).compact
+        end
+
+        # @param after [String, nil] a station's key; at the floor end when nil
+        def put_station(name, after:)
+          insert("stations", { "key" => free_key(name, "stations"), "name" => name }, after)
+        end
+
+        # @raise [KeyError] when there is no such station
+        def rename_station(key, name)
+          change("stations", key) { |row| row.merge("name" => name) }
+        end
+
+        # Moves a station or a position one step along the air.
+        # @param list [String] "stations" or "positions"
+        # @param by [Integer] -1 or 1
+        def move(list, key, by)
+          rows = @content.fetch(list)
+          at = index(list, key)
+          to = (at + by).clamp(0, rows.size - 1)
+          @content.merge(list => rows.dup.tap { |copy| copy.insert(to, copy.delete_at(at)) })
+        end
+
+        # @param list [String] "stations" or "positions"
+        def take_out(list, key)
+          at = index(list, key)
+          @content.merge(list => @content.fetch(list).reject.with_index { |_, place| place == at })
+        end
+
+        # @param fields [Hash{String=>Object}] of the position; its key is made from its name
+        # @return [Array(Hash, String)] the content, and the key given
+        def put_position(fields)
+          key = free_key(fields.fetch("name"), "positions")
+          row = { "key" => key, **fields }
+          [@content.merge("positions" => @content.fetch("positions") + [row]), key]
+        end
+
+        # @param fields [Hash{String=>Object}] replaces all but the key; nil and empty ones are left out
+        def position(key, fields)
+          kept = fields.reject { |_, value| value.nil? || value == false || (value.respond_to?(:empty?) && value.empty?) }
+          change("positions", key) { |row| { "key" => row.fetch("key"), **kept } }
+        end
+
+        private
+
+        def index(list, key)
+          @content.fetch(list).index { |row| row["key"] == key } || raise(KeyError, "no #{key} among the #{list}")
+        end
+
+        def change(list, key)
+          at = index(list, key)
+          @content.merge(list => @content.fetch(list).each_with_index.map { |row, place| place == at ? yield(row) : row })
+        end
+
+        def insert(list, row, after)
+          at = after ? index(list, after) + 1 : 0
+          @content.merge(list => @content.fetch(list).dup.insert(at, row))
+        end
+
+        def free_key(name, list)
+          stem = name.downcase.unicode_normalize(:nfkd).gsub(/\p{M}/, "").gsub(/[^a-z0-9]+/, "-").gsub(/\A-+|-+\z/, "")[0, 50].to_s
+          stem = "place" if stem.empty?
+          taken = @content.fetch(list).map { |row| row["key"] }
+          [stem, *(2..).lazy.map { |number| "#{stem}-#{number}" }.first(taken.size + 1)].find { |key| !taken.include?(key) }
+        end
+      end
+    end
+  end
+end

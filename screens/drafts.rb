@@ -1,0 +1,151 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    # A sheet being edited: every change is saved to its draft at once and the ribbon redrawn; the draft becomes a
+    # version when somebody says why.
+    module Drafts
+      def self.registered(app)
+        app.helpers Helpers
+        beginning(app)
+        ending(app)
+        changing(app)
+      end
+
+      def self.beginning(app)
+        app.get "/sheets/new" do
+          @title = "New sheet"
+          erb :"drafts/new", locals: { form: NewForm.blank("kind" => "stick", "relative_id" => params["from"].to_s), sheets: Models::Sheet.order(:maker, :model_name).all }
+        end
+
+        app.post "/drafts" do
+          form = NewForm.new(params)
+          draft = begin_draft(form)
+          next redirect("/drafts/#{draft.id}", 303) if draft
+
+          @title = "New sheet"
+          status 422
+          erb :"drafts/new", locals: { form: form, sheets: Models::Sheet.order(:maker, :model_name).all }
+        end
+
+        app.post "/sheets/:id/draft" do
+          draft = Services::BeginDraft.of(Services::Lookup.one(Models::Sheet, id_of(params["id"])), by: person, at: now)
+          redirect "/drafts/#{draft.id}", 303
+        end
+      end
+      private_class_method :beginning
+
+      def self.ending(app)
+        app.get("/drafts/:id") { draft_page(draft_asked) }
+
+        app.post("/drafts/:id/keep") { keep(draft_asked, params["note"].to_s.strip) }
+
+        app.post "/drafts/:id/drop" do
+          draft_asked.delete
+          say "The draft is gone; the sheet is as it was."
+          redirect "/sheets", 303
+        end
+      end
+      private_class_method :ending
+
+      def self.changing(app)
+        app.post("/drafts/:id/head") { change("head", "head") { |edit| edit.head(HeadFields.read(params)) } }
+        stations(app)
+        positions(app)
+      end
+
+      def self.stations(app)
+        app.post "/drafts/:id/stations" do
+          change(params["at"].to_s) { |edit| edit.put_station(named(params["name"]), after: params["after"].to_s.then { |key| key.empty? ? nil : key }) }
+        end
+
+        app.post "/drafts/:id/stations/:key" do
+          change(params["at"].to_s) { |edit| change_row(edit, "stations", params["key"]) { edit.rename_station(params["key"], named(params["name"])) } }
+        end
+      end
+
+      def self.positions(app)
+        app.post "/drafts/:id/positions" do
+          fields = { "name" => named(params["name"]), "station" => params["station"].to_s, "kind" => params["kind"].to_s }
+          added = nil
+          change(-> { added }) { |edit| edit.put_position(fields).then { |content, key| (added = key) && content } }
+        end
+
+        app.post "/drafts/:id/positions/:key" do
+          key = params["key"]
+          change(key, "position") do |edit|
+            change_row(edit, "positions", key) { edit.position(key, PositionFields.read(params)) }
+          end
+        end
+      end
+      private_class_method :changing, :stations, :positions
+
+      # Helpers of this screen's routes and templates.
+      module Helpers
+        MOVES = { "up" => -1, "down" => 1 }.freeze
+
+        def draft_asked
+          Services::Lookup.one(Models::Draft, id_of(params["id"]))
+        end
+
+        def begin_draft(form)
+          return unless form.ok?
+
+          relative = form.values[:relative_id] && Services::Lookup.one(Models::Sheet, form.values[:relative_id])
+          Services::BeginDraft.fresh(**form.values.slice(:maker, :model), kind: form.values[:kind].to_sym, relative: relative, by: person, at: now)
+        rescue Services::Invalid => e
+          form.add(e.errors)
+          nil
+        rescue Core::Sheets::Invalid => e
+          form.add(base: e.problems.map(&:to_s))
+          nil
+        end
+
+        def keep(draft, note)
+          raise Services::Invalid, { note: ["Write what is new in it."] } if note.empty?
+          raise Services::Invalid, { note: ["This is too long: at most 300 letters."] } if note.length > 300
+
+          sheet = Services::KeepDraft.call(draft, note: note, by: person, at: now, over: params["over"].to_s[/\A\d{1,18}\z/]&.to_i)
+          say "Kept as a version. Jobs under way keep theirs."
+          redirect "/sheets/#{sheet.id}", 303
+        rescue Services::Invalid, Services::Stale => e
+          status Config::Web::ErrorTable.status(e)
+          draft_page(draft, unkept: e.message, note: note)
+        end
+
+        # Changes the draft by the block and shows it; what breaks a rule is shown beside what was typed.
+        # @param at [String, #call] the place in hand afterwards
+        # @param form [String, nil] the form whose typed values stand when it is refused
+        def change(at, form = nil, &)
+          draft = draft_asked
+          Services::EditDraft.call(draft, version: params["lock_version"].to_s[/\A\d{1,9}\z/].to_i, by: person, &)
+          place = at.respond_to?(:call) ? at.call : at
+          htmx? ? draft_page(draft, at: place) : redirect("/drafts/#{draft.id}?at=#{::Rack::Utils.escape(place)}", 303)
+        rescue Services::Stale => e
+          status 409
+          draft_page(draft.refresh, at: at.respond_to?(:call) ? nil : at, said: [e.message])
+        rescue Core::Sheets::Invalid => e
+          status 422
+          draft_page(draft, at: at.respond_to?(:call) ? nil : at, problems: e.problems, typed: form && { form => params })
+        end
+
+        # Moves or takes out a row when its button was pressed; else the block changes it.
+        def change_row(edit, list, key)
+          return edit.move(list, key, MOVES.fetch(params["move"])) if MOVES.key?(params["move"])
+
+          params.key?("take_out") ? edit.take_out(list, key) : yield
+        end
+
+        def named(text)
+          text.to_s.strip
+        end
+
+        def draft_page(draft, at: params["at"], **more)
+          @title = "Draft"
+          view = View.new(draft, at: at.to_s, **more)
+          erb :"drafts/page", layout: !htmx?, locals: { view: view }
+        end
+      end
+    end
+  end
+end

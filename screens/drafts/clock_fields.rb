@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    module Drafts
+      # The clocks of a position, from the rows of a form, and back. A row is one clock; those of one action are one task,
+      # done by whichever runs out first.
+      module ClockFields
+        # What a clock counts, as it is chosen, and as a sheet writes it.
+        CLOCKS = { "hours" => { "kind" => "hours" }, "months" => { "kind" => "months" }, "bags" => { "kind" => "count", "of" => "bags" },
+                   "washes" => { "kind" => "count", "of" => "washes" }, "indicator" => { "kind" => "indicator" } }.freeze
+        WORDS = { "hours" => "hours of use", "months" => "months", "bags" => "bags", "washes" => "washes", "indicator" => "% of its indicator" }.freeze
+
+        module_function
+
+        # @return [Array<Hash>] tasks as a sheet writes them
+        def read(typed)
+          rows = Typed.rows(typed).reject { |row| row["limit"].to_s.strip.empty? }
+          rows.group_by { |row| [Typed.words(row["key"]) || row["action"].to_s, row["action"].to_s] }.map do |(key, action), same|
+            task = { "key" => key, "action" => action, "clocks" => same.map { |row| clock(row) } }
+            same.any? { |row| row["card"] == "1" } ? task : task.merge("card" => false)
+          end
+        end
+
+        # @param tasks [Array<Hash>, nil] of a sheet
+        # @return [Array<Hash>] rows as they are typed
+        def write(tasks)
+          (tasks || []).flat_map { |task| task["clocks"].map { |clock| row(task, clock) } }
+        end
+
+        def clock(row)
+          kind = CLOCKS.fetch(row["counts"].to_s, { "kind" => row["counts"].to_s })
+          { **kind, "limit" => Typed.number(row["limit"]), **(kind["of"] ? each_lasts(row) : {}) }
+        end
+
+        # How long a bag, or from wash to wash.
+        def each_lasts(row)
+          unit = row["each_unit"] == "months" ? "each_months" : "each_hours"
+          { unit => Typed.number(row["each"]) }.compact
+        end
+
+        def row(task, clock)
+          { "key" => task["key"], "action" => task["action"], "card" => (task.fetch("card", true) ? "1" : nil), "limit" => clock["limit"],
+            "counts" => clock["of"] || clock["kind"], "each" => clock["each_hours"] || clock["each_months"],
+            "each_unit" => clock["each_months"] ? "months" : "hours" }
+        end
+      end
+    end
+  end
+end

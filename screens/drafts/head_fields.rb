@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    module Drafts
+      # What a sheet says of the whole model, from a form.
+      module HeadFields
+        WORDS = %w[maker model kind family body_style power].freeze
+
+        module_function
+
+        # @return [Hash{String=>Object}] as Core::Sheets::Edit#head takes it
+        def read(params)
+          WORDS.to_h { |key| [key, Typed.words(params[key]) || ""] }
+               .merge("warranty_months" => Typed.number(params["warranty_months"]) || 0, "warranty_hours" => Typed.number(params["warranty_hours"]),
+                      "rough" => Typed.flag(params["rough"]), "accessories" => some(params["accessories"].to_s.split(",").map(&:strip).reject(&:empty?)),
+                      "rated" => some(rated(params["rated"])), "kits" => some(kits(params["kits"])))
+        end
+
+        def rated(typed)
+          Typed.numbers(typed).slice(*Core::Sheets::Rules::RATED)
+        end
+
+        # A kit is written as: Box of bags: 4 bag, 1 motor-filter
+        def kits(text)
+          text.to_s.lines.map(&:strip).reject(&:empty?).map do |line|
+            name, contents = line.split(":", 2)
+            { "name" => name.strip, "contains" => contents.to_s.split(",").to_h { |one| counted(one.strip) } }
+          end
+        end
+
+        # What cannot be read counts nothing, which the sheet's rules refuse with its words.
+        def counted(text)
+          pieces, key = text.match(/\A(\d{1,3})\s+(\S+)\z/)&.captures
+          pieces ? [key, pieces.to_i] : [text, 0]
+        end
+
+        # @return [String] as it is typed
+        def write_kits(kits)
+          (kits || []).map { |kit| "#{kit['name']}: #{kit['contains'].map { |key, pieces| "#{pieces} #{key}" }.join(', ')}" }.join("\n")
+        end
+
+        def some(value)
+          value.empty? ? nil : value
+        end
+      end
+    end
+  end
+end

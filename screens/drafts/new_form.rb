@@ -1,0 +1,21 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    module Drafts
+      # A model that is not on file yet: its name, and what its sheet begins with.
+      class NewForm < Form
+        KINDS = Core::Sheets::Sheet::KINDS.map(&:to_s).freeze
+
+        takes do
+          params do
+            required(:maker).filled(:string, max_size?: 60)
+            required(:model).filled(:string, max_size?: 60)
+            required(:kind).filled(:string, included_in?: KINDS)
+            optional(:relative_id).maybe(:integer)
+          end
+        end
+      end
+    end
+  end
+end

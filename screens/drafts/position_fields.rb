@@ -1,0 +1,61 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    module Drafts
+      # One position of a sheet, from a form, and back. What is empty is left out.
+      module PositionFields
+        WORDS = %w[name station kind material cleaner care seat never_without caution].freeze
+        NUMBERS = %w[drying_floor_hours minutes refit_order layer].freeze
+        FLAGS = %w[beside tap_out alone].freeze
+        TRUTH = { "yes" => true, "no" => false }.freeze
+
+        module_function
+
+        # @return [Hash{String=>Object}] as Core::Sheets::Edit#position takes it
+        def read(params)
+          read_all(WORDS, params, :words).merge(
+            read_all(NUMBERS, params, :number), read_all(FLAGS, params, :flag),
+            "water" => water(params["water"]), "behind" => Typed.list(params["behind"]), "features" => Typed.list(params["features"]),
+            "attributes" => attributes(params["attributes"]), "measures" => Typed.numbers(params["measures"]),
+            "fasteners" => fasteners(params["fasteners"]), "tasks" => ClockFields.read(params["clocks"])
+          )
+        end
+
+        def read_all(keys, params, how)
+          keys.to_h { |key| [key, Typed.public_send(how, params[key])] }
+        end
+
+        # Never is what a sheet means when it says nothing.
+        def water(typed)
+          Typed.words(typed).then { |words| words == "never" ? nil : words }
+        end
+
+        def attributes(typed)
+          named = Typed.rows(typed).reject { |row| row["name"].to_s.strip.empty? }
+          named.to_h { |row| [row["name"].to_s.strip.tr(" ", "_"), Typed.words(row["value"])] }.transform_values { |value| TRUTH.fetch(value, value || "") }
+        end
+
+        def fasteners(typed)
+          held = Typed.rows(typed).reject { |row| row.values_at("count", "driver").all? { |text| text.to_s.strip.empty? } }
+          held.map do |row|
+            { "count" => Typed.number(row["count"]) || 1, "driver" => Typed.words(row["driver"]) || "", "length_mm" => Typed.number(row["length_mm"]),
+              "turns" => Typed.number(row["turns"]), "note" => Typed.words(row["note"]) }.compact
+          end
+        end
+
+        # @param given [Object] what the sheet says, which need not be a usual one
+        # @return [Hash{Numeric=>String}] turns of a lock to choose from
+        def turns(given)
+          usual = Core::Sheets::Fastener::TURNS
+          given.to_s.empty? || usual.keys.map(&:to_s).include?(given.to_s) ? usual : usual.merge(given => "#{given} turns")
+        end
+
+        # @return [Array<Hash>] rows as they are typed
+        def attribute_rows(attributes)
+          (attributes || {}).map { |name, value| { "name" => name.tr("_", " "), "value" => TRUTH.key(value) || value } }
+        end
+      end
+    end
+  end
+end

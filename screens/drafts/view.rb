@@ -1,0 +1,108 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    module Drafts
+      # A draft as its page shows it: the sheet drawn, one place in hand, and what was typed and refused.
+      class View
+        HEAD = "head"
+
+        attr_reader :draft, :problems, :unkept, :note
+
+        # @param at [String] a position's key, or "head"; the head when there is no such place
+        # @param problems [Array<Core::Sheets::Problem>] rules that the last change would have broken
+        # @param typed [Hash{String=>Hash}, nil] which form, and its parameters
+        # @param said [Array<String>] what else went wrong with it
+        # @param unkept [String, nil] why it was not kept as a version
+        def initialize(draft, at:, problems: [], typed: nil, said: [], unkept: nil, note: "")
+          @draft = draft
+          @at = at
+          @problems = problems
+          @typed = typed || {}
+          @said = said
+          @unkept = unkept
+          @note = note
+        end
+
+        def data
+          @data ||= @draft.data
+        end
+
+        def core
+          @core ||= @draft.to_core
+        end
+
+        # @return [String] a position's key, or HEAD
+        def at
+          core.position?(@at) ? @at : HEAD
+        end
+
+        # @return [Hash{String=>Object}] the head, as typed or as it stands
+        def head
+          @typed.fetch("head") do
+            data.merge("accessories" => (data["accessories"] || []).join(", "), "kits" => HeadFields.write_kits(data["kits"]), "rough" => (data["rough"] ? "1" : nil))
+          end
+        end
+
+        # @return [Hash{String=>Object}] the position in hand, as typed or as it stands
+        def position
+          @position ||= @typed.fetch("position") { stored }
+        end
+
+        # @return [Array<Hash>] rows of a small table, with one more to be filled in
+        def rows(name)
+          given = @typed["position"] ? Typed.rows(position[name]) : stored_rows(name)
+          given + [{}]
+        end
+
+        # @return [Array<String>] what is wrong with a field of the form in hand
+        def errors(field)
+          depth = at == HEAD ? 0 : 2
+          @problems.select { |problem| problem.path[depth] == field }.map(&:words).uniq
+        end
+
+        # @return [Array<String>] all that is wrong, for the top of the page
+        def everything_wrong
+          @said + @problems.map(&:to_s).uniq
+        end
+
+        # @return [Array<String>] what this draft changes in the version that it was begun on
+        def changes
+          base ? Core::Sheets::Changes.new(base.content.to_hash, data).call : []
+        end
+
+        # @return [Models::SheetVersion, nil] one that came in since the draft was begun
+        def newer
+          return if base.nil? || @draft.sheet.current_version_id == base.id
+
+          @newer ||= Models::SheetVersion.with_pk!(@draft.sheet.current_version_id)
+        end
+
+        # @return [Array<String>]
+        def newer_changes
+          Core::Sheets::Changes.new(base.content.to_hash, newer.content.to_hash).call
+        end
+
+        # @return [Models::SheetVersion, nil] nil for a model that is not on file yet
+        def base
+          @base ||= @draft.base
+        end
+
+        private
+
+        def stored
+          row = data["positions"].find { |one| one["key"] == at }
+          row.merge(PositionFields::FLAGS.to_h { |flag| [flag, row[flag] ? "1" : nil] })
+        end
+
+        def stored_rows(name)
+          case name
+          when "clocks" then ClockFields.write(position["tasks"])
+          when "attributes" then PositionFields.attribute_rows(position["attributes"])
+          else position[name] || []
+          end
+        end
+      end
+    end
+  end
+end

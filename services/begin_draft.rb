@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # Opens a sheet for editing: the draft that is there already, or a new one from a sheet, a relative, or nothing.
+    class BeginDraft
+      # Of a sheet on file; somebody else's draft of it is gone on with.
+      # @return [Models::Draft]
+      def self.of(sheet, by:, at:)
+        base = Models::SheetVersion.with_pk!(sheet.current_version_id)
+        Models::Draft.dataset.insert_conflict(target: :sheet_id)
+                     .insert(sheet_id: sheet.id, base_version_id: base.id, content: base.content, begun_by: by.id, begun_at: at, changed_by: by.id)
+        Models::Draft.first(sheet_id: sheet.id)
+      end
+
+      # Of a model that is not on file yet.
+      #
+      # @param relative [Models::Sheet, nil] copied, with another name; else the air path of the kind
+      # @return [Models::Draft]
+      # @raise [Invalid] when the model is on file
+      # @raise [Core::Sheets::Invalid] when it is not named
+      def self.fresh(maker:, model:, kind:, by:, at:, relative: nil)
+        raise Invalid, { model: ["is on file already; edit its sheet"] } if Models::Sheet.first(maker: maker, model_name: model)
+
+        content = relative ? copy(relative, maker, model) : Core::Sheets::Starter.content(kind: kind, maker: maker, model: model)
+        Core::Sheets::Parse.new(content).call
+        Models::Draft.create(content: Sequel.pg_jsonb(content), begun_by: by.id, begun_at: at, changed_by: by.id)
+      end
+
+      def self.copy(relative, maker, model)
+        Models::SheetVersion.with_pk!(relative.current_version_id).content.to_hash.merge("maker" => maker, "model" => model, "rough" => true)
+      end
+      private_class_method :copy
+    end
+  end
+end

@@ -1,0 +1,167 @@
+# frozen_string_literal: true
+
+require_relative "../test_helper"
+require_relative "../support/as_staff"
+
+# Sheets as a list, as files, and as drafts, request by request.
+class SheetsScreenTest < DatabaseTest
+  include AsStaff
+
+  def setup
+    Config::Web::Throttle::STORE.clear
+    sign_in
+  end
+
+  def dart
+    @dart ||= sheet("Hallmoor Dart M")
+  end
+
+  def file(text, name: "sheet.json")
+    Rack::Test::UploadedFile.new(StringIO.new(text), "application/json", original_filename: name)
+  end
+
+  def written(sheet)
+    Formats::SheetFile.write(Models::SheetVersion.with_pk!(sheet.current_version_id).content.to_hash)
+  end
+
+  def begin_draft
+    submit "/sheets/#{dart.id}/draft"
+    Models::Draft.first(sheet_id: dart.id)
+  end
+
+  def test_the_list_is_found_in_by_parts_of_maker_and_model_in_any_case
+    get "/sheets", { "q" => "MOOR dart" }
+
+    assert_says(/Hallmoor Dart M/)
+    refute_match(/Brackwater/, page)
+    get "/sheets", { "q" => "no such 100%" }
+
+    assert_says(/No sheet is called/)
+  end
+
+  def test_the_list_is_cut_into_pages_and_what_is_to_be_completed_stands_first
+    25.times { |number| Services::BeginSheet.call(maker: "Yarrow", model: "Test #{number}", kind: :stick, by: owner, at: NOW) }
+    get "/sheets"
+
+    assert_equal 20, page.scan("to be completed").size
+    get "/sheets", { "page" => "1" }
+
+    assert_says(/to be completed/)
+    assert_says(/Brackwater/)
+  end
+
+  def test_out_and_in_again_changes_nothing
+    get "/sheets/#{dart.id}/sheet.json"
+    text = page
+    submit "/sheets", { "file" => file(text) }, from: "/sheets"
+    follow_redirect!
+
+    assert_says(/nothing was changed/)
+    assert_equal 1, dart.versions_dataset.count
+  end
+
+  def test_a_changed_file_is_a_new_version_and_tells_what_changed
+    text = written(dart).sub(/"warranty_months": \d+/, '"warranty_months": 61')
+    submit "/sheets", { "file" => file(text) }, from: "/sheets"
+    follow_redirect!
+
+    assert_says(/warranty months was \d+, is 61/)
+    get "/sheets/#{dart.id}", { "version" => "1" }
+
+    assert_says(/This is version 1/)
+  end
+
+  def test_a_broken_file_names_line_and_rule_and_changes_nothing
+    text = written(dart).sub('"kind": "stick"', '"kind": "broom"')
+    line = text.lines.index { |one| one.include?("broom") } + 1
+    before = Models::SheetVersion.count
+    submit "/sheets", { "pasted" => text }, from: "/sheets"
+
+    assert_equal 422, status
+    assert_says(/Line #{line}: kind/)
+    assert_equal before, Models::SheetVersion.count
+    assert_keeps text.lines[line - 1].strip
+  end
+
+  def test_what_is_no_sheet_is_refused_in_words
+    { "" => /Choose a file/, "\x89PNG\r\n\u0000".b => /no text|no JSON/, "[]" => /a sheet is an object/, "{" => /no JSON/,
+      "[" * 60 => /no JSON/, "x" * 600_000 => /larger than any sheet/ }.each do |text, words|
+      submit "/sheets", { "file" => file(text) }, from: "/sheets"
+
+      assert_equal 422, status, words.inspect
+      assert_says words
+    end
+  end
+
+  def test_an_edit_without_scripts_goes_back_to_its_place
+    draft = begin_draft
+    submit "/drafts/#{draft.id}/positions/pre-filter", { "name" => "Cup filter", "station" => "pre", "kind" => "filter", "lock_version" => "0" }
+
+    assert_equal "/drafts/#{draft.id}?at=pre-filter", last_response["location"].delete_prefix("http://example.org")
+    assert_equal "Cup filter", draft.refresh.to_core.position("pre-filter").name
+  end
+
+  def test_a_refused_edit_keeps_all_that_was_typed
+    draft = begin_draft
+    submit "/drafts/#{draft.id}/positions/pre-filter",
+           { "name" => "Cup filter", "station" => "pre", "kind" => "filter", "minutes" => "soon", "care" => "Brush it off", "lock_version" => "0",
+             "clocks" => { "0" => { "action" => "replace", "limit" => "many", "counts" => "hours" } },
+             "fasteners" => { "0" => { "count" => "two", "driver" => "T8" } }, "attributes" => { "0" => { "name" => "clip", "value" => "left" } } }
+
+    assert_equal 422, status
+    ["soon", "Brush it off", "many", "two", "T8", "clip", "left"].each { |typed| assert_keeps typed }
+    assert_says(/minutes must be a number/)
+  end
+
+  def test_somebody_elses_change_is_shown_and_not_overwritten
+    draft = begin_draft
+    Services::EditDraft.call(draft, version: 0, by: technician) { |edit| edit.head("warranty_months" => 61) }
+    submit "/drafts/#{draft.id}/positions/pre-filter", { "name" => "Cup filter", "station" => "pre", "kind" => "filter", "lock_version" => "0" }
+
+    assert_equal 409, status
+    assert_says(/Somebody else changed this draft/)
+    refute_equal "Cup filter", draft.refresh.to_core.position("pre-filter").name
+  end
+
+  def test_stations_and_places_come_move_and_go
+    draft = begin_draft
+    path = "/drafts/#{draft.id}"
+    submit "#{path}/stations", { "name" => "Silencer", "after" => draft.to_core.stations.last.key, "lock_version" => "0" }
+    submit "#{path}/positions", { "name" => "Foam", "station" => "silencer", "kind" => "vents", "lock_version" => "1" }
+    submit "#{path}/stations/silencer", { "move" => "up", "lock_version" => "2" }
+
+    assert_equal "Foam", draft.refresh.to_core.position("foam").name
+    assert_equal "silencer", draft.to_core.stations[-2].key
+    submit "#{path}/stations/silencer", { "take_out" => "1", "lock_version" => "3" }
+
+    assert_equal 422, status
+    assert_says(/no station silencer/)
+    submit "#{path}/positions/foam", { "take_out" => "1", "lock_version" => "3" }
+    submit "#{path}/stations/silencer", { "take_out" => "1", "lock_version" => "4" }
+    submit "#{path}/drop"
+
+    assert_equal [303, 0], [status, Models::Draft.count]
+  end
+
+  def test_a_new_sheet_from_a_relative_and_its_mistakes
+    submit "/drafts", { "maker" => "", "model" => "Dart N", "kind" => "stick" }, from: "/sheets/new"
+
+    assert_equal 422, status
+    assert_keeps "Dart N"
+    submit "/drafts", { "maker" => "Hallmoor", "model" => "Dart N", "kind" => "drum", "relative_id" => dart.id.to_s }, from: "/sheets/new"
+
+    assert_equal dart.to_core.positions, Models::Draft.order(:id).last.to_core.positions
+  end
+
+  def test_the_job_page_offers_the_newest_sheet_and_takes_it
+    job = take_in
+    Services::AddSheet.call(JSON.parse(written(dart)).merge("warranty_months" => 61), by: owner, at: NOW)
+    get "/jobs/#{job.number}"
+
+    assert_says(/got a newer version/)
+    submit "/jobs/#{job.number}/sheet"
+    get "/jobs/#{job.number}"
+
+    refute_match(/got a newer version/, page)
+  end
+end
