@@ -12,4 +12,6 @@ if processes.positive?
   preload_app!
   before_fork { UprightBench::DB.disconnect }
 end
+# Some pictures in one form at the most; more is refused before it is read.
+http_content_length_limit 120 * 1024 * 1024
 quiet

@@ -18,4 +18,13 @@ namespace :demo do
 
     UprightBench::Demo::Load.new(say: ->(text) { puts text }).call
   end
+
+  desc "Load a shop of ten years when the database is empty (for measuring; CUSTOMERS=1000 for a smaller one)"
+  task ten_years: "db:migrate" do
+    next unless UprightBench::Models::Person.empty?
+
+    $stdout.sync = true
+    customers = Integer(ENV.fetch("CUSTOMERS", UprightBench::Demo::TenYears::CUSTOMERS))
+    UprightBench::Demo::TenYears.new(customers: customers, say: ->(text) { puts text }).call
+  end
 end

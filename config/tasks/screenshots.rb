@@ -29,6 +29,7 @@ module UprightBench
         views.each do |name, (path, size)|
           take(name, path, size || SIZE) if only.empty? || only.include?(name)
         end
+        @begun&.delete
       end
 
       private
@@ -53,7 +54,9 @@ module UprightBench
         { "bench" => ["/"], "take-in-find" => ["/take-in?q=er"], "take-in" => ["/take-in?machine_id=#{machine.id}"],
           "look-over" => ["/jobs/#{walk}/look-over?at=#{measured(walk)}"], "settle" => ["/jobs/#{job('looked_over')}"],
           "work" => ["/jobs/#{walk}"], "hand-over" => ["/jobs/#{job('closed_up')}"], "rack" => ["/rack"], "shelf" => ["/shelf"], "cards" => ["/cards"],
-          "customer" => ["/customers/#{machine.customer_id}"], "machine" => ["/machines/#{machine.id}"], "sheets" => ["/sheets"], "settings" => ["/settings"],
+          "customer" => ["/customers/#{machine.customer_id}"], "machine" => ["/machines/#{machine.id}"], "sheets" => ["/sheets"],
+          "sheet" => ["/sheets/#{drawn.id}"], "sheet-draft" => ["/drafts/#{draft.id}?at=#{drawn.to_core.positions.find(&:washable?).key}"],
+          "fleet" => ["/take-in/many?customer_id=#{Models::Customer.first(fleet: true).id}"], "settings" => ["/settings"],
           "phone-look-over" => ["/jobs/#{walk}/look-over?at=#{measured(walk)}", PHONE], "customers-page" => [card_path, PHONE] }
       end
 
@@ -69,6 +72,16 @@ module UprightBench
 
       def machine
         @machine ||= Models::Due.running.exclude(machine_id: Models::Job.in_shop.select(:machine_id)).order(Sequel.desc(:due_on)).first.machine
+      end
+
+      # A sheet that has something to wash.
+      def drawn
+        @drawn ||= Models::Sheet.order(:id).all.find { |sheet| sheet.to_core.positions.any?(&:washable?) }
+      end
+
+      # Begun for the picture, and dropped after it unless it was there.
+      def draft
+        Models::Draft.first(sheet_id: drawn.id) || Services::BeginDraft.of(drawn, by: Models::Person.first(role: "technician"), at: Time.now).tap { |begun| @begun = begun }
       end
 
       def card_path

@@ -1,0 +1,105 @@
+# frozen_string_literal: true
+
+require_relative "stopwatch"
+
+module UprightBench
+  module Config
+    # Times the counter and the look-over in a shop of ten years, each round with another customer, machine or job.
+    class TenYearsBench
+      ROUNDS = 200
+      SEED = 7
+
+      def initialize(app, out: $stdout)
+        @watch = Stopwatch.new(app, out: out)
+        @out = out
+        @random = Random.new(SEED)
+      end
+
+      def call
+        @out.puts %i[customers machines jobs findings].map { |table| "#{DB[table].count} #{table}" }.join(", ")
+        @watch.run do
+          finding
+          pages
+          saves
+        end
+      end
+
+      private
+
+      def finding
+        typed.each { |name, queries| @watch.report(name, rounds: ROUNDS) { |round| @watch.get("/take-in/find?#{URI.encode_www_form(q: queries[round % queries.size])}") } }
+      end
+
+      # What is typed at the counter, for a sample of the customers.
+      def typed
+        names = customers.map(&:name)
+        { "find: letter by letter" => growing(names.first(40)), "find: part of a last name" => names.map { |name| name.split.last[0, 5].downcase },
+          "find: two parts" => names.map { |name| name.split.map { |word| word[0, 3] }.reverse.join(" ") },
+          "find: mistyped" => names.map { |name| mistyped(name) }, "find: nobody" => names.map { |name| "#{name.reverse[0, 5]}q" }, **numbers }
+      end
+
+      def numbers
+        { "find: last four digits" => customers.map { |one| one.phone[-4..] }, "find: plate" => machines.map { |one| one.plate[0, 6] },
+          "find: scan" => jobs.map { |one| "J#{one.number}" } }
+      end
+
+      def growing(names)
+        names.flat_map { |name| (2..name.length).step(3).map { |letters| name[0, letters] } }.shuffle(random: @random)
+      end
+
+      # Two neighbouring letters of the last name change places.
+      def mistyped(name)
+        at = name.index(" ") + 3
+        name.dup.tap { |word| word[at], word[at + 1] = word[at + 1], word[at] }
+      end
+
+      def pages
+        { "bench" => "/", "take in" => "/take-in", "customers" => "/customers", "sheets" => "/sheets" }.each { |name, path| @watch.report(name) { @watch.get(path) } }
+        jobs_and_machines.each { |name, path| @watch.report(name) { |round| @watch.get(path.call(round)) } }
+      end
+
+      def jobs_and_machines
+        job = ->(round) { "/jobs/#{pick(jobs, round).number}" }
+        { "take in, known machine" => ->(round) { "/take-in?machine_id=#{pick(machines, round).id}" }, "look-over" => ->(round) { "#{job.call(round)}/look-over" },
+          "look-over, ask for changes" => ->(round) { "#{job.call(round)}/look-over/changes?since=#{1 << 40}" }, "job" => job,
+          "machine" => ->(round) { "/machines/#{pick(machines, round).id}" }, "customer" => ->(round) { "/customers/#{pick(customers, round).id}" } }
+      end
+
+      # Each place once, in job after job, and taken back at the end.
+      def saves
+        places = jobs.flat_map { |job| job.sheet.walk.map { |place| [job, place] } }
+        DB.transaction(rollback: :always, auto_savepoint: true) do
+          @watch.report("a finding saved", rounds: ROUNDS) do |round|
+            job, place = places[round]
+            @watch.post("/jobs/#{job.number}/findings/#{place.key}", form_of(place).merge("version" => "0"))
+          end
+        end
+      end
+
+      def form_of(place)
+        Demo::Sight.new(place, @random).seen.transform_keys(&:to_s).transform_values { |value| value == true ? "1" : value.to_s }.reject { |_, value| value == "false" }
+      end
+
+      def pick(list, round)
+        list[round % list.size]
+      end
+
+      def customers
+        @customers ||= sample(Models::Customer)
+      end
+
+      def machines
+        @machines ||= sample(Models::Machine)
+      end
+
+      def jobs
+        @jobs ||= Models::Job.where(state: "taken_in").order(:id).all
+      end
+
+      def sample(model)
+        most = model.max(:id)
+        model.where(id: Array.new(ROUNDS * 2) { @random.rand(1..most) }).all.shuffle(random: @random)
+      end
+    end
+  end
+end

@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+require "securerandom"
+
+module UprightBench
+  module Demo
+    # A shop of ten years, for measuring: upon the small demo, a crowd of customers whose machines came in four times each.
+    # Everything follows from the numbers of the rows, so that it is the same whenever it is made. It goes in by COPY, past
+    # the services; findings bear the verdicts that the core gives.
+    class TenYears
+      CUSTOMERS = 100_000
+      MACHINES_A_CUSTOMER = 1.5
+      VISITS = 4
+      FINDINGS_A_JOB = 10
+      OPEN_JOBS = 60
+
+      # @param now [Time]
+      # @param customers [Integer] fewer make a smaller shop
+      # @param say [#call] told what is going on
+      def initialize(now: Time.now, customers: CUSTOMERS, say: proc {})
+        @now = now
+        @customers = customers
+        @say = say
+      end
+
+      def call
+        Load.new(now: @now, households: 12, fleets: 1, say: @say).call
+        @plan = Plan.new(customers: @customers, machines: (@customers * MACHINES_A_CUSTOMER).to_i, visits: VISITS, today: Config::Zone.date(@now))
+        Bulk.new(Tables.new(@plan).all, say: @say).call
+        open_jobs
+        @say.call "Ten years: reading the tables' statistics …"
+        DB.tables.each { |table| DB.run("VACUUM ANALYZE #{DB.literal(table)}") }
+      end
+
+      private
+
+      # Machines that stand in the shop today, looked over before.
+      def open_jobs
+        machines = Models::Machine.where(id: (0...OPEN_JOBS).map { |place| @plan.machine_id(place * @plan.machines / OPEN_JOBS) }).order(:id).all
+        counter = Models::Person.first(role: "counter")
+        machines.each_with_index do |machine, place|
+          Services::TakeIn.call({ machine_id: machine.id, use: { hours_per_week: 2 }, complaint: "weak everywhere", request_key: SecureRandom.uuid },
+                                by: counter, at: @now - (place * 60))
+        end
+      end
+    end
+  end
+end
