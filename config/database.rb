@@ -24,7 +24,7 @@ module UprightBench
       end
 
       # How near a name must be to one that was mistyped (trigrams of the nearest words; house rule).
-      ALIKE = 0.45
+      ALIKE = 0.5
 
       def settle(connection)
         connection.exec("SET pg_trgm.word_similarity_threshold = #{ALIKE}")

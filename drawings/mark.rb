@@ -20,22 +20,28 @@ module UprightBench
                 unseen: "not looked at", unfitted: "not fitted" }.freeze
       LETTER_X = { refer: 14 }.freeze
 
-      module_function
+      @images = {} # [mark, class] => SVG; a page shows dozens of the same few
+      @inner = {}
 
       # @param mark [Symbol]
       # @return [String] a whole SVG
-      def image(mark, css: "vmark")
-        Svg.image(32, 32, inner(mark), label: WORDS.fetch(mark), class: "#{css} mark-#{mark}")
+      def self.image(mark, css: "vmark")
+        @images[[mark, css]] ||= Svg.image(32, 32, inner(mark), label: WORDS.fetch(mark), class: "#{css} mark-#{mark}").freeze
       end
 
       # @return [String] its content alone, for use inside another drawing
-      def inner(mark)
+      def self.inner(mark)
+        @inner[mark] ||= drawn(mark).freeze
+      end
+
+      def self.drawn(mark)
         shape = Svg.tag(:path, d: SHAPES.fetch(mark), class: "mark-shape")
         letter = LETTERS[mark]
         return shape unless letter
 
         shape + Svg.text(letter, x: LETTER_X.fetch(mark, 16), y: mark == :leave ? 24 : 21.5, class: "mark-letter", text_anchor: "middle")
       end
+      private_class_method :drawn
     end
   end
 end

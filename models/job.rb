@@ -10,6 +10,7 @@ module UprightBench
       many_to_one :sheet_version
       one_to_many :findings
       one_to_many :stops
+      one_to_many :standing_stops, class: "UprightBench::Models::Stop", key: :job_id, conditions: { cleared_at: nil }
       one_to_many :accessories, order: :id
       one_to_many :pictures, order: :id
       one_to_many :work_items, order: :place

@@ -19,7 +19,7 @@ module UprightBench
         app.get("/jobs/:number/look-over") { walk_page(id_of(params["number"])) }
 
         app.get "/jobs/:number/look-over/changes" do
-          walk = walk_of(id_of(params["number"]))
+          walk = walk_of(job_asked)
           halt 204 if walk.stamp <= since
 
           show_changed(walk)
@@ -39,14 +39,16 @@ module UprightBench
       private_class_method :pages
 
       def self.saves(app)
-        app.post("/jobs/:number/findings/:position") { save_finding(id_of(params["number"])) }
+        app.post("/jobs/:number/findings/:position") { save_finding(job_asked) }
 
-        app.post "/jobs/:number/skips/:position" do |number, position|
-          save(id_of(number), position) { Services::SkipPlace.call(id_of(number), position, reason: skip_reason, by: person, at: now) }
+        app.post "/jobs/:number/skips/:position" do |_, position|
+          job = job_asked
+          save(job, position) { Services::SkipPlace.call(job.number, position, reason: skip_reason, by: person, at: now) }
         end
 
-        app.post "/jobs/:number/stations/:station/fine" do |number, station|
-          save(id_of(number), params["at"].to_s) { Services::FineRest.call(id_of(number), station, by: person, at: now) }
+        app.post "/jobs/:number/stations/:station/fine" do |_, station|
+          job = job_asked
+          save(job, params["at"].to_s) { Services::FineRest.call(job.number, station, by: person, at: now) }
         end
       end
       private_class_method :saves
@@ -55,45 +57,50 @@ module UprightBench
       module Helpers
         LONGEST_REASON = 200
 
-        def walk_of(number, at: params["at"], form: nil)
-          Walk.new(Services::Lookup.visit(number), at: at&.to_s, now: now, policies: policies, form: form)
+        def walk_of(job, at: params["at"], form: nil)
+          Walk.new(job, at: at&.to_s, now: now, policies: policies, person: person, form: form)
         end
 
         def walk_page(number, problem: nil, at: params["at"], form: nil)
           @title = "Look over #{number}"
           @keys = KEYS
           @script = "/look_over.js"
-          erb :"look_over/page", locals: { walk: walk_of(number, at: at, form: form), problem: problem }
+          erb :"look_over/page", locals: { walk: walk_of(Services::Lookup.visit(number), at: at, form: form), problem: problem }
         end
 
-        def save_finding(number)
-          form = FindingForm.of(Services::Lookup.job(number), params, policies.findings)
+        def save_finding(job)
+          form = FindingForm.of(job, params, policies.findings)
           unless form.ok?
             status 422
-            return show_saved(number, form.position.key, "Not saved: see the marked field.", form)
+            return show_saved(job, form.position.key, "Not saved: see the marked field.", form)
           end
-          save(number, form.position.key, form: form) { Services::RecordFinding.call(number, form.position.key, **form.finding, by: person, at: now) }
+          save(job, form.position.key, form: form) do
+            Services::RecordFinding.call(job.number, form.position.key, **form.finding, policy: policies.findings, by: person, at: now)
+          end
         end
 
         # Saves by the block; shows the place again, alone for an open page, with what went wrong if something did.
-        def save(number, key, form: nil)
+        # @param job [Models::Job] as it was before
+        def save(job, key, form: nil)
           yield
-          htmx? ? show_saved(number, key, nil, form) : redirect("/jobs/#{number}/look-over?at=#{key}", 303)
+          htmx? ? show_saved(job, key, nil, form) : redirect("/jobs/#{job.number}/look-over?at=#{key}", 303)
         rescue Services::Stale, Services::Refused => e
           status Config::Web::ErrorTable.status(e)
-          show_saved(number, key, e.message, form)
+          show_saved(job, key, e.message, form)
         end
 
-        def show_saved(number, key, problem, form)
-          return walk_page(number, problem: problem, at: key, form: (form if problem)) unless htmx?
+        def show_saved(job, key, problem, form)
+          return walk_page(job.number, problem: problem, at: key, form: (form if problem)) unless htmx?
 
-          show_changed(walk_of(number, at: params["at"] || key, form: (form if problem)), key => problem)
+          show_changed(walk_of(job, at: params["at"] || key, form: (form if problem)), key => problem)
         end
 
         # The rows that changed since the page was drawn, and always those in `own`; the ribbon and the outcome with them.
         # @param own [Hash{String=>String, nil}] position => what went wrong there
         def show_changed(walk, own = {})
-          rows = walk.changed(since) | own.keys.select { |key| walk.sheet.position?(key) }.map { |key| walk.sheet.position(key) }
+          keys = walk.changed(since) | own.keys
+          rows = walk.sheet.walk.select { |place| keys.include?(place.key) }
+          walk.draw_only(rows)
           erb :"look_over/_saved", layout: false, locals: { walk: walk, rows: rows, problems: own }
         end
 

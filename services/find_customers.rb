@@ -9,7 +9,7 @@ module UprightBench
       FEWEST_LETTERS = 2
       INDEXED_LETTERS = 3 # fewer stand at the beginning of a word, or an index could not help
       FEWEST_TO_FORGIVE = 4
-      MOST_TO_RANK = 200 # of those that match, so many are put in order
+      MOST_TO_RANK = 200 # of those that match, so many are put in order; whoever matches too many types on
 
       # One machine of a customer, or a customer without machines (machine_id nil).
       Hit = Struct.new(:customer_id, :name, :phone, :town, :fleet, :machine_id, :title, :plate, :job_number, keyword_init: true)
@@ -28,8 +28,8 @@ module UprightBench
       def call
         return [] if @text.length < FEWEST_LETTERS
 
-        found = hits(matching_customers)
-        found.empty? && @text.count("^0-9").between?(FEWEST_TO_FORGIVE, 60) ? hits(alike) : found
+        found = hits([*matching_customers, owners_of_machines])
+        found.empty? && @text.count("^0-9").between?(FEWEST_TO_FORGIVE, 60) ? hits([alike]) : found
       end
 
       # @return [Integer, nil] the one machine that is meant, when there is no doubt
@@ -41,28 +41,34 @@ module UprightBench
       private
 
       def hits(matching)
-        near = Models::Customer.where(id: matching).or(id: owners_of_machines).limit(MOST_TO_RANK)
-        customers = near.from_self.order(Sequel.function(:word_similarity, plain(@text), plain(:name)).desc, :name).limit(MOST)
+        near = matching.map(&:from_self).reduce { |all, ids| all.union(ids, from_self: false) }
+        customers = Models::Customer.where(id: near).order(*closest_name).limit(MOST)
         rows = customers.from_self(alias: :c).left_join(:machines, { customer_id: :id }, table_alias: :m)
                         .left_join(:sheets, { id: Sequel[:m][:sheet_id] }, table_alias: :s)
                         .left_join(Models::Job.in_shop.select(:number, :machine_id), { machine_id: Sequel[:m][:id] }, table_alias: :j)
         closest(rows.select(*columns).limit(MOST * 4).all).first(MOST)
       end
 
+      # Each by an index of its own, and each cut off by itself.
+      # @return [Array<Sequel::Dataset>] ids of customers
       def matching_customers
-        found = Models::Customer.where(Sequel.&(*@text.split.first(6).map { |word| contains(:name, word) }))
-        found = found.or(Sequel.like(:phone_digits, "%#{@digits}%")) if @digits.length >= INDEXED_LETTERS && @text.count("A-Za-z").zero?
-        found.select(:id)
+        named = Models::Customer.where(Sequel.&(*@text.split.first(6).map { |word| contains(:name, word) }))
+        called = Models::Customer.where(Sequel.like(:phone_digits, "%#{@digits}%")) if @digits.length >= INDEXED_LETTERS && @text.count("A-Za-z").zero?
+        [named, called].compact.map { |found| found.select(:id).limit(MOST_TO_RANK) }
+      end
+
+      def closest_name
+        [Sequel.function(:word_similarity, plain(@text), plain(:name)).desc, :name]
       end
 
       # Names that differ by a letter or two; how near they must be is set when a connection opens.
       def alike
-        Models::Customer.where(Sequel.lit("? <% ?", plain(@text), plain(:name))).select(:id)
+        Models::Customer.where(Sequel.lit("? <% ?", plain(@text), plain(:name))).order(*closest_name).select(:id).limit(MOST)
       end
 
       def owners_of_machines
         machines = Models::Machine.where(contains(:plate, @text))
-        (scanned ? machines.or(id: scanned) : machines).select(:customer_id)
+        (scanned ? machines.or(id: scanned) : machines).select(:customer_id).limit(MOST_TO_RANK)
       end
 
       # @return [Integer, nil] the machine that a tag or a label names

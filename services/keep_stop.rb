@@ -7,12 +7,13 @@ module UprightBench
       CORRECTED = "The finding was corrected."
 
       def self.call(job, position, verdict, by:, at:)
-        open = Models::Stop.standing.first(job_id: job.id, position: position.key)
+        open = job.standing_stops.find { |stop| stop.position == position.key }
         if verdict&.stop
           Models::Stop.create(job_id: job.id, position: position.key, reason: verdict.reason, raised_by: by.id, raised_at: at) unless open
         else
           open&.update(note: CORRECTED, cleared_by: by.id, cleared_at: at)
         end
+        job.associations.delete(:standing_stops) if open || verdict&.stop # to be read again
       end
     end
   end

@@ -17,7 +17,7 @@ module UprightBench
 
         refuse_past(job)
 
-        shut = Models::Stop.standing.at_the_counter.first(job_id: job.id)
+        shut = job.standing_stops.find(&:condition)
         raise Refused, "The machine stays shut: #{shut.reason} Record on the job's page what was done about it first." if shut
         raise Refused, "Nobody has said yet that the machine is unplugged, or its battery out." if job.made_safe_at.nil?
       end

@@ -9,6 +9,7 @@ module UprightBench
       # @param observed [Hash{Symbol=>Object}] as in Core::Findings::KINDS
       # @param mark [Symbol, nil] the person's own mark, over what the rule says
       # @param version [Integer] the version that was on the screen; 0 for none
+      # @param policy [Core::Findings::Policy] the shop's, when the caller has read it
       # @param request_key [String, nil] a UUID of this save: sent again after a lost answer, it is saved once
       # @return [Models::Finding, nil] nil when everything was cleared
       # @raise [Stale] when somebody else saved in the meantime
@@ -18,8 +19,9 @@ module UprightBench
       end
 
       # Also for a job that the caller has locked.
-      def initialize(job, position, observed:, version:, by:, at:, mark: nil, request_key: nil)
+      def initialize(job, position, observed:, version:, by:, at:, mark: nil, request_key: nil, policy: nil)
         @job = job
+        @policy = policy
         OpenToLook.check(job, position)
         @request_key = request_key
         @position = job.sheet.position(position)
@@ -71,20 +73,24 @@ module UprightBench
 
       # The raw material of a household's own factor: how far gone it is, and how far gone it should be by the clock.
       def loads
+        found = Core::Findings::Load.found(@position, @observed, policy: policy)
+        return { load_found: nil, load_expected: nil } unless found
+
         due = Models::Due.running.where(machine_id: @job.machine_id, position: @position.key).exclude(due_on: nil).order(:due_on).first
-        { load_found: Core::Findings::Load.found(@position, @observed, policy: policy),
-          load_expected: due && Core::Findings::Load.expected(started_on: due.started_on, due_on: due.due_on, today: Config::Zone.date(@at)) }
+        { load_found: found, load_expected: due && Core::Findings::Load.expected(started_on: due.started_on, due_on: due.due_on, today: Config::Zone.date(@at)) }
       end
 
       def policy
         @policy ||= Policies.now.findings
       end
 
+      # What the reader of this kind of part asks for, and no more.
       def background
-        fitting = Models::Fitting.in_place.first(machine_id: @job.machine_id, position: @position.key)
         today = Config::Zone.date(@at)
-        Core::Findings::Background.new(policy: policy, wash_count: fitting&.wash_count || 0, today: today,
-                                       fitted_on: fitting&.fitted_on, hours_per_week: @job.machine.use_rate(today).mean)
+        asks = Core::Findings::Read.asks_for(@position.kind)
+        fitting = Models::Fitting.in_place.first(machine_id: @job.machine_id, position: @position.key) if asks.intersect?(%i[wash_count fitted_on])
+        use = @job.machine.use_rate(today).mean if asks.include?(:hours_per_week)
+        Core::Findings::Background.new(policy: policy, wash_count: fitting&.wash_count || 0, today: today, fitted_on: fitting&.fitted_on, hours_per_week: use)
       end
 
       def save(before, verdict)

@@ -17,7 +17,7 @@ module UprightBench
 
       def call
         @cluster.start
-        make unless there?
+        there? ? rake("db:migrate", @name) : make
         rake("bench:ten_years_here", @name)
       ensure
         @cluster.stop

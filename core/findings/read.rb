@@ -14,6 +14,14 @@ module UprightBench
           carbon: ReadCarbon, battery: ReadBattery
         }.tap { |readers| readers.default = ReadState }.freeze
 
+        # Kind => what its reader asks the background for, beside the policy.
+        ASKS_FOR = { filter: %i[wash_count], brush: %i[fitted_on], bag: %i[fitted_on hours_per_week] }.tap { |asks| asks.default = [].freeze }.freeze
+
+        # @return [Array<Symbol>] fields of Background; the others need not be looked up
+        def self.asks_for(kind)
+          ASKS_FOR[kind]
+        end
+
         # @param position [Sheets::Position]
         # @param observed [Hash{Symbol=>Object}] fields as in KINDS; what was not looked at is absent
         # @param background [Background]

@@ -22,11 +22,11 @@ module UprightBench
 
         # @raise [KeyError] when the sheet has no such position
         def position(key)
-          positions.find { |position| position.key == key } || raise(KeyError, "no position #{key} on #{title}")
+          @by_key.fetch(key) { raise KeyError, "no position #{key} on #{title}" }
         end
 
         def position?(key)
-          positions.any? { |position| position.key == key }
+          @by_key.key?(key)
         end
 
         # @return [Array<Position>] in the order of a look-over: along the air path, what hangs beside it after what sits in it
@@ -36,8 +36,7 @@ module UprightBench
 
         # @return [Array<Position>] what sits at a station, in the path first
         def at(station_key)
-          here = positions.select { |position| position.station == station_key }
-          here.reject(&:beside) + here.select(&:beside)
+          @by_station.fetch(station_key, [])
         end
 
         # @return [Array<Position>] the first to go back first
@@ -47,7 +46,10 @@ module UprightBench
 
         private
 
+        # Pages look places up hundreds of times.
         def check
+          @by_key = positions.to_h { |position| [position.key, position] }.freeze
+          @by_station = positions.group_by(&:station).transform_values { |here| (here.reject(&:beside) + here.select(&:beside)).freeze }.freeze
           problems = Rules.new(self).problems
           raise Invalid, problems if problems.any?
         end

@@ -21,10 +21,8 @@ module UprightBench
 
         # @return [Array<Item>]
         def call
-          walk = @sheet.walk
-          wanted = walk.select { |position| @findings[position.key] && @findings[position.key].mark != :leave }
-          wanted.sort_by { |position| [group(position), -wait_hours(position), walk.index(position)] }
-                .map { |position| item(position) }
+          wanted = @sheet.walk.select { |position| @findings[position.key] && @findings[position.key].mark != :leave }
+          wanted.sort_by.with_index { |position, place| [group(position), -wait_hours(position), place] }.map { |position| item(position) }
         end
 
         private

@@ -3,16 +3,25 @@
 module UprightBench
   module Screens
     module Helpers
-      # What was found in a job, as its pages show it. Whoever includes this has a `job`.
+      # What was found in a job, as its pages show it. Whoever includes this has a `job`, and may have the @person who looks.
       module Found
         # @return [Hash{String=>Models::Finding}] by position
         def findings
-          @findings ||= Models::Finding.where(job_id: job.id).eager_graph(:finder).all.to_h { |finding| [finding.position, finding] }
+          @findings ||= Models::Finding.where(job_id: job.id).all.to_h { |finding| [finding.position, finding] }
         end
 
         # @return [Hash{String=>Models::Skip}] by position
         def skips
-          @skips ||= Models::Skip.where(job_id: job.id).eager_graph(:skipper).all.to_h { |skip| [skip.position, skip] }
+          @skips ||= Models::Skip.where(job_id: job.id).all.to_h { |skip| [skip.position, skip] }
+        end
+
+        # @param person_id [Integer] who found or skipped
+        # @return [String]
+        def name_of(person_id)
+          return @person.name if @person&.id == person_id
+
+          @names ||= Models::Person.select_hash(:id, :name)
+          @names.fetch(person_id)
         end
 
         # @return [Hash{String=>Symbol}] position => mark

@@ -34,7 +34,7 @@ module UprightBench
         end
 
         def csrf
-          env.fetch("bench.csrf").call
+          @csrf ||= env.fetch("bench.csrf").call
         end
 
         def csrf_field

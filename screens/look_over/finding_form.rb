@@ -35,11 +35,6 @@ module UprightBench
           end
         end
 
-        def self.contract_for(kind)
-          @contracts ||= {}
-          @contracts[kind] ||= build(Core::Findings::KINDS.fetch(kind))
-        end
-
         def self.build(fields)
           Class.new(Contract) do
             params do
@@ -59,6 +54,9 @@ module UprightBench
           when :measure then schema.optional(name).maybe(:float)
           end
         end
+
+        # Built once, when the application starts: building one takes longer than saving a finding may.
+        CONTRACTS = Core::Findings::KINDS.transform_values { |fields| build(fields) }.freeze
 
         def initialize(typed, position, policy)
           @position = position
@@ -87,7 +85,7 @@ module UprightBench
 
         def checked(typed)
           numbers = measures.to_h { |name, field| [name.to_s, number(typed[name.to_s], field)] }.compact
-          self.class.contract_for(@position.kind).call(typed.merge(numbers))
+          CONTRACTS.fetch(@position.kind).call(typed.merge(numbers))
         end
 
         # What cannot be read stays as it was typed, and is refused by the contract.

@@ -11,11 +11,13 @@ module UprightBench
 
         # @param at [String, nil] a position's key; the first that nobody looked at when left out
         # @param form [FindingForm, nil] one that could not be saved, to be shown as typed
-        def initialize(job, at:, now:, policies:, form: nil)
+        # @param person [Models::Person] who looks at it
+        def initialize(job, at:, now:, policies:, person:, form: nil)
           @job = job
           @at = at
           @now = now
           @policy = policies.findings
+          @person = person
           @form = form
         end
 
@@ -39,8 +41,14 @@ module UprightBench
 
         # @return [Array<Models::Due>] what was due at a position before this visit
         def overdue(place)
-          @overdue ||= Models::Due.running.where(machine_id: @job.machine_id).where(Sequel[:due_on] <= Config::Zone.date(@now)).all.group_by(&:position)
+          @overdue ||= drawn(Models::Due.running.where(machine_id: @job.machine_id)).where(Sequel[:due_on] <= Config::Zone.date(@now)).all.group_by(&:position)
           @overdue.fetch(place.key, [])
+        end
+
+        # Only these places will be drawn: nothing is read of the others.
+        # @param places [Array<Core::Sheets::Position>]
+        def draw_only(places)
+          @drawn = places.map(&:key)
         end
 
         # @return [Models::Finding, nil] what was found there at the last visit that looked
@@ -76,8 +84,9 @@ module UprightBench
           @shut = Models::Stop.standing.at_the_counter.first(job_id: @job.id)
         end
 
+        # @return [Array<Core::Work::Item>]
         def work
-          Core::Work::Plan.new(sheet: sheet, findings: findings.transform_values(&:to_core)).call
+          @work ||= Core::Work::Plan.new(sheet: sheet, findings: findings.transform_values(&:to_core)).call
         end
 
         # @return [Integer] grows with everything that happens to the job; a page asks for what came after
@@ -86,10 +95,11 @@ module UprightBench
         end
 
         # @param since [Integer] a stamp
-        # @return [Array<Core::Sheets::Position>] where something was recorded, cleared or skipped after it
+        # @return [Array<String>] the places where something was recorded, cleared or skipped after it
         def changed(since)
-          keys = Models::Event.where(job_id: @job.id).where { id > since }.select_map(Sequel.lit("data ->> 'position'"))
-          sheet.walk.select { |place| keys.include?(place.key) }
+          events = Models::Event.where(job_id: @job.id).where { id > since }.select_map([:id, Sequel.lit("data ->> 'position'").as(:position)])
+          @stamp = [since, *events.map(&:first)].max
+          events.filter_map(&:last).uniq
         end
 
         private
@@ -99,7 +109,11 @@ module UprightBench
         end
 
         def last_findings
-          @last_findings ||= Models::Finding.of_last_visits(@job).to_h { |finding| [finding.position, finding] }
+          @last_findings ||= drawn(Models::Finding.of_last_visits(@job), Sequel[:findings][:position]).to_h { |finding| [finding.position, finding] }
+        end
+
+        def drawn(rows, position = :position)
+          @drawn ? rows.where(position => @drawn) : rows
         end
       end
     end
