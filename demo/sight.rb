@@ -35,7 +35,9 @@ module UprightBench
       end
 
       def bin
-        { fill_percent: [20, 50, 70, 90].sample(random: @random), haze: @random.rand < 0.1 }
+        seen = { fill_percent: [20, 50, 70, 90].sample(random: @random) }
+        seen[:haze] = true if @random.rand < 0.1
+        seen
       end
 
       def belt

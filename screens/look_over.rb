@@ -124,7 +124,7 @@ module UprightBench
           seen = FindingForm.written(place, finding.seen, unit: policies.findings.length_unit)
           fields = Core::Findings::KINDS.fetch(place.kind)
           words = seen.filter_map do |name, value|
-            field = fields[name] or next
+            field = value && fields[name] or next
             value == true ? field[:label].downcase : "#{field[:label].downcase} #{value}#{" #{measure_unit(field)}" if field[:unit]}"
           end
           words.join(", ")
