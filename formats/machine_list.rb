@@ -17,16 +17,6 @@ module UprightBench
       SEPARATORS = [",", ";", "\t"].freeze
       LONGEST = 2000
 
-      # A list that cannot be read; `problems` are sentences that name the line.
-      class Bad < StandardError
-        attr_reader :problems
-
-        def initialize(problems)
-          @problems = problems
-          super(problems.join(" "))
-        end
-      end
-
       # @param text [String] UTF-8
       def initialize(text)
         @text = text.delete_prefix("\uFEFF")

@@ -7,16 +7,6 @@ module UprightBench
     # A model sheet as a JSON file, as docs/sheet.schema.json describes it. Written in one order, and the same again
     # when it was read.
     class SheetFile
-      # A file that is no sheet; `problems` are sentences that name the line and the rule.
-      class Bad < StandardError
-        attr_reader :problems
-
-        def initialize(problems)
-          @problems = problems
-          super(problems.join(" "))
-        end
-      end
-
       MOST_BYTES = 500_000
       SHAPE = Core::Sheets::Shape
       DEEPEST = 20

@@ -60,7 +60,7 @@ module UprightBench
           sheet = Services::AddSheet.call(Formats::SheetFile.read(text), by: person, at: now, note: "from a file")
           say sheet.current_version_id > newest ? "Read from the file and kept." : "The file says what is on file already; nothing was changed."
           redirect "/sheets/#{sheet.id}", 303
-        rescue Formats::SheetFile::Bad => e
+        rescue Formats::Bad => e
           sheets_page(typed: text, problems: e.problems)
         rescue Services::Invalid => e
           sheets_page(typed: text, problems: e.errors.values.flatten)
@@ -71,7 +71,7 @@ module UprightBench
         def sheets_page(typed: nil, problems: [])
           @title = "Sheets"
           status 422 if problems.any?
-          erb :"sheets/page", locals: { list: SheetList.new(params["q"], params["page"]), drafts: Models::Draft.eager(:sheet, :beginner).order(:id).all,
+          erb :"sheets/page", locals: { list: SheetList.new(params["q"], params["after"]), drafts: Models::Draft.eager(:sheet, :beginner).order(:id).all,
                                         typed: typed, problems: problems }
         end
 

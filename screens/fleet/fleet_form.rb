@@ -49,7 +49,7 @@ module UprightBench
           plates = Models::Machine.where(plate: machines.map { |one| one[:plate] }).all.group_by(&:plate)
           sheets = Models::Sheet.all.to_h { |sheet| [sheet.title.downcase, sheet] }
           machines.filter_map { |one| row(one, sheets["#{one[:maker]} #{one[:model]}".downcase], plates) }
-        rescue Formats::MachineList::Bad => e
+        rescue Formats::Bad => e
           add(list: e.problems)
           []
         end

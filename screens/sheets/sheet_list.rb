@@ -3,13 +3,17 @@
 module UprightBench
   module Screens
     module Sheets
-      # One page of the sheets on file, those to be completed first; by part of maker and model when asked for.
+      # One page of the sheets on file, by maker and model; by part of their name when asked for.
       class SheetList
+        MOST_ROUGH = 20
+
         attr_reader :query
 
-        def initialize(query, page)
+        # @param query [String, nil]
+        # @param after [String, nil] the id of the last sheet on the page before
+        def initialize(query, after)
           @query = query.to_s.scrub.delete("\u0000").strip[0, 80]
-          @page = page.to_s.match?(/\A\d{1,6}\z/) ? page.to_i : 0
+          @after = after.to_s.match?(/\A\d{1,18}\z/) ? Models::Sheet.with_pk(after.to_i) : nil
         end
 
         # @return [Array<Models::Sheet>]
@@ -17,28 +21,31 @@ module UprightBench
           rows.first(A_PAGE)
         end
 
-        # @return [Integer, nil] the number of the page after this one
-        def next_page
-          @page + 1 if rows.size > A_PAGE
+        # @return [Boolean]
+        def more?
+          rows.size > A_PAGE
         end
 
-        # @return [Integer, nil]
-        def page_before
-          @page - 1 if @page.positive?
+        # @return [Array<Models::Sheet>] begun at the counter and still to be completed; told on the first page only
+        def rough
+          return [] if @after
+
+          rough = Sequel.lit("(content ->> 'rough')::boolean")
+          @rough ||= Models::Sheet.join(:sheet_versions, id: :current_version_id).where(rough).select_all(:sheets)
+                                  .order(Sequel[:sheets][:id]).limit(MOST_ROUGH).all
         end
 
         private
 
         def rows
-          @rows ||= found.offset(@page * A_PAGE).limit(A_PAGE + 1).all.tap { |sheets| Models::SheetVersion.preload(sheets.map(&:current_version_id)) }
+          @rows ||= found.limit(A_PAGE + 1).all.tap { |sheets| Models::SheetVersion.preload(sheets.map(&:current_version_id)) }
         end
 
         def found
-          named = Sequel.function(:plain_text, Sequel.join([Sequel[:sheets][:maker], " ", Sequel[:sheets][:model_name]]))
-          sheets = Models::Sheet.join(:sheet_versions, id: :current_version_id).select_all(:sheets)
-                                .order(Sequel.lit("coalesce((content->>'rough')::boolean, false) DESC"), Sequel[:sheets][:maker], Sequel[:sheets][:model_name])
-          words = @query.split
-          words.reduce(sheets) { |list, word| list.where(named.like(Sequel.function(:plain_text, "%#{list.escape_like(word)}%"))) }
+          named = Sequel.function(:plain_text, Sequel.join([:maker, " ", :model_name]))
+          sheets = Models::Sheet.order(:maker, :model_name)
+          sheets = sheets.where(Sequel.lit("(maker, model_name) > (?, ?)", @after.maker, @after.model_name)) if @after
+          @query.split.reduce(sheets) { |list, word| list.where(named.like(Sequel.function(:plain_text, "%#{list.escape_like(word)}%"))) }
         end
       end
     end

@@ -9,7 +9,7 @@ class MachineListTest < AppTest
   end
 
   def problems(text)
-    assert_raises(Formats::MachineList::Bad) { read(text) }.problems.join("\n")
+    assert_raises(Formats::Bad) { read(text) }.problems.join("\n")
   end
 
   def test_reads_what_the_standard_allows

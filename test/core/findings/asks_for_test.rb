@@ -24,6 +24,7 @@ class AsksForTest < CoreTest
     Findings::KINDS.each_key do |kind|
       place = position(kind: kind, measures: MEASURES)
       asked = RICH.slice(*Findings::Read.asks_for(kind))
+
       each_observation(kind) { |observed| assert_equal [verdict(place, observed, asked)], [verdict(place, observed, RICH)], "#{kind} #{observed}" }
     end
   end
