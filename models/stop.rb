@@ -8,7 +8,6 @@ module UprightBench
 
       dataset_module do
         where :standing, cleared_at: nil
-        exclude :at_the_counter, condition: nil
       end
 
       # @param sheet [Core::Sheets::Sheet] the job's

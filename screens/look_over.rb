@@ -39,7 +39,7 @@ module UprightBench
       private_class_method :pages
 
       def self.saves(app)
-        app.post("/jobs/:number/findings/:position") { save_finding(job_asked) }
+        app.post("/jobs/:number/findings/:position") { save_finding(id_of(params["number"]), params["position"]) }
 
         app.post "/jobs/:number/skips/:position" do |_, position|
           job = job_asked
@@ -68,25 +68,34 @@ module UprightBench
           erb :"look_over/page", locals: { walk: walk_of(Services::Lookup.visit(number), at: at, form: form), problem: problem }
         end
 
-        def save_finding(job)
-          form = FindingForm.of(job, params, policies.findings)
-          unless form.ok?
-            status 422
-            return show_saved(job, form.position.key, "Not saved: see the marked field.", form)
+        # The job is read once, locked: its sheet says what may be recorded at the place.
+        def save_finding(number, position)
+          job = form = nil
+          Services::RecordFinding.call(number, position, policy: policies.findings, by: person, at: now) do |locked|
+            job = locked
+            form = FindingForm.of(job, params, policies.findings)
+            raise Services::Invalid, form.errors unless form.ok?
+
+            form.finding
           end
-          save(job, form.position.key, form: form) do
-            Services::RecordFinding.call(job.number, form.position.key, **form.finding, policy: policies.findings, by: person, at: now)
-          end
+          answer_saved(job, position, form)
+        rescue Services::Invalid, Services::Stale, Services::Refused => e
+          status Config::Web::ErrorTable.status(e)
+          show_saved(job, position, e.is_a?(Services::Invalid) ? "Not saved: see the marked field." : e.message, form)
         end
 
         # Saves by the block; shows the place again, alone for an open page, with what went wrong if something did.
         # @param job [Models::Job] as it was before
-        def save(job, key, form: nil)
+        def save(job, key)
           yield
-          htmx? ? show_saved(job, key, nil, form) : redirect("/jobs/#{job.number}/look-over?at=#{key}", 303)
+          answer_saved(job, key, nil)
         rescue Services::Stale, Services::Refused => e
           status Config::Web::ErrorTable.status(e)
-          show_saved(job, key, e.message, form)
+          show_saved(job, key, e.message, nil)
+        end
+
+        def answer_saved(job, key, form)
+          htmx? ? show_saved(job, key, nil, form) : redirect("/jobs/#{job.number}/look-over?at=#{key}", 303)
         end
 
         def show_saved(job, key, problem, form)

@@ -14,8 +14,14 @@ module UprightBench
       # @return [Models::Finding, nil] nil when everything was cleared
       # @raise [Stale] when somebody else saved in the meantime
       # @raise [Refused] for a wash of what must not be wetted, when a stop keeps the machine shut, or the job is past recording
+      # @yieldparam job [Models::Job] locked, where what was seen can be told only by its sheet
+      # @yieldreturn [Hash] observed, version, mark and request_key
       def self.call(number, position, by:, at:, **seen)
-        DB.transaction { new(Lookup.job(number, lock: true), position, by: by, at: at, **seen).call }
+        DB.transaction do
+          job = Lookup.job(number, lock: true)
+          seen = seen.merge(yield(job)) if block_given?
+          new(job, position, by: by, at: at, **seen).call
+        end
       end
 
       # Also for a job that the caller has locked.

@@ -79,9 +79,7 @@ module UprightBench
 
         # @return [Models::Stop, nil] what keeps the machine shut
         def shut
-          return @shut if defined?(@shut)
-
-          @shut = Models::Stop.standing.at_the_counter.first(job_id: @job.id)
+          @job.standing_stops.find(&:condition)
         end
 
         # @return [Array<Core::Work::Item>]
