@@ -3,11 +3,12 @@
 module UprightBench
   module Core
     module Fit
-      # What fits, best first; what nearly does; and, where nothing fits, a sentence that says so.
+      # What fits, best first; what nearly does; where nothing fits, a sentence that says so; and what else must be in place
+      # together with it.
       class Answer
         include Value
 
-        fields :candidates, :near_misses, nothing: nil
+        fields :candidates, :near_misses, nothing: nil, together: nil
       end
     end
   end

@@ -54,10 +54,18 @@ class FindTest < CoreTest
   end
 
   def test_same_size_listed_for_another_machine_altogether
+    answer = find([cassette(1), cassette(2)], [rule(1, model: "Hallmoor Dart M"), listed(2)])
+
+    assert_equal [2], answer.candidates.map { |candidate| candidate.part.id }
+    assert_match(/other models only/, answer.near_misses.first.reasons.first)
+  end
+
+  def test_where_nothing_is_listed_the_size_is_offered_as_a_guess
     answer = find([cassette(1)], [rule(1, model: "Hallmoor Dart M")])
 
-    assert_empty answer.candidates
-    assert_match(/other models only/, answer.near_misses.first.reasons.first)
+    assert_equal [:measure], answer.candidates.map(&:evidence)
+    assert_match(/a guess that must be tried/, answer.candidates.first.reasons.first)
+    assert_empty find([cassette(1, clip: false)], []).candidates, "the right size without the clip is no guess"
   end
 
   def test_another_size_and_never_named_is_not_even_a_near_miss

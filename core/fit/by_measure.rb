@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Fit
+      # Does a part have the size of a place? Belts within 1 % of the length and half a millimetre of the width, filters within
+      # a millimetre of each side (house rules). It takes two sides to tell: one alone says too little.
+      class ByMeasure
+        SIDES = %w[length_mm width_mm diameter_mm].freeze
+        BELT_SHARE = 0.01
+        BELT_WIDTH_MM = 0.5
+        FILTER_MM = 1.0
+        NEAR = 3 # so many times the tolerance still looks alike
+
+        # @param kind [Symbol] of the place
+        # @param wanted [Hash{String=>Numeric}] the place's measures
+        def initialize(kind, wanted)
+          @kind = kind
+          @wanted = wanted.slice(*SIDES)
+        end
+
+        # @return [Boolean]
+        def fits?(part)
+          compared?(part) && @wanted.all? { |side, value| off(part, side) <= tolerance(side, value) }
+        end
+
+        # @return [Boolean] so near that a person might take it for the right one
+        def near?(part)
+          part.kind == @kind && @wanted.any? && @wanted.all? { |side, value| part.measures[side] && off(part, side) <= NEAR * tolerance(side, value) }
+        end
+
+        # @return [Array<String>] a side each, as in "length 334 mm for 332 mm"
+        def words(part)
+          @wanted.filter_map { |side, value| "#{side.delete_suffix('_mm')} #{written(part.measures[side])} mm for #{written(value)} mm" if part.measures[side] }
+        end
+
+        # @return [Array<String>] the sides that are beyond the tolerance
+        def wrong(part)
+          @wanted.filter_map do |side, value|
+            next if part.measures[side].nil? || off(part, side) <= tolerance(side, value)
+
+            longer = part.measures[side] > value ? "more" : "less"
+            "#{side.delete_suffix('_mm')} #{written(part.measures[side])} mm, #{written(off(part, side))} mm #{longer} than here (#{written(tolerance(side, value))} mm allowed)"
+          end
+        end
+
+        private
+
+        def compared?(part)
+          part.kind == @kind && %i[belt filter].include?(@kind) && @wanted.size > 1 && (@wanted.keys - part.measures.keys).empty?
+        end
+
+        def off(part, side)
+          (part.measures[side] - @wanted[side]).abs.round(6)
+        end
+
+        def tolerance(side, value)
+          return FILTER_MM unless @kind == :belt
+
+          side == "length_mm" ? value * BELT_SHARE : BELT_WIDTH_MM
+        end
+
+        def written(number)
+          format("%g", number.round(2))
+        end
+      end
+    end
+  end
+end

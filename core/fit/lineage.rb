@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Fit
+      # Which parts did a part take the place of, however many steps back? A chain that runs into itself ends there.
+      class Lineage
+        # @param parts [Array<Part>]
+        def initialize(parts)
+          @before = parts.select(&:successor_id).group_by(&:successor_id)
+          @by_id = parts.to_h { |part| [part.id, part] }
+        end
+
+        # @return [Array<Array(Part, Integer)>] each with the steps to it, the nearest first
+        def before(part)
+          seen = { part.id => true }
+          found = []
+          ring = [part]
+          (1..).each do |steps|
+            ring = ring.flat_map { |one| @before.fetch(one.id, []) }.reject { |one| seen[one.id] }.uniq(&:id)
+            return found if ring.empty?
+
+            ring.each { |one| seen[one.id] = true }
+            found.concat(ring.map { |one| [one, steps] })
+          end
+        end
+
+        # @return [Part, nil] the last of the chain, when it is on file and another one
+        def newest(part)
+          seen = { part.id => true }
+          last = part
+          while (following = @by_id[last.successor_id]) && !seen[following.id]
+            seen[following.id] = true
+            last = following
+          end
+          last unless last.id == part.id
+        end
+      end
+    end
+  end
+end

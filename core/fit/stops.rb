@@ -1,0 +1,72 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Fit
+      # What speaks against a part at a place of a machine, whatever speaks for it.
+      class Stops
+        ALL = %i[wrong_body_style wrong_plate wrong_attributes lacks_what_it_needs no_longer_made].freeze
+
+        # @param position [Sheets::Position]
+        # @param machine [Machine]
+        # @param lineage [Lineage]
+        def initialize(position, machine, lineage)
+          @position = position
+          @machine = machine
+          @lineage = lineage
+        end
+
+        # @param part [Part]
+        # @param rules [Array<Rule>] those that name it, or what it took the place of, for this model or family here
+        # @return [Array<String>] a reason each
+        def call(part, rules)
+          ALL.flat_map { |stop| send(stop, part, rules) }
+        end
+
+        private
+
+        def wrong_body_style(_part, rules)
+          return [] if rules.empty? || rules.any? { |rule| rule.body_style?(@machine) }
+
+          ["made for body style #{rules.map(&:body_style).uniq.join(' and ')}; this machine is a #{@machine.body_style}"]
+        end
+
+        def wrong_plate(_part, rules)
+          rules = rules.select { |rule| rule.body_style?(@machine) }
+          return [] if rules.empty? || rules.any? { |rule| rule.plate?(@machine) }
+          return ["fits certain plate numbers only, and this machine's plate is not recorded"] if @machine.plate.nil?
+
+          ["fits plates #{rules.first.plate_from || 'up'} to #{rules.first.plate_to || 'now'}; this one is #{@machine.plate}"]
+        end
+
+        def wrong_attributes(part, _rules)
+          @position.attributes.filter_map do |name, wanted|
+            had = part.attributes.fetch(name, false)
+            attribute_words(name.tr("_", " "), wanted, had) unless had == wanted
+          end
+        end
+
+        def attribute_words(name, wanted, had)
+          return had ? "has the #{name}, which is in the way here" : "has no #{name}, and is held by one here" if [true, false].include?(wanted)
+
+          "#{name} is #{had || 'not stated'}; it must be #{wanted}"
+        end
+
+        def lacks_what_it_needs(part, _rules)
+          part.needs.filter_map do |name, wanted|
+            next if @position.attributes[name] == wanted
+
+            wanted == true ? "needs a #{name.tr('_', ' ')}, which this machine lacks" : "needs #{name.tr('_', ' ')} #{wanted}"
+          end
+        end
+
+        def no_longer_made(part, _rules)
+          return [] unless part.gone?
+
+          newest = @lineage.newest(part)
+          [newest ? "no longer made, and none is left: #{newest.name} (#{newest.number}) took its place" : "no longer made, and none is left"]
+        end
+      end
+    end
+  end
+end
