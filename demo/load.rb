@@ -13,6 +13,7 @@ module UprightBench
       FOLDER = File.expand_path(__dir__)
       RACK = 12
       HISTORY_DAYS = 730
+      SUPPLIERS = { "Harbor Parts Exchange" => 3, "Tidewater Trade Supply" => 9, "Netloft Pattern Works" => 14 }.freeze
 
       # @return [Array<Array(String, String)>] e-mail and role of every demo sign-in
       def self.sign_ins
@@ -89,11 +90,15 @@ module UprightBench
       end
 
       def shelf
-        JSON.parse(File.read("#{FOLDER}/parts.json"), symbolize_names: true).each do |row|
-          part = Services::AddPart.call(plain(row.except(:fits, :stock)), fits: row.fetch(:fits), by: owner, at: @begun)
+        suppliers = SUPPLIERS.to_h { |name, days| [name, Models::Supplier.create(name: name, lead_days: days, email: "#{name.split.first.downcase}@example.org").id] }
+        rows = JSON.parse(File.read("#{FOLDER}/parts.json"), symbolize_names: true)
+        @stock = rows.to_h do |row|
+          fields = plain(row.except(:fits, :stock, :successor, :supplier)).merge(supplier_id: suppliers.fetch(row.fetch(:supplier)))
+          part = Services::AddPart.call(fields, fits: row.fetch(:fits), by: owner, at: @begun)
           Services::MoveStock.call(part, pieces: 400, kind: "received", by: owner, at: @begun)
-          @stock = (@stock || {}).merge(part.id => row.fetch(:stock))
+          [part.id, row.fetch(:stock)]
         end
+        rows.select { |row| row[:successor] }.each { |row| Models::Part.where(number: row[:number]).update(successor_id: Models::Part.first(number: row[:successor]).id) }
       end
 
       # JSON's inner objects keep text keys.

@@ -7,6 +7,13 @@ module UprightBench
       one_to_many :fit_rules
       one_to_one :stock_level
       one_to_many :stock_moves, order: Sequel.desc(:id)
+      many_to_one :successor, class: self
+      many_to_one :supplier
+
+      # @return [Integer, nil] how long it takes to come when it is ordered
+      def days_to_come
+        lead_days || supplier&.lead_days
+      end
 
       # @return [Integer] pieces on the shelf
       def stock
@@ -15,9 +22,10 @@ module UprightBench
 
       # @return [Core::Fit::Part]
       def to_core
-        Core::Fit::Part.new(id: id, number: number, name: name, kind: kind.to_sym, attributes: self[:attributes].to_hash,
-                            measures: measures.to_hash, filter_class: filter_class, pattern: pattern,
-                            price_cents: price_cents, life_months: life_months, stock: stock)
+        Core::Fit::Part.new(id: id, number: number, name: name, kind: kind.to_sym, attributes: self[:attributes].to_hash, needs: needs.to_hash,
+                            measures: measures.to_hash, contents: contents.to_hash, takes_out: takes_out.to_a, filter_class: filter_class,
+                            pattern: pattern, successor_id: successor_id, discontinued: discontinued, price_cents: price_cents,
+                            life_months: life_months, lead_days: days_to_come, stock: stock)
       end
     end
   end

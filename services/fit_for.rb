@@ -2,38 +2,68 @@
 
 module UprightBench
   module Services
-    # Asks the core which parts fit positions of a machine, with two queries however many positions there are.
+    # Asks the core which parts fit positions of a machine. Only what could fit or look alike is read, each by an index:
+    # four queries, however many positions and parts there are.
     class FitFor
+      MOST_ALIKE = 40 # of about the same size, for each place
+
       # @param sheet [Core::Sheets::Sheet]
-      # @param machine [Models::Machine]
+      # @param machine [Models::Machine, nil] nil asks for the model as such
       # @param today [Date]
-      def initialize(sheet, machine, today:, smell: false)
+      def initialize(sheet, machine = nil, today:, smell: false)
         @sheet = sheet
         @machine = machine
-        @wants = Core::Fit::Wants.new(allergy: machine.allergy, smell: smell, in_warranty: machine.warranty(today).in?)
+        @wants = Core::Fit::Wants.new(allergy: machine&.allergy || false, smell: smell, in_warranty: machine&.warranty(today)&.in? || false)
       end
 
       # @param keys [Array<String>] positions
       # @return [Hash{String=>Core::Fit::Answer}]
       def call(keys)
+        return {} if keys.empty?
+
         places = keys.map { |key| @sheet.position(key) }
-        rules = Models::FitRule.where(position: keys).map(&:to_core)
-        parts = parts_for(places, rules)
-        places.to_h { |place| [place.key, answer(place, parts, rules)] }
+        fitted = @machine ? Models::Fitting.in_place.where(machine_id: @machine.id, position: keys).exclude(part_id: nil).select_hash(:position, :part_id) : {}
+        ids = (in_question(places) + fitted.values).uniq
+        parts = Models::Part.where(id: ids).eager(:stock_level, :supplier).all.map(&:to_core)
+        rules = Models::FitRule.where(part_id: ids, position: keys).map(&:to_core)
+        places.to_h { |place| [place.key, answer(place, parts, rules, fitted[place.key])] }
       end
 
       private
 
-      # Named at these positions, or of their kind: only those can fit or look alike.
-      def parts_for(places, rules)
-        wanted = Sequel.|({ Sequel[:parts][:id] => rules.map(&:part_id).uniq }, { Sequel[:parts][:kind] => places.map { |place| place.kind.to_s }.uniq })
-        Models::Part.where(wanted)
-                    .eager_graph(:stock_level).all.map(&:to_core)
+      # Named at these places for the model, its family or another model of the maker; what took their place since; and what
+      # is of about the size.
+      def in_question(places)
+        following = Models::Part.join(:chain, id: :id).exclude(successor_id: nil).select(:successor_id)
+        named = union(places.flat_map { |place| named_at(place) })
+        sized = places.filter_map { |place| sized(place) }
+        chain = Models::Part.db[:chain].with_recursive(:chain, named, following, args: [:id], union_all: false).select(:id)
+        union([chain, *sized]).select_map(:id)
       end
 
-      def answer(place, parts, rules)
-        Core::Fit::Find.new(position: place, parts: parts, rules: rules, wants: @wants,
-                            machine: Core::Fit::Machine.of(@sheet, plate: @machine.plate)).call
+      def union(datasets)
+        datasets.map(&:from_self).reduce { |all, one| all.union(one, from_self: false) }.from_self
+      end
+
+      def named_at(place)
+        here = Models::FitRule.where(position: place.key)
+        makers = here.where(Sequel.like(:model_title, "#{here.escape_like(@sheet.maker)} %"))
+        [makers, here.where(family: @sheet.family)].map { |rules| rules.select(Sequel[:part_id].as(:id)).distinct }
+      end
+
+      def sized(place)
+        side = %w[length_mm diameter_mm].find { |name| place.measures.key?(name) } or return
+        wanted = place.measures.fetch(side)
+        slack = Core::Fit::ByMeasure.new(place.kind, place.measures).slack(side)
+        measure = Sequel.cast(Sequel.lit("measures ->> ?", side), :numeric)
+        Models::Part.where(kind: place.kind.to_s, measure => (wanted - slack)..(wanted + slack))
+                    .order(Sequel.function(:abs, measure - wanted), :id).limit(MOST_ALIKE).select(:id)
+      end
+
+      def answer(place, parts, rules, fitted_id)
+        Core::Fit::Find.new(position: place, parts: parts, rules: rules, wants: @wants, fitted: parts.find { |part| part.id == fitted_id },
+                            partner: place.never_without && @sheet.position(place.never_without),
+                            machine: Core::Fit::Machine.of(@sheet, plate: @machine&.plate)).call
       end
     end
   end

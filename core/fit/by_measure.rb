@@ -26,7 +26,7 @@ module UprightBench
 
         # @return [Boolean] so near that a person might take it for the right one
         def near?(part)
-          part.kind == @kind && @wanted.any? && @wanted.all? { |side, value| part.measures[side] && off(part, side) <= NEAR * tolerance(side, value) }
+          part.kind == @kind && @wanted.any? && @wanted.all? { |side, _| part.measures[side] && off(part, side) <= slack(side) }
         end
 
         # @return [Array<String>] a side each, as in "length 334 mm for 332 mm"
@@ -42,6 +42,11 @@ module UprightBench
             longer = part.measures[side] > value ? "more" : "less"
             "#{side.delete_suffix('_mm')} #{written(part.measures[side])} mm, #{written(off(part, side))} mm #{longer} than here (#{written(tolerance(side, value))} mm allowed)"
           end
+        end
+
+        # @return [Numeric] how far a side may be off and still look alike, mm
+        def slack(side)
+          NEAR * tolerance(side, @wanted.fetch(side))
         end
 
         private

@@ -23,7 +23,7 @@ module UprightBench
 
         # @return [String, nil] what this customer asked for and it has
         def want(part)
-          return "HEPA, wanted for the allergy" if @wants.allergy && part.filter_class
+          return "HEPA (#{part.filter_class}), wanted for the allergy" if @wants.allergy && FilterClass.hepa?(part.filter_class)
 
           "charcoal, wanted for the smell" if @wants.smell && part.attributes["charcoal"] == true
         end
