@@ -4,7 +4,7 @@ module UprightBench
   module Screens
     # Finds or opens what was typed or scanned, from any screen.
     module Find
-      # A scan of a tag (J1042), of a filter label (M17), of a card's code or of a part's number opens what it names.
+      # A scan of a tag (J1042), of a filter label (M17), of a card's code, of a part's number or of its barcode opens what it names.
       def self.registered(app)
         app.helpers Helpers
 
@@ -42,7 +42,7 @@ module UprightBench
         end
 
         def part_path(query)
-          part = Models::Part.first(number: query.upcase) if query.length.between?(3, 40)
+          part = Models::Part.where(number: query.upcase).or(barcode: query).first if query.length.between?(3, 40)
           "/shelf/#{part.id}" if part
         end
       end

@@ -15,6 +15,13 @@ module UprightBench
           erb :"shelf/page", locals: { parts: shelf_parts(query), query: query }
         end
 
+        app.get("/shelf/fit") { fit_page }
+
+        app.get "/shelf/fit/find" do
+          query = params["q"].to_s.strip[0, 80]
+          erb :"shelf/_fit_hits", layout: false, locals: { found: Services::FindFit.call(query), query: query }
+        end
+
         app.get("/shelf/:id") { part_page(Services::Lookup.one(Models::Part, id_of(params["id"])), StockForm.blank) }
 
         app.post "/shelf/:id/:move" do
@@ -42,9 +49,16 @@ module UprightBench
           found.where(Sequel.ilike(:number, words) | Sequel.ilike(:name, words)).all
         end
 
+        def fit_page
+          @title = "What fits"
+          sheet_id = params["sheet"].to_s.empty? ? nil : id_of(params["sheet"])
+          erb :"shelf/fit", locals: { asked: FitAsked.new(params, sheet_id: sheet_id, today: today) }
+        end
+
         def part_page(part, form, move = nil)
           @title = part.name
           erb :"shelf/part", locals: { part: part, form: form, failed: move, key: form.value(:request_key) || SecureRandom.uuid,
+                                       fits: Services::FitsOf.call(part),
                                        moves: part.stock_moves_dataset.eager(:mover, :job).limit(30).all }
         end
 

@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Fit
+      # An old part in the hand and a rule beside it: two sides, and nobody knows which the shelf calls length. Which parts are
+      # of that size?
+      class Measured
+        WAYS = { belt: [%w[length_mm width_mm]], filter: [%w[length_mm width_mm], %w[length_mm diameter_mm]] }.freeze
+        Match = Struct.new(:part, :fits, :words)
+
+        # @param sides_mm [Array(Numeric, Numeric)]
+        def initialize(sides_mm)
+          @sides_mm = sides_mm.sort.reverse
+        end
+
+        # @param parts [Array<Part>] belts and filters; the others are passed over
+        # @return [Array<Match>] those that fit the size first, then those that nearly do; the nearest first
+        def matches(parts)
+          found = parts.filter_map { |part| match(part) }
+          found.sort_by { |one| [one.fits ? 0 : 1, distance(one.part), one.part.number] }
+        end
+
+        private
+
+        def match(part)
+          ways = WAYS.fetch(part.kind, []).flat_map { |names| [names, names.reverse] }.select { |names| (part.measures.keys & ByMeasure::SIDES).sort == names.sort }
+          sizes = ways.map { |names| ByMeasure.new(part.kind, names.zip(@sides_mm).to_h) }
+          size = sizes.find { |one| one.fits?(part) } || sizes.find { |one| one.near?(part) } or return
+
+          fits = size.fits?(part)
+          Match.new(part, fits, fits ? "#{size.words(part).join(', ')} measured" : size.wrong(part).join("; "))
+        end
+
+        def distance(part)
+          part.measures.values_at(*ByMeasure::SIDES).compact.sort.reverse.zip(@sides_mm).sum { |had, wanted| (had - wanted).abs }
+        end
+      end
+    end
+  end
+end
