@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Money
+      # One line of an estimate: bench time or a part. `key` names the work it stands for (position, action and part), so that
+      # two estimates can be compared; `covered` is what the maker pays.
+      class Line
+        include Value
+
+        fields :kind, :words, :net_cents, key: nil, note: nil, covered: false
+
+        KINDS = %i[labour part].freeze
+
+        # @return [Integer] what the customer pays, without tax
+        def charged_cents
+          covered ? 0 : net_cents
+        end
+
+        private
+
+        def check
+          raise ArgumentError, "a line is labour or a part" unless KINDS.include?(kind)
+          raise ArgumentError, "cents are whole and not negative" unless net_cents.is_a?(Integer) && !net_cents.negative?
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Money
+      # What a shop charges and how it counts. Percents are numbers or text ("14.975"); prices are without tax.
+      class Policy
+        include Value
+
+        fields rate_cents_an_hour: 6000, step_minutes: 15, least_minutes: 15, labour_tax_percent: 0, part_tax_percent: 0, rounding: :total
+
+        ROUNDINGS = %i[total line].freeze
+
+        # @param minutes [Numeric] hands-on
+        # @return [Integer] minutes charged: up to the next step, and no fewer than the least
+        def charged_minutes(minutes)
+          return 0 unless minutes.positive?
+
+          [(Rational(minutes) / step_minutes).ceil * step_minutes, least_minutes].max
+        end
+
+        # @return [Integer] cents for so many charged minutes
+        def labour_cents(charged_minutes)
+          Rounding.half_even(Rational(charged_minutes * rate_cents_an_hour, 60))
+        end
+
+        # @param kind [Symbol] :labour or :part
+        # @return [Rational] as a share
+        def tax_share(kind)
+          Rational((kind == :labour ? labour_tax_percent : part_tax_percent).to_s) / 100
+        end
+
+        private
+
+        def check
+          raise ArgumentError, "tax is rounded by the total or by the line" unless ROUNDINGS.include?(rounding)
+          raise ArgumentError, "steps are whole minutes above 0" unless step_minutes.positive?
+        end
+      end
+    end
+  end
+end
