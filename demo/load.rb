@@ -13,6 +13,7 @@ module UprightBench
       FOLDER = File.expand_path(__dir__)
       RACK = 12
       HISTORY_DAYS = 730
+      POLICIES = { "room_temperature_c" => 21, "room_humidity_percent" => 50, "labour_tax_percent" => 15.0, "part_tax_percent" => 15.0 }.freeze
       SUPPLIERS = { "Harbor Parts Exchange" => 3, "Tidewater Trade Supply" => 9, "Netloft Pattern Works" => 14 }.freeze
 
       # @return [Array<Array(String, String)>] e-mail and role of every demo sign-in
@@ -73,7 +74,7 @@ module UprightBench
       def shop
         Models::Shop.create(id: 1, name: "Ropewalk Vacuum Repair", street: "Ferry Slip 3", town: Names::TOWN, phone: "555-0199",
                             email: "bench@ropewalk.example.org")
-        Services::SavePolicies.call({ "room_temperature_c" => 21, "room_humidity_percent" => 50, "holidays" => holidays }, by: owner, at: @begun)
+        Services::SavePolicies.call(POLICIES.merge("holidays" => holidays), by: owner, at: @begun)
         RACK.times { |place| Models::RackPlace.create(label: (place + 1).to_s) }
       end
 

@@ -7,12 +7,8 @@ module UprightBench
     module Job
       # Steps of a job and the service each form calls. `typed` are the request's parameters.
       ACTIONS = {
-        "settle" => lambda { |number, typed, by, at|
-          form = SettleForm.new(typed)
-          raise Services::Invalid, form.errors unless form.ok?
-
-          Services::Settle.call(number, **form.values, by: by, at: at)
-        },
+        "settle" => ->(number, typed, by, at) { Services::Settle.call(number, **SettleForm.agreed(typed), by: by, at: at) },
+        "agree" => ->(number, typed, by, at) { Services::Agree.call(number, **SettleForm.agreed(typed), by: by, at: at) },
         "close-up" => lambda { |number, typed, by, at|
           Services::CloseUp.call(number, wet_reason: Note.of(typed["wet_reason"], :wet_reason), by: by, at: at)
         },
@@ -45,6 +41,7 @@ module UprightBench
 
       def self.papers(app)
         app.get("/jobs/:number/tag.pdf") { pdf claim_tags([job_asked]), "tag-#{params['number']}" }
+        app.get("/jobs/:number/estimate.pdf") { pdf estimate_paper(job_asked), "estimate-#{params['number']}" }
         app.get("/jobs/:number/trays.pdf") { pdf tray_labels(job_asked), "trays-#{params['number']}" }
 
         app.get "/jobs/:number/labels.pdf" do
@@ -79,6 +76,7 @@ module UprightBench
             case params["step"]
             when "part" then Services::ChoosePart.call(number, item, choice: params["choice"].to_s, by: person, at: now)
             when "done" then Services::DoWorkItem.call(number, item, by: person, at: now, wash: how_washed)
+            when "cover" then Services::CoverItem.call(number, item, covered: params["covered"] == "1", by: person, at: now)
             when "undo" then Services::UndoWorkItem.call(number, item, by: person, at: now)
             else pass
             end
@@ -126,6 +124,24 @@ module UprightBench
           parts = items.map { |item| { name: job.sheet.position(item.position).name, note: [item.action, item.on_rack && "rack #{item.on_rack.place.label}"].compact.join(", ") } }
           came = Core::Intake::Accessories.words(job.accessories.to_h { |one| [one.name, one.pieces_in] })
           Papers::TrayLabel.new(number: job.number, machine: "#{job.sheet.title}, #{job.customer.name}", came_with: came, parts: parts).render
+        end
+
+        # As it was agreed, or as it stands while nothing is.
+        def estimate_paper(job)
+          visit = Visit.new(job, now: now, policies: policies)
+          agreed = visit.agreed
+          lines = [job.sheet.title, job.customer.name, ("plate #{job.machine.plate}" if job.machine.plate), job.complaint].compact
+          Papers::Estimate.new(shop: [shop.name, shop.street, shop.town, shop.phone].compact.join(", "), number: job.number, about: lines,
+                               estimate: agreed || visit.quote, money: method(:money), notes: estimate_notes(job, agreed)).render
+        end
+
+        def estimate_notes(job, agreed)
+          ready = job.promise_at && "Ready #{moment(job.promise_at)}."
+          return [ready, "Not agreed yet; holds until #{day(today + policies.number('estimate_valid_days'))}."].compact unless agreed
+
+          [ready, "Agreed by #{agreed.agreed_name} #{SettleForm::HOW.fetch(agreed.agreed_how)}, #{day(Config::Zone.date(agreed.agreed_at))}.",
+           agreed.call_above_cents && "Call before it comes to more than #{money(agreed.call_above_cents)}.",
+           agreed.warranty_name && "#{agreed.warranty_name} agreed that the maker's warranty may end."].compact
         end
 
         def tag_lines(job)

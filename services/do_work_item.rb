@@ -27,6 +27,7 @@ module UprightBench
         return @item if @item.state == "done"
 
         refuse_too_early
+        refuse_not_agreed
         send(:"do_#{@item.action}")
         @item.update(state: "done", done_by: @by.id, done_at: @at)
         History.note(@item.action, @item, by: @by, at: @at, job: @job, data: { position: @item.position })
@@ -43,6 +44,15 @@ module UprightBench
         return if stop.nil? || @item.action == "refer"
 
         raise Refused, "Stop: #{stop.reason} Nothing else is done until somebody records what was done about it."
+      end
+
+      # Nothing is charged that was not agreed: what came up since is agreed first.
+      def refuse_not_agreed
+        done = @job.work_items_dataset.where(state: "done").eager(:part).all
+        agreed = Quotes.agreed(@job)
+        return if @item.action == "refer" || Quotes.within?(agreed, Quotes.of(@job, [*done, @item], agreed: agreed))
+
+        raise Refused, "#{@job.sheet.position(@item.position).name} goes beyond what the customer agreed to: agree it again first."
       end
 
       def do_clean; end

@@ -18,12 +18,19 @@ module UprightBench
         "post_lead_days" => [21, 0..90, "days", "A card by post leaves ahead of the due date by"],
         "email_lead_days" => [10, 0..90, "days", "A card by e-mail leaves ahead of the due date by"],
         "follow_up_gap_days" => [30, 7..365, "days", "An unanswered card is repeated after"],
-        "most_follow_ups" => [2, 0..5, "times", "An unanswered card is repeated at most"]
+        "most_follow_ups" => [2, 0..5, "times", "An unanswered card is repeated at most"],
+        "labour_an_hour" => [60, 0..1000, "$", "An hour of bench time costs, without tax"],
+        "labour_step_minutes" => [15, 1..120, "min", "Bench time is charged in steps of"],
+        "least_labour_minutes" => [15, 0..240, "min", "The least bench time charged"],
+        "labour_tax_percent" => [0.0, 0.0..50.0, "%", "Tax on bench time"],
+        "part_tax_percent" => [0.0, 0.0..50.0, "%", "Tax on parts"],
+        "estimate_valid_days" => [14, 1..365, "days", "An estimate holds for"]
       }.freeze
       # key => default, the schools with their words, what it is about
       CHOICES = {
         "length_unit" => ["mm", { "mm" => "millimetres", "inch" => "inches" }, "Lengths are typed and shown in"],
-        "seal_school" => ["dry", { "dry" => "wiped, dry", "silicone" => "wiped, then a trace of silicone" }, "A seal that binds is"]
+        "seal_school" => ["dry", { "dry" => "wiped, dry", "silicone" => "wiped, then a trace of silicone" }, "A seal that binds is"],
+        "tax_rounding" => ["total", { "total" => "once, on the total", "line" => "line by line" }, "Tax is rounded to the cent, halves to the even one,"]
       }.freeze
       DAYS = %w[mon tue wed thu fri sat sun].freeze
       WORKING_DAY = { "08:30" => "12:30", "13:00" => "17:30" }.freeze
@@ -53,6 +60,13 @@ module UprightBench
       def findings
         numbers = %w[bag_limit_percent bin_limit_percent washes_in_a_life battery_limit_percent].to_h { |key| [key.to_sym, number(key)] }
         Core::Findings::Policy.new(**numbers, silicone: choice("seal_school") == "silicone", length_unit: choice("length_unit").to_sym)
+      end
+
+      # @return [Core::Money::Policy]
+      def money
+        Core::Money::Policy.new(rate_cents_an_hour: number("labour_an_hour") * 100, step_minutes: number("labour_step_minutes"),
+                                least_minutes: number("least_labour_minutes"), labour_tax_percent: number("labour_tax_percent"),
+                                part_tax_percent: number("part_tax_percent"), rounding: choice("tax_rounding").to_sym)
       end
 
       # @return [Core::Cards::Policy]

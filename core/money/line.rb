@@ -3,8 +3,8 @@
 module UprightBench
   module Core
     module Money
-      # One line of an estimate: bench time or a part. `key` names the work it stands for (position, action and part), so that
-      # two estimates can be compared; `covered` is what the maker pays.
+      # One line of an estimate: bench time or a part. `key` names the part and where it goes, so that two
+      # estimates can be compared; `covered` is what the maker pays.
       class Line
         include Value
 

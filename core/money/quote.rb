@@ -8,7 +8,12 @@ module UprightBench
       #   Quote.new(work: [Quote::Work.new(position: "bag", ...)], policy:).call  # => Estimate
       class Quote
         # One thing to do. `covered` when the maker pays for it.
-        Work = Struct.new(:position, :place, :action, :minutes, :part_id, :part_name, :part_cents, :covered, keyword_init: true)
+        Work = Struct.new(:position, :place, :action, :minutes, :part_id, :part_name, :part_cents, :covered, keyword_init: true) do
+          # @return [String] of its part's line
+          def key
+            "#{position}/#{part_id}"
+          end
+        end
 
         def initialize(work:, policy:)
           @work = work
@@ -29,19 +34,15 @@ module UprightBench
           return [] unless minutes.positive?
 
           charged = @policy.charged_minutes(minutes)
-          [Line.new(kind: :labour, words: "Bench time, #{charged} min", net_cents: @policy.labour_cents(charged), key: paid.map { |work| key(work) }.sort.join(" "),
+          [Line.new(kind: :labour, words: "Bench time, #{charged} min", net_cents: @policy.labour_cents(charged),
                     note: "#{minutes} min of work (#{paid.map { |work| "#{work.action} #{work.place}" }.join(', ')}), in steps of #{@policy.step_minutes}")]
         end
 
         def part(work)
           return unless work.part_id
 
-          Line.new(kind: :part, words: work.part_name, net_cents: work.part_cents, key: key(work), covered: work.covered,
+          Line.new(kind: :part, words: work.part_name, net_cents: work.part_cents, key: work.key, covered: work.covered,
                    note: work.covered ? "#{work.place}: covered by the maker's warranty" : work.place)
-        end
-
-        def key(work)
-          [work.position, work.action, work.part_id].compact.join("/")
         end
       end
     end

@@ -70,8 +70,32 @@ module UprightBench
           Services::Promises.drying(sheet.position(item.position), @policies)
         end
 
-        def price_cents
-          items.select { |item| item.part && item.state != "left" }.sum { |item| item.part.price_cents }
+        # @return [Models::Estimate, nil] the newest that was agreed
+        def agreed
+          return @agreed if defined?(@agreed)
+
+          @agreed = Services::Quotes.agreed(@job)
+        end
+
+        # @return [Core::Money::Estimate] as it stands now, at the prices agreed
+        def quote
+          @quote ||= Services::Quotes.of(@job, items, agreed: agreed, policy: @policies.money)
+        end
+
+        # @return [Boolean] more is to be done than was agreed
+        def beyond?
+          step == :work && !Services::Quotes.within?(agreed, quote)
+        end
+
+        def in_warranty?
+          machine.warranty(Config::Zone.date(@now)).in?
+        end
+
+        # @return [Array<String>] parts that may end the warranty the machine is in
+        def ends_warranty
+          return [] unless in_warranty?
+
+          to_do.filter_map { |item| item.part.name if item.action == "replace" && item.part&.pattern }
         end
 
         def wet

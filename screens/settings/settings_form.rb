@@ -13,7 +13,7 @@ module UprightBench
         takes do
           params do
             NUMBERS.each do |key, (default, range, _, _)|
-              type = key.start_with?("room_") ? :float : :integer
+              type = key.start_with?("room_") || default.is_a?(Float) ? :float : :integer
               named = default.nil? ? optional(key.to_sym) : required(key.to_sym)
               default.nil? ? named.maybe(type, gteq?: range.begin, lteq?: range.end) : named.filled(type, gteq?: range.begin, lteq?: range.end)
             end

@@ -211,6 +211,9 @@ class VisitTest < DatabaseTest
     job = settled({ "pre-filter" => { grey: 5 } })
     wash = item(job, "pre-filter")
     Services::ChoosePart.call(job.number, wash.id, choice: part("HD-2010").id.to_s, by: technician, at: NOW)
+
+    assert_match(/agree it again/, assert_raises(Services::Refused) { do_all(job) }.message)
+    Services::Agree.call(job.number, agreed_name: "Wendel", agreed_how: "phone", by: technician, at: NOW)
     do_all(job)
 
     assert_nil wash.refresh.on_rack

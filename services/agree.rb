@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # Writes down what was agreed, by whom and how; at settling, and again whenever something came up that was not on it.
+    class Agree
+      STAGES = %i[settled in_work waiting].freeze
+
+      # Again, while the work goes on.
+      # @return [Models::Estimate]
+      # @raise [Refused, Invalid]
+      def self.call(number, by:, at:, **agreed)
+        DB.transaction do
+          job = Lookup.job(number, lock: true)
+          raise Refused, "Job #{number} is #{job.state.tr('_', ' ')}: there is nothing to agree to now." unless STAGES.include?(job.stage)
+
+          new(job, by, at, **agreed).call.tap { |estimate| History.note("agreed again", job, by: by, at: at, job: job, data: { total_cents: estimate.total_cents }) }
+        end
+      end
+
+      # @param job [Models::Job] locked by the caller
+      # @param agreed_name [String] who agreed
+      # @param agreed_how [String] counter, phone or message
+      # @param call_above_cents [Integer, nil] up to this sum nobody need be called
+      # @param warranty_name [String, nil] who agreed that the maker's warranty may end
+      def initialize(job, by, at, agreed_name:, agreed_how:, call_above_cents: nil, warranty_name: nil)
+        @job = job
+        @by = by
+        @at = at
+        @agreed = { agreed_name: agreed_name, agreed_how: agreed_how, call_above_cents: call_above_cents, warranty_name: warranty_name }
+        @items = job.work_items_dataset.eager(:part).all
+      end
+
+      # @return [Models::Estimate]
+      # @raise [Refused] while a part is not chosen
+      # @raise [Invalid] when the warranty may end and nobody agreed to that by name
+      def call
+        refuse_open_choice
+        refuse_ended_warranty
+        policies = Policies.now
+        before = Quotes.agreed(@job)
+        quote = Quotes.of(@job, @items, agreed: before, policy: policies.money)
+        Models::Estimate.create(job_id: @job.id, version: (before&.version || 0) + 1, lines: Sequel.pg_jsonb(quote.lines.map(&:to_h)),
+                                net_cents: quote.net_cents, tax_cents: quote.tax_cents, total_cents: quote.total_cents,
+                                valid_until: Config::Zone.date(@at) + policies.number("estimate_valid_days"), agreed_at: @at, written_by: @by.id, **@agreed)
+      end
+
+      private
+
+      def refuse_open_choice
+        open = @items.select { |item| item.action == "replace" && item.to_do? && item.part_id.nil? }
+        return if open.empty?
+
+        names = open.map { |item| @job.sheet.position(item.position).name.downcase }
+        raise Refused, "Choose a part for #{names.join(' and ')}, or leave it as it is."
+      end
+
+      # Parts of another maker may end it: the customer says so by name before a hand goes in.
+      def refuse_ended_warranty
+        pattern = @items.select { |item| item.to_do? && item.action == "replace" && item.part&.pattern }
+        return if pattern.empty? || !@agreed[:warranty_name].to_s.empty? || !@job.machine.warranty(Config::Zone.date(@at)).in?
+
+        raise Invalid, { warranty_name: ["is needed: #{pattern.map { |item| item.part.name }.join(' and ')} may end the maker's warranty"] }
+      end
+    end
+  end
+end

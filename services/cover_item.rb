@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # Says that the maker pays for a thing to do, or that the customer does after all.
+    class CoverItem
+      # @param covered [Boolean]
+      # @raise [Refused] when the machine is out of warranty, or the work is agreed already
+      def self.call(number, item_id, covered:, by:, at:)
+        DB.transaction do
+          job = Lookup.job(number, lock: true)
+          item = Lookup.work_item(job, item_id)
+          raise Refused, "Job #{number} is #{job.state.tr('_', ' ')}: who pays is settled before it is agreed." unless job.stage == :looked_over
+
+          warranty = job.machine.warranty(Config::Zone.date(at))
+          raise Refused, "The maker covers nothing: #{warranty.reason}." if covered && !warranty.in?
+
+          item.update(covered: covered)
+          History.note(covered ? "covered by the maker" : "not covered", item, by: by, at: at, job: job, data: { position: item.position })
+          item
+        end
+      end
+    end
+  end
+end
