@@ -14,7 +14,6 @@ module UprightBench
       RACK = 12
       HISTORY_DAYS = 730
       POLICIES = { "room_temperature_c" => 21, "room_humidity_percent" => 50, "labour_tax_percent" => 15.0, "part_tax_percent" => 15.0 }.freeze
-      SUPPLIERS = { "Harbor Parts Exchange" => 3, "Tidewater Trade Supply" => 9, "Netloft Pattern Works" => 14 }.freeze
 
       # @return [Array<Array(String, String)>] e-mail and role of every demo sign-in
       def self.sign_ins
@@ -61,7 +60,7 @@ module UprightBench
         staff
         shop
         sheets
-        shelf
+        @stock = Shelf.new(owner, @begun).call
         customers
       end
 
@@ -88,23 +87,6 @@ module UprightBench
           Services::AddSheet.call(JSON.parse(File.read(file)), by: owner, at: @begun, note: "first version")
         end
         @sheets = Models::Sheet.all.to_h { |sheet| [sheet.title, sheet] }
-      end
-
-      def shelf
-        suppliers = SUPPLIERS.to_h { |name, days| [name, Models::Supplier.create(name: name, lead_days: days, email: "#{name.split.first.downcase}@example.org").id] }
-        rows = JSON.parse(File.read("#{FOLDER}/parts.json"), symbolize_names: true)
-        @stock = rows.to_h do |row|
-          fields = plain(row.except(:fits, :stock, :successor, :supplier)).merge(supplier_id: suppliers.fetch(row.fetch(:supplier)))
-          part = Services::AddPart.call(fields, fits: row.fetch(:fits), by: owner, at: @begun)
-          Services::MoveStock.call(part, pieces: 400, kind: "received", by: owner, at: @begun)
-          [part.id, row.fetch(:stock)]
-        end
-        rows.select { |row| row[:successor] }.each { |row| Models::Part.where(number: row[:number]).update(successor_id: Models::Part.first(number: row[:successor]).id) }
-      end
-
-      # JSON's inner objects keep text keys.
-      def plain(fields)
-        fields.transform_values { |value| value.is_a?(Hash) ? value.transform_keys(&:to_s) : value }
       end
 
       def customers

@@ -4,7 +4,8 @@ require "securerandom"
 
 module UprightBench
   module Demo
-    # A shop of ten years, for measuring: upon the small demo, a crowd of customers whose machines came in four times each.
+    # A shop of ten years, for measuring: upon the small demo, a crowd of customers whose machines came in four times each,
+    # and a catalogue of the parts and models of many makers.
     # Everything follows from the numbers of the rows, so that it is the same whenever it is made. It goes in by COPY, past
     # the services; findings bear the verdicts that the core gives.
     class TenYears
@@ -27,6 +28,7 @@ module UprightBench
         Load.new(now: @now, households: 12, fleets: 1, say: @say).call
         @plan = Plan.new(customers: @customers, machines: (@customers * MACHINES_A_CUSTOMER).to_i, visits: VISITS, today: Config::Zone.date(@now))
         Bulk.new(Tables.new(@plan).all, say: @say).call
+        Bulk.new(Catalogue.new(Models::Person.first.id, share: @customers.to_f / CUSTOMERS).all, say: @say).call
         open_jobs
         @say.call "Ten years: reading the tables' statistics …"
         DB.tables.each { |table| DB.run("VACUUM ANALYZE #{DB.literal(table)}") }

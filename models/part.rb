@@ -10,9 +10,31 @@ module UprightBench
       many_to_one :successor, class: self
       many_to_one :supplier
 
-      # @return [Integer, nil] how long it takes to come when it is ordered
+      dataset_module do
+        # @param side [String] a measure, as "length_mm"
+        # @param slack [Numeric] how far it may be off
+        def of_about(side, wanted, slack)
+          where(measure(side) => (wanted - slack)..(wanted + slack))
+        end
+
+        # What to order by for the nearest first.
+        def off_by(side, wanted)
+          Sequel.function(:abs, measure(side) - wanted)
+        end
+
+        # As the indexes have it.
+        def measure(side)
+          Sequel.cast(Sequel.lit("measures ->> ?", side), :numeric)
+        end
+      end
+
+      # @return [Integer, nil] how long it takes to come when it is ordered; its own days before the supplier's
       def days_to_come
         lead_days || supplier&.lead_days
+      end
+
+      def on_shelf?
+        stock.positive?
       end
 
       # @return [Integer] pieces on the shelf

@@ -47,7 +47,7 @@ module UprightBench
 
       def priced(one)
         row(one.words, size: 11, style: :bold, right: one.covered ? "covered" : @money.call(one.charged_cents))
-        row(one.note.to_s, size: 8, height: 20)
+        row(one.note.to_s, size: 8, height: one.note.to_s.length > 90 ? 24 : 16)
       end
 
       def totals

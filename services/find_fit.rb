@@ -5,7 +5,7 @@ module UprightBench
     # What somebody at the shelf asks for, as they type: a model, a number or a name of a part, a barcode, or two measured sides.
     class FindFit
       MOST = 12
-      MOST_SIZED = 200 # of about the length, before the core compares all sides
+      MOST_SIZED = 60 # of about the size, before the core says which are near enough
       FEWEST_LETTERS = 2
       SIDES = /\A\D*(\d{1,4}(?:[.,]\d{1,2})?)\s*(?:mm)?\s*(?:[x×*]|by|\s)\s*(\d{1,4}(?:[.,]\d{1,2})?)\s*(?:mm)?\s*\z/i
 
@@ -30,7 +30,7 @@ module UprightBench
         return Found.new(sheets: [], parts: [], sized: []) if @text.length < FEWEST_LETTERS
         return scanned if @text.match?(Core::Shelf::Ean13::DIGITS)
 
-        Found.new(sheets: sheets, parts: parts, sized: sized)
+        sides ? Found.new(sheets: [], parts: [], sized: sized) : Found.new(sheets: sheets, parts: parts, sized: [])
       end
 
       private
@@ -63,17 +63,22 @@ module UprightBench
         Sequel.function(:plain_text, value)
       end
 
-      def sized
-        sides = @text.match(SIDES)&.captures&.map { |side| side.tr(",", ".").to_f } or return []
-        near = sides.flat_map { |side| %w[length_mm diameter_mm].map { |name| near(name, side) } }
-        rows = shown.where(kind: %w[belt filter]).where(Sequel.|(*near)).limit(MOST_SIZED).all
-        Core::Fit::Measured.new(sides).matches(rows.map(&:to_core)).first(MOST)
+      # @return [Array(Float, Float), nil]
+      def sides
+        @sides ||= @text.match(SIDES)&.captures&.map { |side| side.tr(",", ".").to_f }
       end
 
-      # Wide enough for every tolerance of the core.
-      def near(name, side)
-        slack = [side * 0.03, 3].max
-        { Sequel.cast(Sequel.lit("measures ->> ?", name), :numeric) => (side - slack)..(side + slack) }
+      def sized
+        near = [sides, sides.reverse].product(Core::Fit::Measured::WAYS.flat_map { |kind, ways| ways.map { |names| [kind, names] } })
+                                     .map { |measured, (kind, names)| near(kind, names.zip(measured)) }
+        ids = near.map(&:from_self).reduce { |all, one| all.union(one, from_self: false) }
+        Core::Fit::Measured.new(sides).matches(shown.where(id: ids).all.map(&:to_core)).first(MOST)
+      end
+
+      # Wide enough for every tolerance of the core; the nearest first.
+      def near(kind, measured)
+        measured.reduce(Models::Part.where(kind: kind.to_s)) { |parts, (name, side)| parts.of_about(name, side, [side * 0.03, 3].max) }
+                .order(Models::Part.off_by(*measured.first), :id).limit(MOST_SIZED).select(:id)
       end
     end
   end

@@ -5,7 +5,9 @@ module UprightBench
     # Asks the core which parts fit positions of a machine. Only what could fit or look alike is read, each by an index:
     # four queries, however many positions and parts there are.
     class FitFor
-      MOST_ALIKE = 40 # of about the same size, for each place
+      MOST_ALIKE = 20 # of about the same size, and listed for other models of the maker, for each place
+
+      IN_INDEX_ORDER = Sequel.lit("model_title USING ~<~") # or the database walks all models in the order of the alphabet
 
       # @param sheet [Core::Sheets::Sheet]
       # @param machine [Models::Machine, nil] nil asks for the model as such
@@ -46,18 +48,18 @@ module UprightBench
       end
 
       def named_at(place)
-        here = Models::FitRule.where(position: place.key)
-        makers = here.where(Sequel.like(:model_title, "#{here.escape_like(@sheet.maker)} %"))
-        [makers, here.where(family: @sheet.family)].map { |rules| rules.select(Sequel[:part_id].as(:id)).distinct }
+        here = Models::FitRule.where(position: place.key).select(Sequel[:part_id].as(:id))
+        sisters = here.where(Sequel.like(:model_title, "#{here.escape_like(@sheet.maker)} %"))
+        [here.where(model_title: @sheet.title), here.where(family: @sheet.family), sisters.order(IN_INDEX_ORDER).limit(MOST_ALIKE)]
       end
 
       def sized(place)
-        side = %w[length_mm diameter_mm].find { |name| place.measures.key?(name) } or return
-        wanted = place.measures.fetch(side)
-        slack = Core::Fit::ByMeasure.new(place.kind, place.measures).slack(side)
-        measure = Sequel.cast(Sequel.lit("measures ->> ?", side), :numeric)
-        Models::Part.where(kind: place.kind.to_s, measure => (wanted - slack)..(wanted + slack))
-                    .order(Sequel.function(:abs, measure - wanted), :id).limit(MOST_ALIKE).select(:id)
+        size = Core::Fit::ByMeasure.new(place.kind, place.measures)
+        sides = place.measures.slice(*Core::Fit::ByMeasure::SIDES)
+        return if sides.empty?
+
+        sides.reduce(Models::Part.where(kind: place.kind.to_s)) { |parts, (side, wanted)| parts.of_about(side, wanted, size.slack(side)) }
+             .order(*sides.first(1).map { |side, wanted| Models::Part.off_by(side, wanted) }, :id).limit(MOST_ALIKE).select(:id)
       end
 
       def answer(place, parts, rules, fitted_id)

@@ -2,26 +2,38 @@
 
 module UprightBench
   module Services
-    # The promise of a job from what is left to do on it.
+    # The promise of a job from what is left to do on it, and what it would be if something else were chosen.
     module Promises
+      # What a thing to do asks for: minutes at the bench, hours on the rack, days until its part is there.
+      Ask = Struct.new(:minutes, :drying_hours, :lead_days)
+      DAYS_UNKNOWN = 7 # until a part comes of which nobody said how long it takes (house rule)
+
       module_function
 
       # @return [Hash] promise_at and promise_reason, to be written to the job
       def fields(job, at:)
-        promise = question(job, at)
+        items = job.work_items_dataset.where(state: "to_do").eager(part: %i[stock_level supplier]).all
+        policies = Policies.now
+        promise = of(items.map { |item| ask(job.sheet.position(item.position), item.action, item.part, item.minutes, policies: policies) }, at: at, policies: policies)
         { promise_at: promise.call, promise_reason: promise.reason }
       end
 
-      def question(job, at)
-        policies = Policies.now
-        to_do = Models::WorkItem.where(job_id: job.id, state: "to_do").all
-        Core::Work::Promise.new(hours: policies.schedule, now: at, hands_on_minutes: to_do.sum(&:minutes),
-                                drying_hours: longest_drying(job, to_do, policies), buffer_minutes: policies.number("promise_buffer_minutes"))
+      # @param asks [Array<Ask>]
+      # @return [Core::Work::Promise]
+      def of(asks, at:, policies:)
+        Core::Work::Promise.new(hours: policies.schedule, now: at, hands_on_minutes: asks.sum(&:minutes), drying_hours: asks.map(&:drying_hours).max || 0,
+                                lead_days: asks.map(&:lead_days).max || 0, buffer_minutes: policies.number("promise_buffer_minutes"))
       end
 
-      def longest_drying(job, items, policies)
-        items.select { |item| item.action == "wash" }
-             .map { |item| drying(job.sheet.position(item.position), policies).hours || Core::Drying::DryingTime::MOST_HOURS }.max || 0
+      # @param part [#on_shelf?, nil] Models::Part or Core::Fit::Part
+      # @return [Ask]
+      def ask(place, action, part = nil, minutes = place.minutes + Core::Work::Plan::ACTION_MINUTES.fetch(action.to_sym), policies:)
+        hours = action == "wash" ? drying(place, policies).hours || Core::Drying::DryingTime::MOST_HOURS : 0
+        Ask.new(minutes, hours, action == "replace" && part && !part.on_shelf? ? days_to_come(part) || DAYS_UNKNOWN : 0)
+      end
+
+      def days_to_come(part)
+        part.respond_to?(:days_to_come) ? part.days_to_come : part.lead_days
       end
 
       # @return [Core::Drying::DryingTime::Answer]

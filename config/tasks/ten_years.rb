@@ -12,7 +12,7 @@ module UprightBench
       def initialize(customers:)
         @customers = Integer(customers)
         @cluster = Launch::Cluster.new(folder: File.join(ROOT, "var/ten-years-postgres"))
-        @name = "ten_years_#{@customers}"
+        @name = "ten_years_with_parts_#{@customers}"
       end
 
       def call

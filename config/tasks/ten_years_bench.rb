@@ -20,6 +20,7 @@ module UprightBench
         @out.puts %i[customers machines jobs findings].map { |table| "#{DB[table].count} #{table}" }.join(", ")
         @watch.run do
           finding
+          fits
           pages
           saves
         end
@@ -28,7 +29,13 @@ module UprightBench
       private
 
       def finding
-        typed.each { |name, queries| @watch.report(name, rounds: ROUNDS) { |round| @watch.get("/take-in/find?#{URI.encode_www_form(q: queries[round % queries.size])}") } }
+        typing("/take-in/find", typed)
+      end
+
+      # @param path [String] what answers while somebody types
+      # @param typed [Hash{String=>Array<String>}] what is measured => what is typed, one after the other
+      def typing(path, typed)
+        typed.each { |name, queries| @watch.report(name, rounds: ROUNDS) { |round| @watch.get("#{path}?#{URI.encode_www_form(q: pick(queries, round))}") } }
       end
 
       # What is typed at the counter, for a sample of the customers.
@@ -52,6 +59,30 @@ module UprightBench
       def mistyped(name)
         at = name.index(" ") + 3
         name.dup.tap { |word| word[at], word[at + 1] = word[at + 1], word[at] }
+      end
+
+      # The fit of a place, and the fit finder while somebody types.
+      def fits
+        sheets = sample(Models::Sheet).first(60)
+        Models::SheetVersion.preload(sheets.map(&:current_version_id)) # read once in the life of a process
+        places = sheets.flat_map { |sheet| sheet.to_core.positions.map { |place| [sheet, place] } }.shuffle(random: @random)
+        @watch.report("fit of a place, alone", rounds: ROUNDS) { |round| fit(*pick(places, round)) }
+        @watch.report("fit of a place, its page", rounds: ROUNDS) do |round|
+          sheet, place = pick(places, round)
+          @watch.get("/shelf/fit?sheet=#{sheet.id}&at=#{place.key}")
+        end
+        typing("/shelf/fit/find", asked(sheets))
+      end
+
+      def fit(sheet, place)
+        Services::FitFor.new(sheet.to_core, today: Date.today).call([place.key]).to_s
+      end
+
+      def asked(sheets)
+        parts = sample(Models::Part).first(200)
+        sizes = parts.filter_map { |part| part.measures.to_hash.values_at("length_mm", "width_mm").compact.then { |sides| sides.join(" x ") if sides.size == 2 } }
+        { "fit finder: a model" => growing(sheets.map(&:title)), "fit finder: a number" => parts.map { |part| part.number[0, 5] },
+          "fit finder: a name" => parts.map { |part| part.name.split.first(2).join(" ") }, "fit finder: two sides" => sizes }
       end
 
       def pages

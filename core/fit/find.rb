@@ -29,6 +29,8 @@ module UprightBench
           @rules = rules.select { |rule| rule.position == position.key }.group_by(&:part_id)
           @wants = wants
           @partner = partner
+          @grounds = {} # by part's id, as each is asked for several times
+          @stopped = {}
           @lineage = Lineage.new(parts)
           @stops = Stops.new(position, machine, @lineage)
           @size = ByMeasure.new(position.kind, position.measures)
@@ -48,7 +50,7 @@ module UprightBench
 
         # @return [Ground, nil] the strongest
         def ground(part)
-          [own_ground(part), inherited_ground(part)].compact.min_by { |one| EVIDENCE.fetch(one.level) }
+          @grounds.fetch(part.id) { @grounds[part.id] = [own_ground(part), inherited_ground(part)].compact.min_by { |one| EVIDENCE.fetch(one.level) } }
         end
 
         def own_ground(part)
@@ -70,9 +72,11 @@ module UprightBench
         end
 
         def stops(part)
-          rules = named_here(part)
-          rules = @lineage.before(part).flat_map { |one, _| named_here(one) } if rules.empty?
-          @stops.call(part, rules)
+          @stopped[part.id] ||= begin
+            rules = named_here(part)
+            rules = @lineage.before(part).flat_map { |one, _| named_here(one) } if rules.empty?
+            @stops.call(part, rules)
+          end
         end
 
         def order(candidate)

@@ -13,6 +13,8 @@ module UprightBench
 
         # @return [Array<Array(Part, Integer)>] each with the steps to it, the nearest first
         def before(part)
+          return [] unless @before.key?(part.id)
+
           seen = { part.id => true }
           found = []
           ring = [part]

@@ -3,8 +3,8 @@
 module UprightBench
   module Core
     module Work
-      # When will the machine be ready? Hands-on minutes before the wait, the wait, hands-on minutes after,
-      # a buffer, all in open hours, rounded up to the next quarter hour.
+      # When will the machine be ready? Hands-on minutes before the wait, the wait (for what dries, or for a part that must
+      # come, whichever is longer), hands-on minutes after, a buffer, all in open hours, rounded up to the next quarter hour.
       #
       # `hours` answers `after(time, minutes)` (open minutes later) and `open_from(time)` (first open moment at or after).
       class Promise
@@ -16,25 +16,28 @@ module UprightBench
         # @param now [Time]
         # @param hands_on_minutes [Numeric] before the wait
         # @param drying_hours [Numeric] the longest wait, 0 when nothing is washed
-        def initialize(hours:, now:, hands_on_minutes:, drying_hours: 0, buffer_minutes: BUFFER_MINUTES)
+        # @param lead_days [Numeric] until the last part has come, 0 when all are there
+        def initialize(hours:, now:, hands_on_minutes:, drying_hours: 0, lead_days: 0, buffer_minutes: BUFFER_MINUTES)
           @hours = hours
           @now = now
           @hands_on_minutes = hands_on_minutes
           @drying_hours = drying_hours
+          @lead_days = lead_days
           @buffer_minutes = buffer_minutes
         end
 
         # @return [Time] on a quarter hour, within open hours
         def call
           wet_from = @hours.after(@hours.open_from(@now), @hands_on_minutes)
-          dry = @hours.open_from(wet_from + (@drying_hours * 3600))
-          quarter(@hours.after(dry, REFIT_MINUTES + @buffer_minutes))
+          waited = [wet_from + (@drying_hours * 3600), @now + (@lead_days * 86_400)].max
+          quarter(@hours.after(@hours.open_from(waited), REFIT_MINUTES + @buffer_minutes))
         end
 
         # @return [String] one sentence
         def reason
           parts = ["#{@hands_on_minutes.round} min of work"]
           parts << format("%<h>g h of drying", h: @drying_hours) if @drying_hours.positive?
+          parts << "#{@lead_days} days until the parts are there" if @lead_days.positive?
           parts << "#{REFIT_MINUTES} min to refit and test" << "#{@buffer_minutes} min to spare, in open hours"
           parts.join(", ")
         end

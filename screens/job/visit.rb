@@ -33,7 +33,7 @@ module UprightBench
         end
 
         def items
-          @items ||= Models::WorkItem.where(job_id: @job.id).order(:place).eager(:part, rack_stays: :place).all
+          @items ||= Models::WorkItem.where(job_id: @job.id).order(:place).eager(part: %i[stock_level supplier], rack_stays: :place).all
         end
 
         def to_do
@@ -70,6 +70,17 @@ module UprightBench
           Services::Promises.drying(sheet.position(item.position), @policies)
         end
 
+        # When would it be ready, if this were chosen here and all else stayed?
+        # @param action [String, nil] nil to leave it as it is
+        # @param part [Core::Fit::Part, nil]
+        # @return [Time]
+        def ready(item, action, part = nil)
+          others = to_do.reject { |one| one.id == item.id }
+          asks = others.map { |one| Services::Promises.ask(sheet.position(one.position), one.action, one.part, one.minutes, policies: @policies) }
+          asks << Services::Promises.ask(sheet.position(item.position), action, part, policies: @policies) if action
+          Services::Promises.of(asks, at: @now, policies: @policies).call
+        end
+
         # @return [Models::Estimate, nil] the newest that was agreed
         def agreed
           return @agreed if defined?(@agreed)
@@ -88,7 +99,9 @@ module UprightBench
         end
 
         def in_warranty?
-          machine.warranty(Config::Zone.date(@now)).in?
+          return @in_warranty if defined?(@in_warranty)
+
+          @in_warranty = machine.warranty(Config::Zone.date(@now)).in?
         end
 
         # @return [Array<String>] parts that may end the warranty the machine is in

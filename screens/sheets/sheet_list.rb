@@ -30,7 +30,7 @@ module UprightBench
         def rough
           return [] if @after
 
-          rough = Sequel.lit("(content ->> 'rough')::boolean")
+          rough = Sequel.lit("content ->> 'rough' = 'true'")
           @rough ||= Models::Sheet.join(:sheet_versions, id: :current_version_id).where(rough).select_all(:sheets)
                                   .order(Sequel[:sheets][:id]).limit(MOST_ROUGH).all
         end

@@ -14,6 +14,16 @@ class TenYearsTest < CommittedTest
     Demo::TenYears::Bulk.new(Demo::TenYears::Tables.new(plan).all, say: proc {}).call
   end
 
+  def test_a_catalogue_goes_in_whole
+    before = %i[sheets parts fit_rules].to_h { |table| [table, DB[table].count] }
+    kept = constraints
+    Demo::TenYears::Bulk.new(Demo::TenYears::Catalogue.new(owner.id, share: 0.01).all, say: proc {}).call
+
+    assert_equal({ sheets: 60, parts: 200, fit_rules: 2000 }, before.to_h { |table, count| [table, DB[table].count - count] })
+    assert_equal kept, constraints
+    assert_predicate Models::Sheet.order(:id).last.to_core.positions, :any?
+  end
+
   def constraints
     DB[:pg_constraint].where(Sequel.lit("connamespace = 'public'::regnamespace")).select_order_map(:conname) +
       DB[:pg_indexes].where(schemaname: "public").select_order_map(:indexname)

@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+require "json"
+
+module UprightBench
+  module Demo
+    # Fills the shelf with invented parts: where they come from, where they fit, and what took the place of what.
+    class Shelf
+      SUPPLIERS = { "Harbor Parts Exchange" => 3, "Tidewater Trade Supply" => 9, "Netloft Pattern Works" => 14 }.freeze
+      PLENTY = 400 # for two years of jobs; counted down at the end
+
+      # @param by [Models::Person]
+      # @param at [Time]
+      def initialize(by, at)
+        @by = by
+        @at = at
+        @rows = JSON.parse(File.read(File.expand_path("parts.json", __dir__)), symbolize_names: true)
+      end
+
+      # @return [Hash{Integer=>Integer}] part's id => pieces that shall lie there today
+      def call
+        suppliers = SUPPLIERS.to_h { |name, days| [name, Models::Supplier.create(name: name, lead_days: days, email: "#{name.split.first.downcase}@example.org").id] }
+        stock = @rows.to_h { |row| [add(row, suppliers).id, row.fetch(:stock)] }
+        succeed
+        stock
+      end
+
+      private
+
+      def add(row, suppliers)
+        fields = plain(row.except(:fits, :stock, :successor, :supplier)).merge(supplier_id: suppliers.fetch(row.fetch(:supplier)))
+        part = Services::AddPart.call(fields, fits: row.fetch(:fits), by: @by, at: @at)
+        Services::MoveStock.call(part, pieces: PLENTY, kind: "received", by: @by, at: @at)
+        part
+      end
+
+      def succeed
+        @rows.select { |row| row[:successor] }.each do |row|
+          Models::Part.where(number: row[:number]).update(successor_id: Models::Part.where(number: row[:successor]).get(:id))
+        end
+      end
+
+      # JSON's inner objects keep text keys.
+      def plain(fields)
+        fields.transform_values { |value| value.is_a?(Hash) ? value.transform_keys(&:to_s) : value }
+      end
+    end
+  end
+end
