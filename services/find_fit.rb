@@ -42,7 +42,13 @@ module UprightBench
       end
 
       def sheets
-        named(Models::Sheet, Sequel.join([:maker, " ", :model_name])).order(:maker, :model_name).limit(MOST).all
+        found = named(Models::Sheet, Sequel.join([:maker, " ", :model_name])).order(:maker, :model_name).limit(MOST * 4).all
+        found.sort_by.with_index { |sheet, place| [-whole_words(sheet), place] }.first(MOST)
+      end
+
+      # "Loft K" means the K more than any Brackwater.
+      def whole_words(sheet)
+        (sheet.title.downcase.split & @text.downcase.split).size
       end
 
       def parts

@@ -55,7 +55,8 @@ module UprightBench
           "look-over" => ["/jobs/#{walk}/look-over?at=#{measured(walk)}"], "settle" => ["/jobs/#{job('looked_over')}"],
           "work" => ["/jobs/#{walk}"], "hand-over" => ["/jobs/#{job('closed_up')}"], "rack" => ["/rack"], "shelf" => ["/shelf"], "cards" => ["/cards"],
           "customer" => ["/customers/#{machine.customer_id}"], "machine" => ["/machines/#{machine.id}"], "sheets" => ["/sheets"],
-          "sheet" => ["/sheets/#{drawn.id}"], "sheet-draft" => ["/drafts/#{draft.id}?at=#{drawn.to_core.positions.find(&:washable?).key}"],
+          "sheet-draft" => ["/drafts/#{draft.id}?at=#{drawn.to_core.positions.find(&:washable?).key}"],
+          "fit" => ["/shelf/fit?sheet=#{Models::Sheet.first(model_name: 'Loft K').id}&at=exhaust-filter"],
           "fleet" => ["/take-in/many?customer_id=#{Models::Customer.first(fleet: true).id}"], "settings" => ["/settings"],
           "phone-look-over" => ["/jobs/#{walk}/look-over?at=#{measured(walk)}", PHONE], "customers-page" => [card_path, PHONE] }
       end

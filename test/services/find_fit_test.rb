@@ -9,6 +9,7 @@ class FindFitTest < DatabaseTest
 
   def test_a_model_by_parts_of_its_name
     assert_equal ["Brackwater Loft C", "Brackwater Loft K"], found("loft brack").sheets.map(&:title)
+    assert_equal "Brackwater Loft K", found("loft k").sheets.first.title
   end
 
   def test_a_part_by_number_name_and_barcode
