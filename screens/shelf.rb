@@ -58,7 +58,7 @@ module UprightBench
         def part_page(part, form, move = nil)
           @title = part.name
           erb :"shelf/part", locals: { part: part, form: form, failed: move, key: form.value(:request_key) || SecureRandom.uuid,
-                                       fits: Services::FitsOf.call(part),
+                                       fits: Services::FitsOf.call(part), kept: Services::Kept.claims(part),
                                        moves: part.stock_moves_dataset.eager(:mover, :job).limit(30).all }
         end
 

@@ -65,7 +65,7 @@ module UprightBench
       end
 
       def answer
-        @answer ||= FitFor.new(@job.sheet, @job.machine, today: Config::Zone.date(@at)).call([@item.position]).fetch(@item.position)
+        @answer ||= FitFor.new(@job.sheet, @job.machine, today: Config::Zone.date(@at), job: @job).call([@item.position]).fetch(@item.position)
       end
     end
   end

@@ -62,7 +62,17 @@ module UprightBench
       def do_replace
         raise Refused, "Choose the part first." if @item.part_id.nil?
 
+        refuse_kept
         MoveStock.call(@item.part, pieces: -1, kind: "used", job: @job, by: @by, at: @at)
+      end
+
+      # The level is locked, so that two jobs that ask at once are answered one after the other.
+      def refuse_kept
+        level = Models::StockLevel.where(part_id: @item.part_id).for_update.get(:pieces).to_i
+        claims = Kept.claims(@item.part)
+        return if level.zero? || (claims.index(@job.number) || claims.size) < level # none at all is said by the move itself
+
+        raise Refused, "The last #{@item.part.name} is kept for job #{claims.first}, which agreed before: receive more, or choose another part."
       end
 
       def do_wash

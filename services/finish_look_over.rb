@@ -18,7 +18,7 @@ module UprightBench
       # What fits best and lies on the shelf is proposed; the person may choose another.
       def self.choose_best(job, at)
         open = job.work_items_dataset.where(action: "replace", part_id: nil, state: "to_do").all
-        answers = FitFor.new(job.sheet, job.machine, today: Config::Zone.date(at)).call(open.map(&:position))
+        answers = FitFor.new(job.sheet, job.machine, today: Config::Zone.date(at), job: job).call(open.map(&:position))
         open.each do |item|
           best = answers.fetch(item.position).candidates.find { |candidate| candidate.part.on_shelf? }
           item.update(part_id: best.part.id, part_reason: best.reasons.join("; ")) if best

@@ -3,7 +3,7 @@
 module UprightBench
   module Services
     # Asks the core which parts fit positions of a machine. Only what could fit or look alike is read, each by an index:
-    # four queries, however many positions and parts there are.
+    # a handful of queries, however many positions and parts there are.
     class FitFor
       MOST_ALIKE = 20 # of about the same size, and listed for other models of the maker, for each place
 
@@ -12,9 +12,11 @@ module UprightBench
       # @param sheet [Core::Sheets::Sheet]
       # @param machine [Models::Machine, nil] nil asks for the model as such
       # @param today [Date]
-      def initialize(sheet, machine = nil, today:, smell: false)
+      # @param job [Models::Job, nil] whose own kept parts are free to it
+      def initialize(sheet, machine = nil, today:, smell: false, job: nil)
         @sheet = sheet
         @machine = machine
+        @job = job
         @wants = Core::Fit::Wants.new(allergy: machine&.allergy || false, smell: smell, in_warranty: machine&.warranty(today)&.in? || false)
       end
 
@@ -26,7 +28,8 @@ module UprightBench
         places = keys.map { |key| @sheet.position(key) }
         fitted = @machine ? Models::Fitting.in_place.where(machine_id: @machine.id, position: keys).exclude(part_id: nil).select_hash(:position, :part_id) : {}
         ids = (in_question(places) + fitted.values).uniq
-        parts = Models::Part.where(id: ids).eager(:stock_level, :supplier).all.map(&:to_core)
+        kept = Kept.for_others(ids, except: @job)
+        parts = Models::Part.where(id: ids).eager(:stock_level, :supplier).all.map { |part| part.to_core(kept: kept[part.id]) }
         rules = Models::FitRule.where(part_id: ids, position: keys).map(&:to_core)
         places.to_h { |place| [place.key, answer(place, parts, rules, fitted[place.key])] }
       end

@@ -14,7 +14,9 @@ module UprightBench
       def fields(job, at:)
         items = job.work_items_dataset.where(state: "to_do").eager(part: %i[stock_level supplier]).all
         policies = Policies.now
-        promise = of(items.map { |item| ask(job.sheet.position(item.position), item.action, item.part, item.minutes, policies: policies) }, at: at, policies: policies)
+        kept = Kept.for_others(items.filter_map(&:part_id), except: job)
+        asks = items.map { |item| ask(job.sheet.position(item.position), item.action, item.part, item.minutes, policies: policies, kept: kept[item.part_id]) }
+        promise = of(asks, at: at, policies: policies)
         { promise_at: promise.call, promise_reason: promise.reason }
       end
 
@@ -26,10 +28,11 @@ module UprightBench
       end
 
       # @param part [#on_shelf?, nil] Models::Part or Core::Fit::Part
+      # @param kept [Integer] pieces of it that are kept for others, where the part does not know
       # @return [Ask]
-      def ask(place, action, part = nil, minutes = place.minutes + Core::Work::Plan::ACTION_MINUTES.fetch(action.to_sym), policies:)
+      def ask(place, action, part = nil, minutes = place.minutes + Core::Work::Plan::ACTION_MINUTES.fetch(action.to_sym), policies:, kept: 0)
         hours = action == "wash" ? drying(place, policies).hours || Core::Drying::DryingTime::MOST_HOURS : 0
-        Ask.new(minutes, hours, action == "replace" && part && !part.on_shelf? ? days_to_come(part) || DAYS_UNKNOWN : 0)
+        Ask.new(minutes, hours, action == "replace" && part && part.stock <= kept ? days_to_come(part) || DAYS_UNKNOWN : 0)
       end
 
       def days_to_come(part)

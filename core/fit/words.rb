@@ -80,9 +80,10 @@ module UprightBench
         end
 
         def shelf(part)
-          return "#{part.stock} on the shelf" if part.on_shelf?
+          kept = part.kept.positive? ? " (#{part.kept} kept for others)" : ""
+          return "#{part.stock} on the shelf#{kept}" if part.on_shelf?
 
-          part.lead_days ? "none on the shelf, #{part.lead_days} days to come" : "none on the shelf"
+          "none #{'free ' if part.kept.positive?}on the shelf#{kept}#{", #{part.lead_days} days to come" if part.lead_days}"
         end
       end
     end

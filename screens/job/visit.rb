@@ -61,7 +61,7 @@ module UprightBench
           @fits ||= begin
             open = items.select { |item| item.state != "done" && %w[replace wash].include?(item.action) }.map(&:position)
             smell = findings.values.any? { |finding| finding.seen[:smell] }
-            open.empty? ? {} : Services::FitFor.new(sheet, machine, today: Config::Zone.date(@now), smell: smell).call(open)
+            open.empty? ? {} : Services::FitFor.new(sheet, machine, today: Config::Zone.date(@now), smell: smell, job: @job).call(open)
           end
         end
 
@@ -76,7 +76,8 @@ module UprightBench
         # @return [Time]
         def ready(item, action, part = nil)
           others = to_do.reject { |one| one.id == item.id }
-          asks = others.map { |one| Services::Promises.ask(sheet.position(one.position), one.action, one.part, one.minutes, policies: @policies) }
+          @kept ||= Services::Kept.for_others(items.filter_map(&:part_id), except: @job)
+          asks = others.map { |one| Services::Promises.ask(sheet.position(one.position), one.action, one.part, one.minutes, policies: @policies, kept: @kept[one.part_id]) }
           asks << Services::Promises.ask(sheet.position(item.position), action, part, policies: @policies) if action
           Services::Promises.of(asks, at: @now, policies: @policies).call
         end

@@ -52,8 +52,9 @@ class OnceTest < CommittedTest
 
   def test_two_jobs_cannot_take_the_last_one
     gasket = part("HD-2041")
-    Services::CountStock.call(gasket, pieces: 1, reason: "count", by: owner, at: NOW)
+    Services::CountStock.call(gasket, pieces: 2, reason: "count", by: owner, at: NOW)
     jobs = Array.new(2) { settled({ "cyclone-gasket" => { state: "torn" } }) }
+    Services::CountStock.call(gasket, pieces: 1, reason: "one was broken", by: owner, at: NOW)
     results = jobs.map { |job| Thread.new { use(job) } }.map(&:value)
 
     assert_equal %i[refused used], results.sort
