@@ -8,7 +8,6 @@ module UprightBench
 
       unrestrict_primary_key
       many_to_one :job
-      many_to_one :skipper, class: "UprightBench::Models::Person", key: :skipped_by
 
       def not_fitted?
         reason == NOT_FITTED

@@ -57,10 +57,10 @@ module UprightBench
 
       # Parts of another maker may end it: the customer says so by name before a hand goes in.
       def refuse_ended_warranty
-        pattern = @items.select { |item| item.to_do? && item.action == "replace" && item.part&.pattern }
-        return if pattern.empty? || !@agreed[:warranty_name].to_s.empty? || !@job.machine.warranty(Config::Zone.date(@at)).in?
+        parts = Quotes.ends_warranty(@job, @items, today: Config::Zone.date(@at))
+        return if parts.empty? || !@agreed[:warranty_name].to_s.empty?
 
-        raise Invalid, { warranty_name: ["is needed: #{pattern.map { |item| item.part.name }.join(' and ')} may end the maker's warranty"] }
+        raise Invalid, { warranty_name: ["is needed: #{parts.join(' and ')} may end the maker's warranty"] }
       end
     end
   end

@@ -48,11 +48,21 @@ module UprightBench
 
       # Nothing is charged that was not agreed: what came up since is agreed first.
       def refuse_not_agreed
-        done = @job.work_items_dataset.where(state: "done").eager(:part).all
+        return if @item.action == "refer"
+
         agreed = Quotes.agreed(@job)
-        return if @item.action == "refer" || Quotes.within?(agreed, Quotes.of(@job, [*done, @item], agreed: agreed))
+        refuse_ended_warranty(agreed)
+        done = @job.work_items_dataset.where(state: "done").eager(:part).all
+        return if Quotes.within?(agreed, Quotes.of(@job, [*done, @item], agreed: agreed))
 
         raise Refused, "#{@job.sheet.position(@item.position).name} goes beyond what the customer agreed to: agree it again first."
+      end
+
+      # However little it costs.
+      def refuse_ended_warranty(agreed)
+        return if agreed&.warranty_name || Quotes.ends_warranty(@job, [@item], today: Config::Zone.date(@at)).empty?
+
+        raise Refused, "#{@item.part.name} may end the maker's warranty, and nobody agreed to that by name: agree it again first."
       end
 
       def do_clean; end

@@ -15,7 +15,7 @@ module UprightBench
         items = job.work_items_dataset.where(state: "to_do").eager(part: %i[stock_level supplier]).all
         policies = Policies.now
         kept = Kept.for_others(items.filter_map(&:part_id), except: job)
-        asks = items.map { |item| ask(job.sheet.position(item.position), item.action, item.part, item.minutes, policies: policies, kept: kept[item.part_id]) }
+        asks = items.map { |item| ask_of(item, job.sheet, kept: kept, policies: policies) }
         promise = of(asks, at: at, policies: policies)
         { promise_at: promise.call, promise_reason: promise.reason }
       end
@@ -27,16 +27,18 @@ module UprightBench
                                 lead_days: asks.map(&:lead_days).max || 0, buffer_minutes: policies.number("promise_buffer_minutes"))
       end
 
-      # @param part [#on_shelf?, nil] Models::Part or Core::Fit::Part
-      # @param kept [Integer] pieces of it that are kept for others, where the part does not know
+      # @param item [Models::WorkItem]
+      # @param kept [Hash{Integer=>Integer}] part's id => pieces that are kept for others
       # @return [Ask]
-      def ask(place, action, part = nil, minutes = place.minutes + Core::Work::Plan::ACTION_MINUTES.fetch(action.to_sym), policies:, kept: 0)
-        hours = action == "wash" ? drying(place, policies).hours || Core::Drying::DryingTime::MOST_HOURS : 0
-        Ask.new(minutes, hours, action == "replace" && part && part.stock <= kept ? days_to_come(part) || DAYS_UNKNOWN : 0)
+      def ask_of(item, sheet, kept:, policies:)
+        ask(sheet.position(item.position), item.action, item.part&.to_core(kept: kept[item.part_id]), item.minutes, policies: policies)
       end
 
-      def days_to_come(part)
-        part.respond_to?(:days_to_come) ? part.days_to_come : part.lead_days
+      # @param part [Core::Fit::Part, nil]
+      # @return [Ask]
+      def ask(place, action, part = nil, minutes = place.minutes + Core::Work::Plan::ACTION_MINUTES.fetch(action.to_sym), policies:)
+        hours = action == "wash" ? drying(place, policies).hours || Core::Drying::DryingTime::MOST_HOURS : 0
+        Ask.new(minutes, hours, action == "replace" && part && !part.on_shelf? ? part.lead_days || DAYS_UNKNOWN : 0)
       end
 
       # @return [Core::Drying::DryingTime::Answer]

@@ -41,6 +41,13 @@ module UprightBench
         same || (!agreed.call_above_cents.nil? && quote.total_cents <= agreed.call_above_cents)
       end
 
+      # @param items [Array<Models::WorkItem>] with their parts
+      # @return [Array<String>] parts still to be fitted that may end the maker's warranty, while the machine is in it
+      def ends_warranty(job, items, today:)
+        pattern = items.select { |item| item.to_do? && item.action == "replace" && item.part&.pattern }
+        pattern.empty? || !job.machine.warranty(today).in? ? [] : pattern.map { |item| item.part.name }
+      end
+
       def parts(lines)
         lines.select { |line| line.kind == :part }.map(&:key)
       end

@@ -33,7 +33,7 @@ module UprightBench
         sign_in
         DB.loggers << @statements
         @out.puts "page                           p50 ms   p95 ms  queries   gzip kB"
-        yield self
+        yield
       ensure
         DB.loggers.delete(@statements)
       end

@@ -77,7 +77,7 @@ module UprightBench
         def ready(item, action, part = nil)
           others = to_do.reject { |one| one.id == item.id }
           @kept ||= Services::Kept.for_others(items.filter_map(&:part_id), except: @job)
-          asks = others.map { |one| Services::Promises.ask(sheet.position(one.position), one.action, one.part, one.minutes, policies: @policies, kept: @kept[one.part_id]) }
+          asks = others.map { |one| Services::Promises.ask_of(one, sheet, kept: @kept, policies: @policies) }
           asks << Services::Promises.ask(sheet.position(item.position), action, part, policies: @policies) if action
           Services::Promises.of(asks, at: @now, policies: @policies).call
         end
@@ -94,9 +94,9 @@ module UprightBench
           @quote ||= Services::Quotes.of(@job, items, agreed: agreed, policy: @policies.money)
         end
 
-        # @return [Boolean] more is to be done than was agreed
+        # @return [Boolean] more is to be done than was agreed, or the warranty may end and nobody agreed to that by name
         def beyond?
-          step == :work && !Services::Quotes.within?(agreed, quote)
+          step == :work && (!Services::Quotes.within?(agreed, quote) || (agreed&.warranty_name.nil? && ends_warranty.any?))
         end
 
         def in_warranty?
@@ -107,9 +107,7 @@ module UprightBench
 
         # @return [Array<String>] parts that may end the warranty the machine is in
         def ends_warranty
-          return [] unless in_warranty?
-
-          to_do.filter_map { |item| item.part.name if item.action == "replace" && item.part&.pattern }
+          @ends_warranty ||= Services::Quotes.ends_warranty(@job, items, today: Config::Zone.date(@now))
         end
 
         def wet

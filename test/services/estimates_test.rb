@@ -84,6 +84,19 @@ class EstimatesTest < DatabaseTest
     assert_equal "Wendel Testrup", agreed(job).warranty_name
   end
 
+  def test_a_sum_named_is_no_consent_that_the_warranty_ends
+    job = looked_over({ "pre-filter" => { torn: true } }, machine: new_machine(bought_on: today - 30))
+    choose(job, "pre-filter", "HD-2010")
+    settle(job, call_above_cents: 50_000)
+    choose(job, "pre-filter", "PT-2010")
+
+    assert_match(/agreed to that by name/, assert_raises(Services::Refused) { do_item(job, "pre-filter") }.message)
+    Services::Agree.call(job.number, agreed_name: "Wendel", agreed_how: "phone", warranty_name: "Wendel Testrup", by: technician, at: NOW)
+    do_item(job, "pre-filter")
+
+    assert_equal "done", item(job, "pre-filter").state
+  end
+
   def test_what_the_maker_covers_is_not_charged
     job = looked_over({ "pre-filter" => { torn: true } }, machine: new_machine(bought_on: today - 30))
     choose(job, "pre-filter", "HD-2010")
