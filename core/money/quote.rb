@@ -7,22 +7,31 @@ module UprightBench
       #
       #   Quote.new(work: [Quote::Work.new(position: "bag", ...)], policy:).call  # => Estimate
       class Quote
-        # One thing to do. `covered` when the maker pays for it.
-        Work = Struct.new(:position, :place, :action, :minutes, :part_id, :part_name, :part_cents, :covered, keyword_init: true) do
+        # One thing to do. `covered` when the maker pays for it; `own` when the part was the customer's before (a spare in
+        # rotation, or what is left of a box).
+        Work = Struct.new(:position, :place, :action, :minutes, :part_id, :part_name, :part_cents, :covered, :own, keyword_init: true) do
           # @return [String] of its part's line
           def key
             "#{position}/#{part_id}"
           end
         end
 
-        def initialize(work:, policy:)
+        # @param free_minutes [Integer] of bench time, earned
+        # @param free_words [String, nil] how they were earned
+        # @param off_percent [Numeric] taken off every line
+        # @param off_words [String, nil] why
+        def initialize(work:, policy:, free_minutes: 0, free_words: nil, off_percent: 0, off_words: nil)
           @work = work
           @policy = policy
+          @free_minutes = free_minutes
+          @free_words = free_words
+          @off_percent = off_percent
+          @off_words = off_words
         end
 
         # @return [Estimate]
         def call
-          Estimate.new(lines: [*labour, *@work.map { |work| part(work) }.compact], policy: @policy)
+          Estimate.new(lines: [*labour, *@work.map { |work| part(work) }.compact].map { |line| off(line) }, policy: @policy)
         end
 
         private
@@ -34,15 +43,33 @@ module UprightBench
           return [] unless minutes.positive?
 
           charged = @policy.charged_minutes(minutes)
-          [Line.new(kind: :labour, words: "Bench time, #{charged} min", net_cents: @policy.labour_cents(charged),
-                    note: "#{minutes} min of work (#{paid.map { |work| "#{work.action} #{work.place}" }.join(', ')}), in steps of #{@policy.step_minutes}")]
+          free = [charged, @free_minutes].min
+          [Line.new(kind: :labour, words: "Bench time, #{charged - free} min", net_cents: @policy.labour_cents(charged - free), note: labour_note(paid, minutes, free))]
+        end
+
+        def labour_note(paid, minutes, free)
+          note = "#{minutes} min of work (#{paid.map { |work| "#{work.action} #{work.place}" }.join(', ')}), in steps of #{@policy.step_minutes}"
+          free.positive? ? "#{note}; #{free} min free: #{@free_words}" : note
         end
 
         def part(work)
           return unless work.part_id
 
-          Line.new(kind: :part, words: work.part_name, net_cents: work.part_cents, key: work.key, covered: work.covered,
-                   note: work.covered ? "#{work.place}: covered by the maker's warranty" : work.place)
+          Line.new(kind: :part, words: work.part_name, net_cents: work.own ? 0 : work.part_cents, key: work.key, covered: work.covered, note: part_note(work))
+        end
+
+        def part_note(work)
+          return "#{work.place}: covered by the maker's warranty" if work.covered
+
+          work.own ? "#{work.place}: #{work.own}" : work.place
+        end
+
+        # Each line bears its own share, so that what is taxed line by line is taxed on what it costs.
+        def off(line)
+          cents = Rounding.half_even(line.net_cents * Rational(@off_percent.to_s) / 100)
+          return line if cents.zero? || line.covered
+
+          line.with(off_cents: cents, note: [line.note, "#{Rational(@off_percent.to_s).to_f.to_s.chomp('.0')} % off: #{@off_words}"].compact.join("; "))
         end
       end
     end

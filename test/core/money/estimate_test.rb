@@ -53,6 +53,7 @@ class EstimateTest < CoreTest
   def test_lines_that_are_no_money
     [-1, 1.5, nil].each { |cents| assert_raises(ArgumentError) { line(cents) } }
     assert_raises(ArgumentError) { line(1, kind: :gift) }
+    assert_raises(ArgumentError) { line(100, off_cents: 101) }
     assert_raises(ArgumentError) { policy(rounding: :up) }
   end
 
@@ -69,6 +70,30 @@ class EstimateTest < CoreTest
     assert_empty Money::Quote.new(work: [], policy: policy).call.lines
   end
 
+  def test_what_was_the_customers_before_costs_nothing
+    quote = Money::Quote.new(work: [work("bag", 8, part: 1890).tap { |one| one.own = "the own spare" }], policy: policy).call
+
+    assert_equal [1500, 0], quote.lines.map(&:net_cents)
+    assert_equal "bag: the own spare", quote.lines.last.note
+  end
+
+  def test_free_minutes_come_off_the_bench_time_and_no_further
+    quote = ->(free) { Money::Quote.new(work: [work("bag", 20, part: 1890)], policy: policy, free_minutes: free, free_words: "with the filter").call.lines.first }
+
+    assert_equal ["Bench time, 15 min", 1500], [quote.call(15).words, quote.call(15).net_cents]
+    assert_match(/15 min free: with the filter/, quote.call(15).note)
+    assert_equal 0, quote.call(500).net_cents
+  end
+
+  # 12.5 % off 18.90 is 2.3625, off 15.00 is 1.875: 2.36 and, half to even, 1.88.
+  def test_a_discount_is_borne_by_every_line
+    quote = Money::Quote.new(work: [work("bag", 8, part: 1890)], policy: policy(part_tax_percent: 10), off_percent: "12.5", off_words: "regular").call
+
+    assert_equal [188, 236], quote.lines.map(&:off_cents)
+    assert_equal [1500 + 1890 - 424, 165], [quote.net_cents, quote.tax_cents]
+    assert_match(/12.5 % off: regular/, quote.lines.last.note)
+  end
+
   def test_covered_work_costs_no_bench_time
     quote = Money::Quote.new(work: [work("bag", 8, part: 1890, covered: true)], policy: policy).call
 
@@ -79,7 +104,7 @@ class EstimateTest < CoreTest
   # differ by more than half a cent a line and half a cent more.
   def test_lines_add_up_to_the_total_in_every_rounding
     for_all do |random|
-      lines = Array.new(random.rand(0..12)) { line(random.rand(0..50_000), kind: %i[labour part].sample(random: random), covered: random.rand < 0.2) }
+      lines = Array.new(random.rand(0..12)) { line(random.rand(500..50_000), off_cents: random.rand(0..500), kind: %i[labour part].sample(random: random), covered: random.rand < 0.2) }
       taxes = { labour_tax_percent: [0, 5, 8.25, 14.975, 20].sample(random: random), part_tax_percent: [0, 7, 15, 19].sample(random: random) }
       total, by_line = %i[total line].map { |rounding| Money::Estimate.new(lines: lines, policy: policy(**taxes, rounding: rounding)) }
 
