@@ -31,6 +31,7 @@ gem "dry-validation", "~> 1.10.0"
 gem "tzinfo-data"
 
 # Paper and post
+gem "barby", "~> 0.7"
 gem "mail", "~> 2.9"
 gem "matrix", "~> 0.4" # prawn needs it since Ruby 3.1
 gem "prawn", "~> 2.5"

@@ -45,7 +45,9 @@ module UprightBench
 
       def settle(time)
         choose(time)
-        Services::Settle.call(@job.number, agreed_name: @machine.customer.name, agreed_how: %w[counter phone].sample(random: @random),
+        name = @machine.customer.name
+        risky = Services::Quotes.ends_warranty(@job.refresh, @job.work_items_dataset.eager(:part).all, today: Config::Zone.date(time)).any?
+        Services::Settle.call(@job.number, agreed_name: name, agreed_how: %w[counter phone].sample(random: @random), warranty_name: (name if risky),
                                            by: @counter, at: time)
       end
 

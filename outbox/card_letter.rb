@@ -27,7 +27,7 @@ module UprightBench
       end
 
       def codes
-        Formats::CardCode.new(SETTINGS.session_secret)
+        Formats::SignedCode.new(SETTINGS.session_secret, "card code")
       end
 
       def line(machine, due, today)

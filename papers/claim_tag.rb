@@ -7,7 +7,8 @@ module UprightBench
       SIZE_MM = [100, 62].freeze
       MARGIN_MM = 4
 
-      # @param tags [Array<Hash>] number (the job's), lines (machine, customer, complaint, promise; long ones are shrunk)
+      # @param tags [Array<Hash>] number (the job's), code (what the scan gives), lines (machine, customer, complaint, promise;
+      #   long ones are shrunk)
       def initialize(shop:, tags:)
         @shop = shop
         @tags = tags
@@ -17,7 +18,7 @@ module UprightBench
       private
 
       def title
-        "Tag #{@tags.map { |tag| tag.fetch(:number) }.join(', ')}"
+        "Tag #{@tags.map { |tag| tag.fetch(:number) }.uniq.join(', ')}"
       end
 
       def draw
@@ -27,10 +28,10 @@ module UprightBench
         end
       end
 
-      def draw_tag(number:, lines:)
+      def draw_tag(number:, code:, lines:)
         top = pdf.bounds.top
         line(number.to_s, at: [0, top], width: 60 * MM, size: 46, style: :bold, height: 50)
-        qr("J#{number}", at: [66 * MM, top - 2], side: 26 * MM)
+        qr(code, at: [66 * MM, top - 2], side: 26 * MM)
         lines.each_with_index do |text, place|
           line(text, at: [0, top - 56 - (place * 20)], width: (place < 2 ? 64 : 92) * MM, size: 12, style: place.zero? ? :bold : :normal, height: 18)
         end

@@ -30,7 +30,7 @@ module UprightBench
         def card_of(code)
           card = Models::Card.with_pk(Outbox::CardLetter.codes.read(code, today: today))
           card || raise(Services::NotFound, "This code is not good, or no longer. Call us: #{shop.phone}.")
-        rescue Formats::CardCode::Bad
+        rescue Formats::SignedCode::Bad
           raise Services::NotFound, "This code is not good, or no longer. Call us: #{shop.phone}."
         end
 

@@ -4,7 +4,7 @@ module UprightBench
   module Screens
     # Finds or opens what was typed or scanned, from any screen.
     module Find
-      # A scan of a tag (J1042), of a filter label (M17), of a card's code, of a part's number or of its barcode opens what it names.
+      # A scan of a tag (J1042) or of its slip, of a filter label (M17), of a card's code, of a part's number or of its barcode opens what it names.
       def self.registered(app)
         app.helpers Helpers
 
@@ -19,7 +19,7 @@ module UprightBench
       # Helpers of this screen's routes.
       module Helpers
         def scanned(query)
-          job_path(query) || machine_path(query) || card_path(query) || part_path(query)
+          job_path(query) || machine_path(query) || card_path(query) || slip_path(query) || part_path(query)
         end
 
         private
@@ -37,7 +37,15 @@ module UprightBench
         def card_path(query)
           code = query[%r{(?:\A|/c/)([0-9a-zA-Z-]{26,32})\z}, 1]
           "/cards/#{Outbox::CardLetter.codes.read(code, today: today)}" if code
-        rescue Formats::CardCode::Bad
+        rescue Formats::SignedCode::Bad
+          nil
+        end
+
+        def slip_path(query)
+          code = query[%r{(?:\A|/j/)([0-9a-zA-Z-]{26,32})\z}, 1]
+          job = code && Models::Job.with_pk(Outbox::JobLink.read(code, today: today))
+          "/jobs/#{job.number}" if job
+        rescue Formats::SignedCode::Bad
           nil
         end
 

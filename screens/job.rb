@@ -15,6 +15,8 @@ module UprightBench
         "hand-over" => lambda { |number, typed, by, at|
           Services::HandOver.call(number, counted_out: HandOverForm.counted(typed), missing_note: Note.of(typed["missing_note"], :missing_note), by: by, at: at)
         },
+        "offer" => ->(number, _, by, at) { Services::MakeOffer.call(number, by: by, at: at) },
+        "discount" => ->(number, typed, by, at) { Services::SetDiscount.call(number, **DiscountForm.taken_off(typed), by: by, at: at) },
         "sheet" => ->(number, _, by, at) { Services::AdoptSheet.call(number, by: by, at: at) },
         "end" => ->(number, typed, by, at) { Services::EndEarly.call(number, how: typed["how"].to_s, by: by, at: at) }
       }.freeze
@@ -40,7 +42,7 @@ module UprightBench
       private_class_method :pages
 
       def self.papers(app)
-        app.get("/jobs/:number/tag.pdf") { pdf claim_tags([job_asked]), "tag-#{params['number']}" }
+        app.get("/jobs/:number/tag.pdf") { pdf claim_tags([job_asked], slips: true), "tag-#{params['number']}" }
         app.get("/jobs/:number/estimate.pdf") { pdf estimate_paper(job_asked), "estimate-#{params['number']}" }
         app.get("/jobs/:number/trays.pdf") { pdf tray_labels(job_asked), "trays-#{params['number']}" }
 
@@ -58,6 +60,11 @@ module UprightBench
         app.post "/jobs/:number/stops/:id" do
           number = id_of(params["number"])
           attempt(number, "stop") { Services::ClearStop.call(number, id_of(params["id"]), note: Note.of(params["note"], :note), by: person, at: now) }
+        end
+
+        app.post "/jobs/:number/questions/:id" do
+          number = id_of(params["number"])
+          attempt(number, "questions") { Services::AskAboutJob.reply(number, id_of(params["id"]), Note.of(params["reply"], :reply), by: person, at: now) }
         end
 
         app.post "/jobs/:number/:step" do
@@ -113,33 +120,41 @@ module UprightBench
         end
 
         # @param jobs [Array<Models::Job>]
+        # @param slips [Boolean] with one for the customer after each, whose code opens the customer's page
         # @return [String] PDF
-        def claim_tags(jobs)
-          Papers::ClaimTag.new(shop: "#{shop.name}, #{shop.phone}", tags: jobs.map { |job| { number: job.number, lines: tag_lines(job) } }).render
+        def claim_tags(jobs, slips: false)
+          tags = jobs.flat_map { |job| [{ number: job.number, code: "J#{job.number}", lines: tag_lines(job) }, (slip(job) if slips)].compact }
+          Papers::ClaimTag.new(shop: "#{shop.name}, #{shop.phone}", tags: tags).render
+        end
+
+        def slip(job)
+          { number: job.number, code: Outbox::JobLink.of(job), lines: [job.machine.sheet.title, "Scan to see how it stands", "See our offer there, agree to it, or ask us.", "Bring this slip when you fetch it."] }
         end
 
         # One label for every part that comes off for the work that is planned.
         def tray_labels(job)
           items = job.work_items_dataset.exclude(state: "left").eager(rack_stays: :place).all
           parts = items.map { |item| { name: job.sheet.position(item.position).name, note: [item.action, item.on_rack && "rack #{item.on_rack.place.label}"].compact.join(", ") } }
+          parts += items.flat_map { |item| item.goes_back.map { |name| { name: name.capitalize, note: "goes back to #{job.customer.name}" } } }
           came = Core::Intake::Accessories.words(job.accessories.to_h { |one| [one.name, one.pieces_in] })
           Papers::TrayLabel.new(number: job.number, machine: "#{job.sheet.title}, #{job.customer.name}", came_with: came, parts: parts).render
         end
 
-        # As it was agreed, or as it stands while nothing is.
+        # As it was agreed, or as it was offered, or as it stands while neither is.
         def estimate_paper(job)
           visit = Visit.new(job, now: now, policies: policies)
           agreed = visit.agreed
+          offer = visit.offer if visit.offered?
           lines = [job.sheet.title, job.customer.name, ("plate #{job.machine.plate}" if job.machine.plate), job.complaint].compact
           Papers::Estimate.new(shop: [shop.name, shop.street, shop.town, shop.phone].compact.join(", "), number: job.number, about: lines,
-                               estimate: agreed || visit.quote, money: method(:money), notes: estimate_notes(job, agreed)).render
+                               estimate: agreed || offer || visit.quote, money: method(:money), notes: estimate_notes(job, agreed, offer)).render
         end
 
-        def estimate_notes(job, agreed)
+        def estimate_notes(job, agreed, offer)
           ready = job.promise_at && "Ready #{moment(job.promise_at)}."
-          return [ready, "Not agreed yet; holds until #{day(today + policies.number('estimate_valid_days'))}."].compact unless agreed
+          return [ready, offer ? "Not agreed yet; these prices hold until #{day(offer.valid_until)}." : "Not agreed yet; today's prices."].compact unless agreed
 
-          [ready, "Agreed by #{agreed.agreed_name} #{SettleForm::HOW.fetch(agreed.agreed_how)}, #{day(Config::Zone.date(agreed.agreed_at))}.",
+          [ready, "Agreed by #{agreed.agreed_name} #{SettleForm::AGREED.fetch(agreed.agreed_how)}, #{day(Config::Zone.date(agreed.agreed_at))}.",
            agreed.call_above_cents && "Call before it comes to more than #{money(agreed.call_above_cents)}.",
            agreed.warranty_name && "#{agreed.warranty_name} agreed that the maker's warranty may end."].compact
         end

@@ -14,48 +14,54 @@ module UprightBench
           job = Lookup.job(number, lock: true)
           raise Refused, "Job #{number} is #{job.state.tr('_', ' ')}: there is nothing to agree to now." unless STAGES.include?(job.stage)
 
-          new(job, by, at, **agreed).call.tap { |estimate| History.note("agreed again", job, by: by, at: at, job: job, data: { total_cents: estimate.total_cents }) }
+          estimate = new(job, by, at, **agreed).call
+          History.note("agreed again", job, by: by, at: at, job: job, data: { total_cents: estimate.total_cents })
+          job.update(Promises.fields(job, at: at)) # whoever agrees to more hears when it will be ready
+          estimate
         end
       end
 
+      # @raise [Refused] while a part is not chosen
+      def self.refuse_open_choice(job, items)
+        open = items.select { |item| item.action == "replace" && item.to_do? && item.part_id.nil? }
+        return if open.empty?
+
+        names = open.map { |item| job.sheet.position(item.position).name.downcase }
+        raise Refused, "Choose a part for #{names.join(' and ')}, or leave it as it is."
+      end
+
       # @param job [Models::Job] locked by the caller
+      # @param by [Models::Person, nil] nil for a customer on the page behind the tag's code
       # @param agreed_name [String] who agreed
-      # @param agreed_how [String] counter, phone or message
+      # @param agreed_how [String] counter, phone, message or page
       # @param call_above_cents [Integer, nil] up to this sum nobody need be called
       # @param warranty_name [String, nil] who agreed that the maker's warranty may end
-      def initialize(job, by, at, agreed_name:, agreed_how:, call_above_cents: nil, warranty_name: nil)
+      def initialize(job, by, at, agreed_name:, agreed_how:, call_above_cents: nil, warranty_name: nil, offer_id: nil)
         @job = job
         @by = by
         @at = at
-        @agreed = { agreed_name: agreed_name, agreed_how: agreed_how, call_above_cents: call_above_cents, warranty_name: warranty_name }
-        @items = job.work_items_dataset.eager(:part).all
+        @agreed = { agreed_name: agreed_name, agreed_how: agreed_how, call_above_cents: call_above_cents, warranty_name: warranty_name, offer_id: offer_id }
+        @items = job.work_items_dataset.eager(:part).order(:place).all
       end
 
       # @return [Models::Estimate]
       # @raise [Refused] while a part is not chosen
       # @raise [Invalid] when the warranty may end and nobody agreed to that by name
       def call
-        refuse_open_choice
+        self.class.refuse_open_choice(@job, @items)
         refuse_ended_warranty
         policies = Policies.now
         before = Quotes.agreed(@job)
-        quote = Quotes.of(@job, @items, agreed: before, policy: policies.money)
+        Earned.keep(@job, @items, at: @at, policies: policies)
+        quote = Quotes.of(@job, @items, held: Quotes.held(@job, today: Config::Zone.date(@at), agreed: before), policies: policies)
         Models::Estimate.create(job_id: @job.id, version: (before&.version || 0) + 1, lines: Sequel.pg_jsonb(quote.lines.map(&:to_h)),
                                 net_cents: quote.net_cents, tax_cents: quote.tax_cents, total_cents: quote.total_cents,
-                                valid_until: Config::Zone.date(@at) + policies.number("estimate_valid_days"), agreed_at: @at, written_by: @by.id, **@agreed)
+                                agreed_at: @at, written_by: @by&.id, **@agreed)
       end
 
       private
 
-      def refuse_open_choice
-        open = @items.select { |item| item.action == "replace" && item.to_do? && item.part_id.nil? }
-        return if open.empty?
-
-        names = open.map { |item| @job.sheet.position(item.position).name.downcase }
-        raise Refused, "Choose a part for #{names.join(' and ')}, or leave it as it is."
-      end
-
-      # Parts of another maker may end it: the customer says so by name before a hand goes in.
+      # A part of another maker, or opening what the handbook leaves shut, may end it: the customer says so by name before a hand goes in.
       def refuse_ended_warranty
         parts = Quotes.ends_warranty(@job, @items, today: Config::Zone.date(@at))
         return if parts.empty? || !@agreed[:warranty_name].to_s.empty?

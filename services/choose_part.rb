@@ -12,6 +12,14 @@ module UprightBench
         DB.transaction { new(Lookup.job(number, lock: true), item_id, choice, by, at).call }
       end
 
+      # @param candidate [Core::Fit::Candidate]
+      # @return [Hash] columns of a work item that uses it
+      def self.chosen(candidate)
+        { part_id: candidate.part.id, part_reason: candidate.reasons.join("; "), goes_back: Sequel.pg_array(candidate.goes_back, :text) }
+      end
+
+      NONE = { part_id: nil, part_reason: nil, goes_back: Sequel.pg_array([], :text) }.freeze
+
       def initialize(job, item_id, choice, by, at)
         @job = job
         @item = Lookup.work_item(job, item_id)
@@ -34,7 +42,7 @@ module UprightBench
 
       def fields
         case @choice
-        when "leave" then { part_id: nil, part_reason: nil, state: "left", done_by: @by.id, done_at: @at }
+        when "leave" then { **NONE, state: "left", done_by: @by.id, done_at: @at }
         when "wash" then wash
         else fit
         end
@@ -43,12 +51,12 @@ module UprightBench
       def wash
         raise Refused, "#{place.name} must not be wetted." unless place.washable?
 
-        action("wash").merge(part_id: nil, part_reason: nil)
+        action("wash").merge(NONE)
       end
 
       def fit
         found = answer.candidates.find { |candidate| candidate.part.id.to_s == @choice }
-        return action("replace").merge(part_id: found.part.id, part_reason: found.reasons.join("; ")) if found
+        return action("replace").merge(self.class.chosen(found)) if found
 
         near = answer.near_misses.find { |miss| miss.part.id.to_s == @choice }
         raise Refused, "#{near.part.name} does not fit: #{near.reasons.join('; ')}." if near

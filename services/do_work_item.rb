@@ -52,17 +52,19 @@ module UprightBench
 
         agreed = Quotes.agreed(@job)
         refuse_ended_warranty(agreed)
-        done = @job.work_items_dataset.where(state: "done").eager(:part).all
-        return if Quotes.within?(agreed, Quotes.of(@job, [*done, @item], agreed: agreed))
+        items = @job.work_items_dataset.eager(:part).order(:place).all
+        begun = items.select { |item| item.state == "done" || item.id == @item.id }
+        return if Quotes.within?(agreed, Quotes.of(@job, begun, held: agreed, whole: items))
 
         raise Refused, "#{@job.sheet.position(@item.position).name} goes beyond what the customer agreed to: agree it again first."
       end
 
       # However little it costs.
       def refuse_ended_warranty(agreed)
-        return if agreed&.warranty_name || Quotes.ends_warranty(@job, [@item], today: Config::Zone.date(@at)).empty?
+        risky = agreed&.warranty_name ? [] : Quotes.ends_warranty(@job, [@item], today: Config::Zone.date(@at))
+        return if risky.empty?
 
-        raise Refused, "#{@item.part.name} may end the maker's warranty, and nobody agreed to that by name: agree it again first."
+        raise Refused, "#{risky.first.capitalize} may end the maker's warranty, and nobody agreed to that by name: agree it again first."
       end
 
       def do_clean; end
@@ -71,6 +73,9 @@ module UprightBench
 
       def do_replace
         raise Refused, "Choose the part first." if @item.part_id.nil?
+
+        done = @job.work_items_dataset.where(state: "done", action: "replace", part_id: @item.part_id).all
+        return if Boxes.more(@job.sheet, @item, done).zero?
 
         refuse_kept
         MoveStock.call(@item.part, pieces: -1, kind: "used", job: @job, by: @by, at: @at)

@@ -21,7 +21,7 @@ module UprightBench
         answers = FitFor.new(job.sheet, job.machine, today: Config::Zone.date(at), job: job).call(open.map(&:position))
         open.each do |item|
           best = answers.fetch(item.position).candidates.find { |candidate| candidate.part.on_shelf? }
-          item.update(part_id: best.part.id, part_reason: best.reasons.join("; ")) if best
+          item.update(ChoosePart.chosen(best)) if best
         end
       end
       private_class_method :choose_best

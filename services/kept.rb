@@ -2,7 +2,8 @@
 
 module UprightBench
   module Services
-    # Parts on the shelf that are kept for jobs whose customer agreed: one piece for each thing still to do.
+    # Parts on the shelf that are kept for jobs whose customer agreed: one piece for each thing still to do, one box for all
+    # that it serves in a job.
     module Kept
       STATES = %w[settled in_work waiting].freeze
 
@@ -13,7 +14,13 @@ module UprightBench
       # @return [Hash{Integer=>Integer}] part's id => pieces; 0 for the others
       def for_others(part_ids, except: nil)
         items = items_of(part_ids).exclude(Sequel[:work_items][:job_id] => except&.id || 0)
-        items.group_and_count(:part_id).naked.as_hash(:part_id, :count).tap { |kept| kept.default = 0 }
+        items.group(:part_id).select(:part_id, pieces.as(:pieces)).naked.as_hash(:part_id, :pieces).tap { |kept| kept.default = 0 }
+      end
+
+      # @return [Sequel::SQL::Expression] of grouped items
+      def pieces
+        box = Models::Part.where(id: Sequel[:work_items][:part_id]).exclude(contents: Sequel.pg_jsonb({})).select(1).exists
+        Sequel.case([[box, Sequel.function(:count, Sequel[:work_items][:job_id]).distinct]], Sequel.function(:count).*)
       end
 
       # @return [Array<Integer>] numbers of the jobs that a part is kept for, who agreed first before the others

@@ -29,7 +29,8 @@ module UprightBench
 
       def plan
         findings = Models::Finding.where(job_id: @job.id).all.to_h { |finding| [finding.position, finding.to_core] }
-        Core::Work::Plan.new(sheet: @job.sheet, findings: findings).call
+        missing = Models::Skip.where(job_id: @job.id, reason: Models::Skip::NOT_FITTED).select_map(:position)
+        Core::Work::Plan.new(sheet: @job.sheet, findings: findings, missing: missing).call
       end
 
       def keep(item, place)
@@ -38,7 +39,7 @@ module UprightBench
         return Models::WorkItem.create(job_id: @job.id, position: item.position, **fields) if known.nil?
         return known.update(place: place) if settled?(known, item)
 
-        known.update(**fields, state: "to_do", done_by: nil, done_at: nil, **(known.action == item.action.to_s ? {} : { part_id: nil, part_reason: nil }))
+        known.update(**fields, state: "to_do", done_by: nil, done_at: nil, **(known.action == item.action.to_s ? {} : ChoosePart::NONE))
       end
 
       # A spare fitted in place of a wash stays that way; so does what is done, unless more is asked.

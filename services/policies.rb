@@ -24,7 +24,10 @@ module UprightBench
         "least_labour_minutes" => [15, 0..240, "min", "The least bench time charged"],
         "labour_tax_percent" => [0.0, 0.0..50.0, "%", "Tax on bench time"],
         "part_tax_percent" => [0.0, 0.0..50.0, "%", "Tax on parts"],
-        "estimate_valid_days" => [14, 1..365, "days", "An estimate holds for"]
+        "estimate_valid_days" => [14, 1..365, "days", "The prices of an offer hold for"],
+        "free_minutes_with_card" => [0, 0..120, "min", "Bench time free for a customer who has the filter of a card fitted here"],
+        "service_level_percent" => [95.0, 50.0..99.9, "%", "How sure the shelf should be to last until the next order is there"],
+        "review_days" => [7, 1..90, "days", "What is short is looked at, and ordered, every"]
       }.freeze
       # key => default, the schools with their words, what it is about
       CHOICES = {
@@ -67,6 +70,11 @@ module UprightBench
         Core::Money::Policy.new(rate_cents_an_hour: number("labour_an_hour") * 100, step_minutes: number("labour_step_minutes"),
                                 least_minutes: number("least_labour_minutes"), labour_tax_percent: number("labour_tax_percent"),
                                 part_tax_percent: number("part_tax_percent"), rounding: choice("tax_rounding").to_sym)
+      end
+
+      # @return [Float] a probability
+      def service_level
+        number("service_level_percent") / 100.0
       end
 
       # @return [Core::Cards::Policy]

@@ -23,10 +23,17 @@ module UprightBench
       end
 
       def self.give_back(job, item, by, at)
-        MoveStock.call(item.part, pieces: 1, kind: "returned", job: job, by: by, at: at) if item.action == "replace"
+        back_on_shelf(job, item, by, at) if item.action == "replace"
         TakeOffRack.take_off(item.on_rack, job, by, at, REASON) if item.on_rack
       end
       private_class_method :give_back
+
+      # Not a box that serves another place of the job.
+      def self.back_on_shelf(job, item, by, at)
+        others = job.work_items_dataset.where(state: "done", action: "replace", part_id: item.part_id).exclude(id: item.id).all
+        MoveStock.call(item.part, pieces: 1, kind: "returned", job: job, by: by, at: at) if Boxes.more(job.sheet, item, others).positive?
+      end
+      private_class_method :back_on_shelf
     end
   end
 end

@@ -66,7 +66,7 @@ class AppTest < Minitest::Test
     job = take_in(machine, at: at)
     findings.each { |position, observed| record(job, position, observed, at: at) }
     Services::FinishLookOver.call(job.number, by: technician, at: at)
-    Services::Settle.call(job.number, agreed_name: "Wendel", agreed_how: "phone", by: technician, at: at)
+    Services::Settle.call(job.number, agreed_name: "Wendel", agreed_how: "phone", warranty_name: "Wendel", by: technician, at: at)
     job.refresh
   end
 

@@ -5,7 +5,7 @@ require "rack/attack"
 module UprightBench
   module Config
     module Web
-      # How often one address may try: sign-in, and the pages behind a card's code. Counted in this process;
+      # How often one address may try: sign-in, and the pages behind a code. Counted in this process;
       # with several web processes each counts for itself, which only loosens the limit by their number.
       module Throttle
         # A small store with what rack-attack asks of one: counters that forget.
@@ -57,7 +57,7 @@ module UprightBench
 
         def install
           Rack::Attack.cache.store = STORE
-          Rack::Attack.throttle("card codes", limit: CODES_A_MINUTE, period: 60) { |request| request.ip if request.path.start_with?("/c/") }
+          Rack::Attack.throttle("codes", limit: CODES_A_MINUTE, period: 60) { |request| request.ip if request.path.start_with?("/c/", "/j/") }
           Rack::Attack.throttle("sign-ins", limit: SIGN_INS_A_MINUTE, period: 60) { |request| request.ip if request.post? && request.path == "/login" }
           Rack::Attack.throttled_responder = ->(_) { [429, { "content-type" => "text/plain; charset=utf-8", "retry-after" => "60" }, [WORDS]] }
         end

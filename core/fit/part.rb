@@ -25,6 +25,15 @@ module UprightBench
           stock.positive?
         end
 
+        # What a box holds serves several places: its second content is not bought twice.
+        # @param kinds [Array<Symbol>] of the places it is to fill
+        # @return [Integer] pieces it takes
+        def pieces_for(kinds)
+          return kinds.size if contents.empty?
+
+          kinds.tally.map { |kind, places| (places.to_f / contents.fetch(kind.to_s, 1)).ceil }.max || 0
+        end
+
         # @return [Boolean] no more can be had
         def gone?
           discontinued && !on_shelf?

@@ -9,13 +9,14 @@ module UprightBench
       # `behind` names the places that must come off before this one is reached.
       # `seat` is the chamber it sits in, where several share one, and `layer` its place there, counted along the air;
       # `alone` says that nothing may be stacked on it; `never_without` names the place that must be filled too.
+      # `beyond_handbook` says that the owner's handbook leaves it shut: opening it may end the maker's warranty.
       class Position
         include Value
 
         fields :key, :name, :station, :kind,
                beside: false, material: nil, water: :never, cleaner: nil, tap_out: false, care: nil, drying_floor_hours: nil, minutes: 5,
                attributes: {}, measures: {}, features: [], tasks: [], refit_order: nil, fasteners: [], behind: [],
-               seat: nil, layer: nil, alone: false, never_without: nil, caution: nil
+               seat: nil, layer: nil, alone: false, never_without: nil, beyond_handbook: false, caution: nil
 
         WATERS = %i[never cold lukewarm].freeze
         # What a place has beside its part that is asked for at a look-over.

@@ -22,7 +22,7 @@ module UprightBench
           "material" => [:words, false], "water" => [:words, false], "cleaner" => [:words, false], "tap_out" => [:flag, false], "care" => [:words, false],
           "drying_floor_hours" => [:amount, false], "minutes" => [:amount, false], "attributes" => [:attributes, false], "measures" => [:amounts, false],
           "features" => [:words_list, false], "tasks" => [:list, false], "fasteners" => [:list, false], "refit_order" => [:amount, false],
-          "behind" => [:words_list, false], "seat" => [:words, false], "layer" => [:amount, false], "alone" => [:flag, false],
+          "behind" => [:words_list, false], "seat" => [:words, false], "layer" => [:amount, false], "alone" => [:flag, false], "beyond_handbook" => [:flag, false],
           "never_without" => [:key, false], "caution" => [:words, false]
         }.freeze
         TASK = { "key" => [:key, true], "action" => [:words, true], "card" => [:flag, false], "clocks" => [:list, true] }.freeze

@@ -14,9 +14,10 @@ module UprightBench
 
         # @param sheet [Sheets::Sheet]
         # @param findings [Hash{String=>Findings::Verdict}] by position key
-        def initialize(sheet:, findings:)
+        # @param missing [Array<String>] keys of places where nothing is fitted
+        def initialize(sheet:, findings:, missing: [])
           @sheet = sheet
-          @findings = findings
+          @findings = findings.merge(together(missing))
         end
 
         # @return [Array<Item>]
@@ -26,6 +27,15 @@ module UprightBench
         end
 
         private
+
+        # Two that must never be without each other: where one is missing, it is fitted.
+        def together(missing)
+          partners = @sheet.positions.select { |place| place.never_without && missing.include?(place.never_without) && !missing.include?(place.key) }
+          partners.to_h do |place|
+            reason = "Nothing is fitted here, and #{place.name.downcase} must never be without it."
+            [place.never_without, Findings::Verdict.new(mark: :replace, reason: reason, clause: :never_without)]
+          end
+        end
 
         def mark(position)
           @findings.fetch(position.key).mark

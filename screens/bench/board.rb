@@ -55,7 +55,8 @@ module UprightBench
                                .join(:sheets, id: Sequel[:machines][:sheet_id]).order(Sequel[:jobs][:id]).naked
                                .select(Sequel[:jobs][:id], :number, Sequel[:jobs][:state], :complaint, :promise_at, :sheet_version_id,
                                        Sequel[:customers][:name].as(:customer), Sequel.join(%i[maker model_name], " ").as(:title),
-                                       Models::Stop.standing.where(job_id: Sequel[:jobs][:id]).select(1).exists.as(:stopped)).all
+                                       Models::Stop.standing.where(job_id: Sequel[:jobs][:id]).select(1).exists.as(:stopped),
+                                       Models::Question.unanswered.where(job_id: Sequel[:jobs][:id]).select(1).exists.as(:asked)).all
         end
 
         def items

@@ -7,7 +7,7 @@ module UprightBench
       module PositionFields
         WORDS = %w[name station kind material cleaner care seat never_without caution].freeze
         NUMBERS = %w[drying_floor_hours minutes refit_order layer].freeze
-        FLAGS = %w[beside tap_out alone].freeze
+        FLAGS = %w[beside tap_out alone beyond_handbook].freeze
         TRUTH = { "yes" => true, "no" => false }.freeze
 
         module_function

@@ -6,6 +6,7 @@ module UprightBench
       # Who agreed, and how.
       class SettleForm < Form
         HOW = { "counter" => "at the counter", "phone" => "by phone", "message" => "by message" }.freeze
+        AGREED = HOW.merge("page" => "on the customer's page").freeze # which nobody here can tick
 
         takes do
           params do

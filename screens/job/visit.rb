@@ -89,9 +89,31 @@ module UprightBench
           @agreed = Services::Quotes.agreed(@job)
         end
 
+        # @return [Models::Offer, nil] the newest
+        def offer
+          return @offer if defined?(@offer)
+
+          @offer = Services::Quotes.offer(@job)
+        end
+
+        # @return [Boolean] its day has not passed
+        def offer_stands?
+          !offer.nil? && offer.stands?(Config::Zone.date(@now))
+        end
+
+        # @return [Boolean] the customer can agree to it as the job stands
+        def offered?
+          offer_stands? && Services::Quotes.same?(offer, quote)
+        end
+
+        # @return [Array<Models::Question>] what the customer asked
+        def questions
+          @questions ||= Models::Question.where(job_id: @job.id).eager(:replier).order(:id).all
+        end
+
         # @return [Core::Money::Estimate] as it stands now, at the prices agreed
         def quote
-          @quote ||= Services::Quotes.of(@job, items, agreed: agreed, policy: @policies.money)
+          @quote ||= Services::Quotes.of(@job, items, held: agreed || (offer if offer_stands?), policies: @policies)
         end
 
         # @return [Boolean] more is to be done than was agreed, or the warranty may end and nobody agreed to that by name

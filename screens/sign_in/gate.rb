@@ -7,9 +7,9 @@ module UprightBench
   module Screens
     module SignIn
       # Stands before the application: who is there, and did the form come from one of our pages?
-      # Staff sign in; a customer's page behind a card's code and the health checks need nobody.
+      # Staff sign in; a customer's pages behind a code and the health checks need nobody.
       class Gate < Roda
-        OPEN = %r{\A/(c/|healthz\z|readyz\z)}
+        OPEN = %r{\A/(c/|j/|healthz\z|readyz\z)}
         SESSION_SECONDS = 30 * 86_400
         LOCK_SECONDS = 15 * 60
         MOST_FAILURES = 8

@@ -15,7 +15,7 @@ class PapersTest < AppTest
   end
 
   def test_the_tag
-    text, size = read(Papers::ClaimTag.new(shop: "Shop", tags: [{ number: 1042, lines: ["Dart M", NAME, "pulses " * 40] }]).render)
+    text, size = read(Papers::ClaimTag.new(shop: "Shop", tags: [{ number: 1042, code: "J1042", lines: ["Dart M", NAME, "pulses " * 40] }]).render)
 
     assert_equal [100, 62], size
     ["1042", "Dart M", "Þórsdóttir", "Жук"].each { |words| assert_includes text, words }
@@ -46,7 +46,7 @@ class PapersTest < AppTest
   # The code decodes to what was put in: the page is drawn and read by zbar.
   def test_the_code_on_the_tag_scans
     Dir.mktmpdir do |folder|
-      File.binwrite("#{folder}/tag.pdf", Papers::ClaimTag.new(shop: "Shop", tags: [{ number: 1042, lines: [] }]).render)
+      File.binwrite("#{folder}/tag.pdf", Papers::ClaimTag.new(shop: "Shop", tags: [{ number: 1042, code: "J1042", lines: [] }]).render)
       system("pdftoppm", "-r", "200", "-png", "#{folder}/tag.pdf", "#{folder}/tag")
       read, = Open3.capture2("zbarimg", "-q", "--nodbus", "--raw", Dir["#{folder}/tag*.png"].first)
 

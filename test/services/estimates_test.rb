@@ -37,7 +37,7 @@ class EstimatesTest < DatabaseTest
 
     assert_equal [1500, 1650], estimate.to_lines.map(&:net_cents)
     assert_equal [3150, 225 + 82, 3457, 5000], estimate.values.values_at(:net_cents, :tax_cents, :total_cents, :call_above_cents)
-    assert_equal [today + 14, "Wendel"], [estimate.valid_until, estimate.agreed_name]
+    assert_equal ["Wendel", technician.id], [estimate.agreed_name, estimate.written_by]
   end
 
   def test_the_price_agreed_holds_when_it_changes_later
@@ -46,7 +46,7 @@ class EstimatesTest < DatabaseTest
     settle(job)
     part("HD-2010").update(price_cents: 99_900)
 
-    assert_equal 1650, Services::Quotes.of(job, job.work_items, agreed: agreed(job)).lines.last.net_cents
+    assert_equal 1650, Services::Quotes.of(job, job.work_items, held: agreed(job)).lines.last.net_cents
     do_item(job, "pre-filter")
   end
 

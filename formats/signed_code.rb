@@ -5,11 +5,12 @@ require "date"
 
 module UprightBench
   module Formats
-    # The code on a card: the card's number and its last day, signed.
+    # The code on a card or on the slip of a tag: the number of what it opens and its last day, signed. Each purpose signs
+    # for itself, so that a card's code opens no job.
     #
     # 6 bytes of content and 10 bytes of HMAC-SHA256 (80 bits), in 26 letters and digits that cannot be
     # mistaken for each other on paper. Nothing is stored: a code is true when its signature is.
-    class CardCode
+    class SignedCode
       # Not signed by us, garbled, or past its last day.
       class Bad < StandardError; end
 
@@ -20,32 +21,33 @@ module UprightBench
       LENGTH = 26
 
       # @param secret [String]
-      def initialize(secret)
-        @key = OpenSSL::HMAC.digest("SHA256", secret, "card code")
+      # @param purpose [String]
+      def initialize(secret, purpose)
+        @key = OpenSSL::HMAC.digest("SHA256", secret, purpose)
       end
 
-      # @param card_id [Integer] below 2**32
+      # @param id [Integer] below 2**32
       # @param expires_on [Date] the last day it is good for
       # @return [String] 26 characters
-      def write(card_id, expires_on)
-        content = [card_id, (expires_on - EPOCH).to_i].pack("Nn")
+      def write(id, expires_on)
+        content = [id, (expires_on - EPOCH).to_i].pack("Nn")
         number = (content + sign(content)).unpack("C*").inject(0) { |sum, byte| (sum << 8) | byte }
         Array.new(LENGTH) { |place| ALPHABET[(number >> (5 * (LENGTH - 1 - place))) & 31] }.join
       end
 
       # @param code [String] as typed or scanned
       # @param today [Date]
-      # @return [Integer] the card's id
+      # @return [Integer] the id
       # @raise [Bad]
       def read(code, today:)
         bytes = decode(code)
         content = bytes[0, 6]
         raise Bad, "not one of our codes" unless OpenSSL.fixed_length_secure_compare(sign(content), bytes[6, SIGNATURE_BYTES])
 
-        card_id, days = content.unpack("Nn")
+        id, days = content.unpack("Nn")
         raise Bad, "this code is no longer good" if EPOCH + days < today
 
-        card_id
+        id
       end
 
       private

@@ -2,11 +2,11 @@
 
 require_relative "../test_helper"
 
-class CardCodeTest < AppTest
+class SignedCodeTest < AppTest
   DAY = Date.new(2026, 3, 31)
 
   def codes
-    Formats::CardCode.new("a secret of some length")
+    Formats::SignedCode.new("a secret of some length", "card code")
   end
 
   def test_reads_what_it_wrote
@@ -26,15 +26,16 @@ class CardCodeTest < AppTest
       other = code.dup.tap { |text| text[place] = text[place] == "2" ? "3" : "2" }
       next if other == code
 
-      assert_raises(Formats::CardCode::Bad, "place #{place}") { codes.read(other, today: DAY) }
+      assert_raises(Formats::SignedCode::Bad, "place #{place}") { codes.read(other, today: DAY) }
     end
   end
 
-  def test_runs_out_and_belongs_to_its_secret
+  def test_runs_out_and_belongs_to_its_secret_and_purpose
     code = codes.write(5, DAY)
 
-    assert_raises(Formats::CardCode::Bad) { codes.read(code, today: DAY + 1) }
-    assert_raises(Formats::CardCode::Bad) { Formats::CardCode.new("another").read(code, today: DAY) }
-    ["", "x", "z" * 26, nil, "caf\xE9"].each { |junk| assert_raises(Formats::CardCode::Bad) { codes.read(junk, today: DAY) } }
+    assert_raises(Formats::SignedCode::Bad) { codes.read(code, today: DAY + 1) }
+    assert_raises(Formats::SignedCode::Bad) { Formats::SignedCode.new("another", "card code").read(code, today: DAY) }
+    assert_raises(Formats::SignedCode::Bad) { Formats::SignedCode.new("a secret of some length", "job code").read(code, today: DAY) }
+    ["", "x", "z" * 26, nil, "caf\xE9"].each { |junk| assert_raises(Formats::SignedCode::Bad) { codes.read(junk, today: DAY) } }
   end
 end
