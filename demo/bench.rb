@@ -6,7 +6,7 @@ module UprightBench
     class Bench
       # State reached, and how many open hours ago the machine came in.
       JOBS = [[:handed_over, 26], [:closed_up, 14], [:dry, 17], [:drying, 9], [:drying, 4], [:in_work, 7], [:settled, 2], [:settled, 1.6],
-              [:looked_over, 1.3], [:stopped, 3], [:half_looked, 0.8], [:taken_in, 0.4], [:declined, 5]].freeze
+              [:looked_over, 1.3], [:offered, 2.2], [:stopped, 3], [:half_looked, 0.8], [:taken_in, 0.4], [:declined, 5]].freeze
 
       def initialize(now, staff, machines)
         @now = now
@@ -52,6 +52,14 @@ module UprightBench
 
       def looked_over
         @visit.look_over(at(30))
+      end
+
+      def offered
+        looked_over
+        job = @visit.job.refresh
+        job.work_items_dataset.where(action: "replace", part_id: nil).each { |item| Services::ChoosePart.call(job.number, item.id, choice: "leave", by: @technicians.first, at: at(55)) }
+        Services::MakeOffer.call(job.number, by: @counter, at: at(60))
+        Services::AskAboutJob.ask(job, "May I have the old parts back?", at: at(75))
       end
 
       def stopped

@@ -13,7 +13,7 @@ module UprightBench
       FOLDER = File.expand_path(__dir__)
       RACK = 12
       HISTORY_DAYS = 730
-      POLICIES = { "room_temperature_c" => 21, "room_humidity_percent" => 50, "labour_tax_percent" => 15.0, "part_tax_percent" => 15.0 }.freeze
+      POLICIES = { "room_temperature_c" => 21, "room_humidity_percent" => 50, "labour_tax_percent" => 15.0, "part_tax_percent" => 15.0, "free_minutes_with_card" => 15 }.freeze
 
       # @return [Array<Array(String, String)>] e-mail and role of every demo sign-in
       def self.sign_ins
@@ -47,6 +47,7 @@ module UprightBench
         @say.call "Loading the demo: today's bench …"
         DB.transaction { Bench.new(@now, @staff, @machines).call }
         refresh_statistics
+        DB.transaction { orders.today }
       end
 
       private
@@ -130,7 +131,10 @@ module UprightBench
           DB.transaction { Visit.new(machine, date, technicians.sample(random: @random), counter, @random).whole }
         end
         cards_until(cards, @today - 10)
-        DB.transaction { count_shelf }
+        DB.transaction do
+          orders.before_the_count
+          count_shelf
+        end
       end
 
       def dates_of(machine)
@@ -144,6 +148,10 @@ module UprightBench
 
       def cards_until(cards, date)
         Post.new(owner, @random, @today).call(cards.shift) while cards.any? && cards.first < date
+      end
+
+      def orders
+        @orders ||= Orders.new(owner, @now, Random.new(SEED + 2))
       end
 
       # The shelf is counted once at the end, so that the demo starts with the stock its parts file says.

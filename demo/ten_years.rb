@@ -28,7 +28,9 @@ module UprightBench
         Load.new(now: @now, households: 12, fleets: 1, say: @say).call
         @plan = Plan.new(customers: @customers, machines: (@customers * MACHINES_A_CUSTOMER).to_i, visits: VISITS, today: Config::Zone.date(@now))
         Bulk.new(Tables.new(@plan).all, say: @say).call
-        Bulk.new(Catalogue.new(Models::Person.first.id, share: @customers.to_f / CUSTOMERS).all, say: @say).call
+        catalogue = Catalogue.new(Models::Person.first.id, share: @customers.to_f / CUSTOMERS)
+        Bulk.new(catalogue.all, say: @say).call
+        catalogue.spread
         open_jobs
         @say.call "Ten years: reading the tables' statistics …"
         DB.tables.each { |table| DB.run("VACUUM ANALYZE #{DB.literal(table)}") }

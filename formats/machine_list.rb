@@ -17,6 +17,13 @@ module UprightBench
       SEPARATORS = [",", ";", "\t"].freeze
       LONGEST = 2000
 
+      # @param text [String]
+      # @return [String] what parts the fields of its first line
+      def self.separator(text)
+        head = text.lines.first.to_s
+        SEPARATORS.max_by { |sign| head.count(sign) }
+      end
+
       # @param text [String] UTF-8
       def initialize(text)
         @text = text.delete_prefix("\uFEFF")
@@ -38,7 +45,7 @@ module UprightBench
       private
 
       def table
-        parsed = CSV.parse(@text, headers: true, col_sep: separator, skip_blanks: false, header_converters: ->(name) { name.to_s.strip.downcase.tr(" ", "_") },
+        parsed = CSV.parse(@text, headers: true, col_sep: self.class.separator(@text), skip_blanks: false, header_converters: ->(name) { name.to_s.strip.downcase.tr(" ", "_") },
                                   converters: ->(field) { field&.strip.then { |text| text.to_s.empty? ? nil : text } })
         lacking = NEEDED - parsed.headers.compact
         raise Bad, ["Line 1: there is no column #{lacking.join(', ')}. The columns are #{COLUMNS.join(', ')}."] if lacking.any?
@@ -46,11 +53,6 @@ module UprightBench
         parsed
       rescue CSV::MalformedCSVError => e
         raise Bad, ["Line #{e.line_number}: #{e.message.sub(/ in line \d+\.?\z/, '')}."]
-      end
-
-      def separator
-        head = @text.lines.first.to_s
-        SEPARATORS.max_by { |sign| head.count(sign) }
       end
 
       def read(row, line)

@@ -6,6 +6,7 @@ module UprightBench
     class Part < Sequel::Model(:parts)
       one_to_many :fit_rules
       one_to_one :stock_level
+      one_to_one :forecast, class: "UprightBench::Models::PartForecast"
       one_to_many :stock_moves, order: Sequel.desc(:id)
       many_to_one :successor, class: self
       many_to_one :supplier
@@ -28,9 +29,9 @@ module UprightBench
         end
       end
 
-      # @return [Integer, nil] how long it takes to come when it is ordered; its own days before the supplier's
+      # @return [Integer, nil] how long it takes to come when it is ordered: as learned before as stated, its own before the supplier's
       def days_to_come
-        lead_days || supplier&.lead_days
+        learned_lead_days || lead_days || supplier&.learned_lead_days || supplier&.lead_days
       end
 
       # @return [Integer] pieces on the shelf

@@ -12,7 +12,7 @@ module UprightBench
         app.get "/shelf" do
           @title = "Shelf"
           query = params["q"].to_s.strip
-          erb :"shelf/page", locals: { parts: shelf_parts(query), query: query }
+          erb :"shelf/page", locals: { parts: shelf_parts(query, params["after"].to_s), query: query }
         end
 
         app.get("/shelf/fit") { fit_page }
@@ -41,12 +41,18 @@ module UprightBench
       module Helpers
         MOST = 200
 
-        def shelf_parts(query)
-          found = Models::Part.eager(:stock_level, :fit_rules).order(:number).limit(MOST)
-          return found.all if query.empty?
+        # @param after [String] the number of the last part seen
+        def shelf_parts(query, after)
+          found = shelf_found(query).eager(:stock_level, :fit_rules, :forecast).order(:number).limit(MOST)
+          (after.empty? ? found : found.where { number > after }).all
+        end
 
-          words = "%#{found.escape_like(query)}%"
-          found.where(Sequel.ilike(:number, words) | Sequel.ilike(:name, words)).all
+        # @return [Sequel::Dataset] parts that are called so, by number or name
+        def shelf_found(query)
+          return Models::Part.dataset if query.empty?
+
+          words = "%#{DB.dataset.escape_like(query)}%"
+          Models::Part.where(Sequel.ilike(:number, words) | Sequel.ilike(:name, words))
         end
 
         def fit_page
@@ -58,7 +64,7 @@ module UprightBench
         def part_page(part, form, move = nil)
           @title = part.name
           erb :"shelf/part", locals: { part: part, form: form, failed: move, key: form.value(:request_key) || SecureRandom.uuid,
-                                       fits: Services::FitsOf.call(part), kept: Services::Kept.claims(part),
+                                       fits: Services::FitsOf.call(part), kept: Services::Kept.claims(part), forecast: part.forecast,
                                        moves: part.stock_moves_dataset.eager(:mover, :job).limit(30).all }
         end
 

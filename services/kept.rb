@@ -23,14 +23,22 @@ module UprightBench
         Sequel.case([[box, Sequel.function(:count, Sequel[:work_items][:job_id]).distinct]], Sequel.function(:count).*)
       end
 
+      # @return [Sequel::Dataset] part_id and pieces of all that is kept
+      def all
+        items.exclude(part_id: nil).group(:part_id).select(:part_id, pieces.as(:pieces))
+      end
+
       # @return [Array<Integer>] numbers of the jobs that a part is kept for, who agreed first before the others
       def claims(part)
         items_of([part.id]).order(:agreed_at, :number).select_map(:number)
       end
 
       def items_of(part_ids)
-        Models::WorkItem.join(:jobs, id: :job_id).where(Sequel[:work_items][:part_id] => part_ids, Sequel[:work_items][:action] => "replace",
-                                                        Sequel[:work_items][:state] => "to_do", Sequel[:jobs][:state] => STATES)
+        items.where(Sequel[:work_items][:part_id] => part_ids)
+      end
+
+      def items
+        Models::WorkItem.join(:jobs, id: :job_id).where(Sequel[:work_items][:action] => "replace", Sequel[:work_items][:state] => "to_do", Sequel[:jobs][:state] => STATES)
       end
     end
   end

@@ -7,11 +7,12 @@ module UprightBench
       # @param pieces [Integer] negative when taken
       # @param kind [String] received, used, returned or counted
       # @param request_key [String, nil] the same key twice moves once
+      # @param order_line_id [Integer, nil] what it was ordered by
       # @raise [Refused] when there are not enough
-      def self.call(part, pieces:, kind:, by:, at:, job: nil, reason: nil, request_key: nil)
+      def self.call(part, pieces:, kind:, by:, at:, job: nil, reason: nil, request_key: nil, order_line_id: nil)
         DB.transaction(savepoint: true) do
           Models::StockMove.create(part_id: part.id, pieces: pieces, kind: kind, job_id: job&.id, reason: reason, moved_by: by.id,
-                                   moved_at: at, request_key: request_key)
+                                   moved_at: at, request_key: request_key, order_line_id: order_line_id)
         end
       rescue Sequel::CheckConstraintViolation => e
         raise unless e.message.include?("stock_never_below_zero")

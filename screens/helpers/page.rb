@@ -82,6 +82,12 @@ module UprightBench
           raise Services::NotFound, "There is nothing at this address."
         end
 
+        def csv(text, name)
+          content_type "text/csv", charset: "utf-8"
+          headers "content-disposition" => %(attachment; filename="#{name}.csv")
+          text
+        end
+
         def pdf(bytes, name)
           content_type "application/pdf"
           headers "content-disposition" => %(inline; filename="#{name}.pdf")

@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+require "securerandom"
+
+module UprightBench
+  module Demo
+    # What was ordered from the suppliers in the last months, what came and how late, and one order that is on its way.
+    class Orders
+      # Days ago it was ordered, and how many days it took; nil is still to come.
+      ORDERS = { "Harbor Parts Exchange" => [[120, 3], [75, 4], [31, 5]], "Tidewater Trade Supply" => [[140, 9], [60, 13]], "Netloft Pattern Works" => [[90, 14]] }.freeze
+      ON_ITS_WAY = "Tidewater Trade Supply"
+      LINES = 6
+
+      # @param by [Models::Person]
+      # @param now [Time]
+      # @param random [Random]
+      def initialize(by, now, random)
+        @by = by
+        @now = now
+        @random = random
+      end
+
+      def before_the_count
+        ORDERS.each { |name, times| times.each { |days_ago, took| arrived(Models::Supplier.first(name: name), days_ago, took) } }
+      end
+
+      def today
+        Services::ForecastShelf.call(at: @now)
+        short = Services::Short.rows.select { |row| row.part.supplier&.name == ON_ITS_WAY }.first(2)
+        return if short.empty?
+
+        order(short.first.part.supplier, short.to_h { |row| [row.part.id, row.pieces] }, @now - (2 * 86_400))
+      end
+
+      private
+
+      def arrived(supplier, days_ago, took)
+        parts = supplier.parts_dataset.where(discontinued: false).order(:number).all.sample(LINES, random: @random)
+        placed = order(supplier, parts.to_h { |part| [part.id, part.pack_pieces * 2] }, @now - (days_ago * 86_400))
+        came = placed.lines.to_h { |line| [line.id, line.pieces] }
+        Services::ReceiveOrder.call(placed.number, pieces: came, request_key: SecureRandom.uuid, by: @by, at: @now - ((days_ago - took) * 86_400))
+      end
+
+      def order(supplier, pieces, at)
+        Services::PlaceOrder.call(supplier, pieces: pieces, request_key: SecureRandom.uuid, by: @by, at: at)
+      end
+    end
+  end
+end

@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+require "csv"
+
+module UprightBench
+  module Formats
+    # An order to a supplier as CSV (RFC 4180): number, name, maker, barcode, pieces, packs, cost each and together, in whole
+    # and hundredth.
+    class OrderList
+      COLUMNS = %w[number name maker barcode pieces packs cost cost_together].freeze
+
+      # @param rows [Array<Hash>] number, name, maker, barcode, pieces, packs (Rational), cost_cents (or nil)
+      def initialize(rows)
+        @rows = rows
+      end
+
+      # @return [String] UTF-8, lines ended as the standard has it
+      def call
+        CSV.generate(row_sep: "\r\n") do |out|
+          out << COLUMNS
+          @rows.each { |row| out << [*row.values_at(:number, :name, :maker, :barcode, :pieces), packs(row[:packs]), cost(row[:cost_cents]), cost(row[:cost_cents]&.*(row[:pieces]))].map { |cell| Cell.safe(cell) } }
+        end
+      end
+
+      private
+
+      def packs(packs)
+        packs.denominator == 1 ? packs.to_i : packs.to_f.round(2)
+      end
+
+      def cost(cents)
+        cents && format("%.2f", cents / 100r)
+      end
+    end
+  end
+end

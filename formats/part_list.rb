@@ -1,0 +1,172 @@
+# frozen_string_literal: true
+
+require "csv"
+require "bigdecimal"
+
+module UprightBench
+  module Formats
+    # Parts and their prices as CSV (RFC 4180; a semicolon or a tab between the fields is understood too).
+    #
+    #   number,name,kind,maker,price,cost,supplier,lead_days,pack_pieces,life_months,filter_class,pattern,discontinued,successor,barcode,on_shelf
+    #   HD-2010,Pre-motor filter Dart M,filter,Hallmoor,16.50,9.90,Harbor Parts Exchange,,1,12,,no,no,,2000046100236,5
+    #
+    # Only number is needed. A column that is not there leaves its field as it is; an empty cell empties it, where the field may
+    # be empty. on_shelf is written for reading only: stock is moves, and is counted, not typed over.
+    class PartList
+      COLUMNS = %w[number name kind maker price cost supplier lead_days pack_pieces life_months filter_class pattern discontinued successor barcode on_shelf].freeze
+      MOST = 50_000
+      LONGEST = 200
+      FLAGS = { "yes" => true, "no" => false }.freeze
+      # column => field, how it is read
+      FIELDS = { "name" => %i[name words], "kind" => %i[kind kind], "maker" => %i[maker words], "price" => %i[price_cents money], "cost" => %i[cost_cents money],
+                 "supplier" => %i[supplier words], "lead_days" => [:lead_days, 0..365], "pack_pieces" => [:pack_pieces, 1..1000], "life_months" => [:life_months, 1..600],
+                 "filter_class" => %i[filter_class filter_class], "pattern" => %i[pattern flag], "discontinued" => %i[discontinued flag],
+                 "successor" => %i[successor words], "barcode" => %i[barcode barcode] }.freeze
+      NEEDED = %i[name kind price_cents].freeze # may not be emptied
+      EMPTY = { pack_pieces: 1, pattern: false, discontinued: false }.freeze # what an empty cell means; nothing for the others
+      KIND = /\A[a-z][a-z_]{0,39}\z/
+
+      # @param parts [Array<Hash{Symbol=>Object}>] number, the fields of FIELDS, and on_shelf
+      # @return [String]
+      def self.write(parts)
+        CSV.generate(row_sep: "\r\n") do |out|
+          out << COLUMNS
+          parts.each { |part| out << COLUMNS.map { |column| Cell.safe(cell(part, column)) } }
+        end
+      end
+
+      def self.cell(part, column)
+        field, type = FIELDS.fetch(column, [column.to_sym])
+        value = part[field]
+        return value && format("%.2f", value / 100r) if type == :money
+
+        type == :flag ? FLAGS.key(value) : value
+      end
+      private_class_method :cell
+
+      # @param text [String] UTF-8
+      def initialize(text)
+        @text = text.delete_prefix("\uFEFF")
+        @problems = []
+      end
+
+      # @return [Array<Hash{Symbol=>Object}>] line (in the file), number, and the fields of the columns that are there
+      # @raise [Bad] with every problem, each naming its line
+      def call
+        rows = []
+        table.each { |row, line| rows << read(row, line) unless row.values.all?(&:nil?) }
+        twice(rows)
+        @problems << "The list is empty." if rows.empty? && @problems.empty?
+        @problems << "The list has #{rows.size} parts; at most #{MOST} at once." if rows.size > MOST
+        raise Bad, @problems if @problems.any?
+
+        rows
+      end
+
+      private
+
+      # @return [Array<Array(Hash{String=>String}, Integer)>] each with the line it begins on
+      def table
+        csv = CSV.new(@text, col_sep: MachineList.separator(@text))
+        headers = nil
+        lines(csv).filter_map do |cells, line|
+          next headers.zip(cells).to_h, line if headers
+
+          headers = cells.map { |name| name.to_s.strip.downcase.tr(" ", "_") }
+          check_headers(headers)
+        end
+      rescue CSV::MalformedCSVError => e
+        raise Bad, ["Line #{e.line_number}: #{e.message.sub(/ in line \d+\.?\z/, '')}."]
+      end
+
+      # A row may go over several lines of the file.
+      def lines(csv)
+        Enumerator.new do |out|
+          line = 1
+          while (cells = csv.shift)
+            out << [cells, line]
+            line += csv.line.scan(/\r\n|\r|\n/).size
+          end
+        end
+      end
+
+      def check_headers(headers)
+        raise Bad, ["Line 1: there is no column number. The columns are #{COLUMNS.join(', ')}."] unless headers.include?("number")
+
+        strange = headers.reject { |name| name.empty? || COLUMNS.include?(name) }
+        raise Bad, ["Line 1: the column #{strange.join(', ')} is not known. The columns are #{COLUMNS.join(', ')}."] if strange.any?
+
+        double = headers.tally.select { |name, count| count > 1 && !name.empty? }.keys
+        raise Bad, ["Line 1: the column #{double.join(', ')} stands twice."] if double.any?
+
+        nil
+      end
+
+      def read(row, line)
+        number = text(row["number"]).to_s.upcase
+        say(line, "number is missing") if number.empty?
+        say(line, "number may have letters, digits, dots, dashes and slashes, up to 40") unless number.empty? || number.match?(%r{\A[A-Z0-9][A-Z0-9./-]{0,39}\z})
+        FIELDS.each_with_object({ line: line, number: number }) do |(column, (field, type)), part|
+          part[field] = value(row[column], column, field, type, line) if row.key?(column)
+        end
+      end
+
+      def value(cell, column, field, type, line)
+        text = text(cell)
+        return NEEDED.include?(field) ? say(line, "#{column} may not be empty") : EMPTY[field] if text.nil?
+        return say(line, "#{column} is too long") if text.length > LONGEST
+
+        type.is_a?(Range) ? whole(text, column, type, line) : send(type, text, column, line)
+      end
+
+      def text(cell)
+        plain = Cell.plain(cell.to_s.strip)
+        plain.empty? ? nil : plain
+      end
+
+      def words(text, _column, _line)
+        text
+      end
+
+      def kind(text, _column, line)
+        kind = text.downcase.tr(" ", "_")
+        kind.match?(KIND) ? kind : say(line, "kind must be words, as in filter or side brush")
+      end
+
+      def money(text, column, line)
+        plain = text.delete("$").strip.tr(",", ".")
+        plain.match?(/\A\d{1,6}(\.\d{1,2})?\z/) ? (BigDecimal(plain) * 100).to_i : say(line, "#{column} must be money, as in 16.50")
+      end
+
+      def whole(text, column, range, line)
+        number = text.match?(/\A\d{1,6}\z/) ? text.to_i : nil
+        number && range.cover?(number) ? number : say(line, "#{column} must be a whole number from #{range.begin} to #{range.end}")
+      end
+
+      def flag(text, column, line)
+        FLAGS.fetch(text.downcase) { say(line, "#{column} must be yes or no") }
+      end
+
+      def filter_class(text, column, line)
+        Core::Fit::FilterClass::PERCENT.key?(text.upcase) ? text.upcase : say(line, "#{column} must be one of #{Core::Fit::FilterClass::PERCENT.keys.join(', ')}")
+      end
+
+      def barcode(text, _column, line)
+        Core::Shelf::Ean13.valid?(text) ? text : say(line, "barcode #{text} is not thirteen digits with a right check digit")
+      end
+
+      def twice(rows)
+        { number: "number", barcode: "barcode" }.each do |field, words|
+          rows.select { |row| row[field].to_s != "" }.group_by { |row| row[field] }.each_value do |same|
+            say(same[1][:line], "#{words} #{same[1][field]} stands on line #{same[0][:line]} already") if same.size > 1
+          end
+        end
+      end
+
+      def say(line, words)
+        @problems << "Line #{line}: #{words}."
+        nil
+      end
+    end
+  end
+end

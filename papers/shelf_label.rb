@@ -1,0 +1,63 @@
+# frozen_string_literal: true
+
+require "barby"
+require "barby/barcode/code_128"
+
+module UprightBench
+  module Papers
+    # The label on the shelf under a part, 62 × 29 mm: what it is, what it costs, and its number as bars (Code 128, ISO/IEC
+    # 15417) that a scanner reads.
+    class ShelfLabel < Paper
+      SIZE_MM = [62, 29].freeze
+      MARGIN_MM = 2
+      BAR_HEIGHT_MM = 10
+      WIDEST_MODULE_MM = 0.4
+      QUIET_MODULES = 10 # on either side, as the standard asks
+
+      # @param labels [Array<Hash>] name, number, price
+      def initialize(shop:, labels:)
+        @shop = shop
+        @labels = labels
+        super()
+      end
+
+      # @param number [String] ASCII
+      # @return [String] a 1 for each dark module and a 0 for each light one, with start, check and stop
+      def self.modules(number)
+        Barby::Code128.new(number).encoding
+      end
+
+      private
+
+      def title
+        "Shelf labels"
+      end
+
+      def draw
+        @labels.each_with_index do |label, place|
+          pdf.start_new_page if place.positive?
+          draw_label(**label)
+        end
+      end
+
+      def draw_label(name:, number:, price:)
+        top = pdf.bounds.top
+        width = pdf.bounds.width
+        line(name, at: [0, top], width: width, size: 11, style: :bold, height: 14)
+        line("#{number}   #{price}", at: [0, top - 15], width: width, size: 10, height: 12)
+        bars(number, top - 29)
+        line(@shop, at: [0, 8], width: width, size: 6, height: 8)
+      end
+
+      def bars(number, top)
+        modules = self.class.modules(number)
+        wide = [pdf.bounds.width / (modules.size + (2 * QUIET_MODULES)), WIDEST_MODULE_MM * MM].min
+        left = QUIET_MODULES * wide
+        modules.chars.chunk_while { |one, other| one == other }.each do |run|
+          pdf.fill_rectangle([left, top], run.size * wide, BAR_HEIGHT_MM * MM) if run.first == "1"
+          left += run.size * wide
+        end
+      end
+    end
+  end
+end

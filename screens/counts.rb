@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    # Counting the shelf with a scanner: each scan is a piece, a number typed is all that lie there.
+    module Counts
+      def self.registered(app)
+        app.helpers Helpers
+        app.get("/shelf/count") { count_page }
+
+        app.post "/shelf/count/begin" do
+          Services::ScanCount.begin(by: person, at: now)
+          redirect "/shelf/count", 303
+        end
+
+        app.post "/shelf/count/scan" do
+          form = ScanForm.new(params)
+          line = scan(form)
+          next scanned(line, form) if htmx?
+          next redirect("/shelf/count", 303) if line
+
+          status 422
+          count_page(form)
+        end
+
+        { "write" => true, "drop" => false }.each do |name, written|
+          app.post "/shelf/count/#{name}" do
+            count = Services::ScanCount.close(written: written, by: person, at: now)
+            say(written ? "Counted: #{count.lines_dataset.count} parts. The moves stand on their pages." : "The count is dropped; nothing changed.") if count
+            redirect "/shelf/count", 303
+          end
+        end
+      end
+
+      # Helpers of this screen's routes.
+      module Helpers
+        def count_page(form = ScanForm.blank)
+          @title = "Count"
+          @script = "/scan.js"
+          count = Models::Count.under_way
+          erb :"counts/page", locals: { count: count, lines: count ? count_lines(count) : [], form: form, before: Models::Count.where(written: true).order(Sequel.desc(:id)).limit(5).eager(:beginner, :lines).all }
+        end
+
+        # What was counted last stands first.
+        def count_lines(count)
+          count.lines_dataset.eager(:part).order(Sequel.desc(:counted_at), :part_id).all
+        end
+
+        # @return [Models::CountLine, nil] nil when something is wrong, which the form then says
+        def scan(form)
+          Services::ScanCount.scan(form.values[:code], pieces: form.values[:pieces], by: person, at: now) if form.ok?
+        rescue Services::Invalid => e
+          form.add(e.errors)
+          nil
+        rescue Services::Refused => e
+          form.add(code: [e.message])
+          nil
+        end
+
+        def scanned(line, form)
+          status 422 unless line
+          count = Models::Count.under_way
+          erb :"counts/_lines", layout: false, locals: { lines: count ? count_lines(count) : [], said: line ? "#{line.part.name}: #{line.pieces}" : form.errors.values.flatten.join(" "), wrong: line.nil? }
+        end
+      end
+    end
+  end
+end

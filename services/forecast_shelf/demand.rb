@@ -1,0 +1,99 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    class ForecastShelf
+      # Who will ask for which part: the replacements that fall due with customers who get cards, and what walked in before.
+      class Demand
+        CAME_WITHIN_DAYS = 60   # after a card, for the one to have brought the other (house rule)
+        LOOKED_BACK_DAYS = 730  # at cards, for the chance of coming
+        USED_DAYS = 365         # at what was used, for the walk-ins
+        FEWEST_DAYS = 28        # a new shop's first weeks are no rate yet (house rule)
+        TAILS = 2               # so many times its early side before a date, there is next to nothing of it
+
+        # @param days [Integer] how far ahead
+        def initialize(today:, days:)
+          @today = today
+          @days = days
+        end
+
+        # @return [Hash{Integer=>Array<Core::Shelf::Forecast::Dues>}] by part
+        def dues
+          chances = self.chances
+          WhichPart.new(rows).each_with_object({}) do |(part_id, row), found|
+            falls = Core::Shelf::FallsDue.new(**row.slice(:due_in, :early_in, :late_in))
+            (found[part_id] ||= []) << Core::Shelf::Forecast::Dues.new(falls, chances.fetch(row[:channel]), row[:count])
+          end
+        end
+
+        # @return [Hash{Integer=>Float}] by part, pieces a week that were used for customers who had got no card
+        def walk_ins_a_week
+          weeks = [[used_since, USED_DAYS].compact.min, FEWEST_DAYS].max / Core::Shelf::Forecast::DAYS_A_WEEK.to_f
+          heirs = WhichPart.heirs
+          used.each_with_object(Hash.new(0.0)) { |row, found| found[heirs.fetch(row[:part_id], row[:part_id])] += row[:pieces] / weeks }
+        end
+
+        # @return [Hash{String=>Float}] by channel, that a customer who gets a card comes
+        def chances
+          seen = first_cards.group(:channel).select(:channel, Sequel.function(:count).*.as(:cards), Sequel.function(:count).*.filter(came).as(:came)).naked.as_hash(:channel)
+          %w[email post].to_h { |channel| [channel, Core::Shelf::ReturnChance.new(**seen.fetch(channel, {}).slice(:cards, :came)).call] }
+        end
+
+        private
+
+        # Alike ones together: the same model, place, part that sits there, channel and dates.
+        def rows
+          dates = { due_in: :due_on, early_in: :early_on, late_in: :late_on }.map { |name, column| (Sequel[:dues][column] - @today).as(name) }
+          groups = [Sequel[:machines][:sheet_id], Sequel[:dues][:position], Sequel[:fittings][:part_id], Sequel[:dues][:due_on], Sequel[:dues][:early_on], Sequel[:dues][:late_on]]
+          open_dues.group(*groups, :channel).select(*groups.first(3), *dates, :channel, Sequel.function(:count).*.as(:count)).naked.all
+        end
+
+        def open_dues
+          fittings = { Sequel[:fittings][:machine_id] => Sequel[:dues][:machine_id], Sequel[:fittings][:position] => Sequel[:dues][:position], Sequel[:fittings][:removed_on] => nil }
+          within(Models::Due.running.where(Sequel[:dues][:action] => "replace", Sequel[:dues][:may_card] => true))
+            .join(:machines, id: Sequel[:dues][:machine_id]).join(reachable, { id: Sequel[:machines][:customer_id] }, table_alias: :reached)
+            .exclude(Sequel[:machines][:state] => %w[sold scrapped stored]).left_join(:fittings, fittings)
+        end
+
+        def within(dues)
+          early_side = Sequel[:due_on] - Sequel.function(:coalesce, Sequel[:early_on], Sequel[:due_on])
+          dues.where(Sequel[:due_on] >= @today - Core::Shelf::FallsDue::OVERDUE_DAYS).where(Sequel[:due_on] - (early_side * TAILS) <= @today + @days)
+        end
+
+        # As Core::Cards::Address chooses.
+        def reachable
+          channel = Sequel.case([[Sequel.&(:email_agreed, Sequel.~(email: nil)), "email"], [Sequel.&(:post_agreed, Sequel.~(street: nil)), "post"]], nil)
+          Models::Customer.where(stopped_on: nil).select(:id, channel.as(:channel)).from_self.exclude(channel: nil)
+        end
+
+        def first_cards
+          from = Config::Zone.at(@today - LOOKED_BACK_DAYS, 0)
+          Models::Card.where(attempt: 1, created_at: from..Config::Zone.at(@today - CAME_WITHIN_DAYS, 0))
+        end
+
+        def came
+          sent = Sequel[:cards][:created_at]
+          Models::Job.where(customer_id: Sequel[:cards][:customer_id]).where { taken_in_at >= sent }
+                     .where { taken_in_at <= sent + Sequel.lit("interval '#{CAME_WITHIN_DAYS} days'") }.select(1).exists
+        end
+
+        def used
+          carded = Models::Card.where(customer_id: Sequel[:jobs][:customer_id]).where { created_at < Sequel[:jobs][:taken_in_at] }
+                               .where(Sequel[:created_at] > Sequel[:jobs][:taken_in_at] - Sequel.lit("interval '#{Earned::DAYS} days'"))
+          moves.join(:jobs, id: Sequel[:stock_moves][:job_id]).exclude(carded.select(1).exists)
+               .group(:part_id).select(:part_id, (Sequel.function(:sum, :pieces) * -1).as(:pieces)).having { sum(pieces) < 0 }.naked.all
+        end
+
+        def moves
+          Models::StockMove.where(kind: %w[used returned]).where(Sequel[:moved_at] > Config::Zone.at(@today - USED_DAYS, 0))
+        end
+
+        # @return [Integer, nil] days
+        def used_since
+          first = Models::StockMove.where(kind: "used").min(:moved_at)
+          first && (@today - Config::Zone.date(first)).to_i
+        end
+      end
+    end
+  end
+end

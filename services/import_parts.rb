@@ -1,0 +1,78 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # Takes a list of parts over, as it was looked at: all of it or nothing. Taken over twice is taken over once.
+    class ImportParts
+      SLICE = 500
+      COLUMNS = (PartChanges::FIELDS - %i[supplier successor] + %i[supplier_id]).freeze
+
+      # @param import [Models::PartImport]
+      # @param rows [Array<Hash>] what it says
+      # @param digest [String] of the changes that were looked at
+      # @return [PartChanges] what was changed
+      # @raise [Refused] when it would change something else by now, or something stands against it
+      def self.call(import, rows, digest:, by:, at:)
+        DB.transaction do
+          import.lock!
+          next if import.applied_at
+
+          changes = PartChanges.new(rows, lock: true)
+          raise Refused, changes.problems.first(5).join(" ") if changes.problems.any?
+          raise Refused, "Something changed on the shelf since you looked: look at the changes again." unless changes.digest == digest
+
+          new(changes, by, at).call
+          import.update(applied_at: at)
+          History.note("took over parts", import, by: by, at: at, data: { changed: changes.changes.size })
+          changes
+        end
+      end
+
+      def initialize(changes, by, at)
+        @changes = changes.changes
+        @by = by
+        @at = at
+        @suppliers = changes.suppliers.merge(changes.new_suppliers.to_h { |name| [name, Models::Supplier.create(name: name).id] })
+      end
+
+      def call
+        # In the order of the numbers, as every list does: two lists at once do not wait for each other in a ring.
+        @changes.sort_by(&:number).each_slice(SLICE) { |slice| write(slice) }
+        ids = Models::Part.where(number: @changes.map(&:number)).select_hash(:number, :id)
+        succeed(ids)
+        note(ids)
+      rescue Sequel::UniqueConstraintViolation
+        raise Refused, "A barcode would stand on two parts for a moment: empty it on the one first."
+      end
+
+      private
+
+      def write(slice)
+        update = COLUMNS.to_h { |column| [column, Sequel[:excluded][column]] }
+        rows = slice.map { |change| [change.number, *row(change).values_at(*COLUMNS), @by.id, @at] }
+        Models::Part.dataset.insert_conflict(target: :number, update: update).import([:number, *COLUMNS, :created_by, :created_at], rows)
+      end
+
+      # All the fields of the part as they shall be.
+      def row(change)
+        before = change.part ? change.part.values.slice(*COLUMNS) : {}
+        after = change.fields.transform_values(&:last)
+        after[:supplier_id] = @suppliers[after[:supplier]] if after.key?(:supplier)
+        before.merge(after)
+      end
+
+      def succeed(ids)
+        wanted = @changes.select { |change| change.fields.key?(:successor) }
+        known = Models::Part.where(number: wanted.filter_map { |change| change.fields[:successor].last }).select_hash(:number, :id)
+        wanted.each { |change| Models::Part.where(id: ids.fetch(change.number)).update(successor_id: known[change.fields[:successor].last]) }
+      end
+
+      def note(ids)
+        rows = @changes.map do |change|
+          ["parts", ids.fetch(change.number), change.new? ? "put on file by a list" : "changed by a list", @at, @by.id, @by.name, Sequel.pg_jsonb(change.fields)]
+        end
+        Models::Event.dataset.import(%i[subject subject_id verb at person_id actor data], rows, slice: SLICE)
+      end
+    end
+  end
+end

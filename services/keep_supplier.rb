@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # Puts a supplier on file, or changes one.
+    class KeepSupplier
+      # @param id [Integer, nil] nil for a new one
+      # @return [Models::Supplier]
+      # @raise [Invalid] when another has the name
+      def self.call(id, by:, at:, **fields)
+        DB.transaction(savepoint: true) do
+          supplier = id ? Lookup.one(Models::Supplier, id) : Models::Supplier.new
+          supplier.set(fields)
+          supplier.save
+          LearnLeadTimes.call(supplier, []) if supplier.learned_lead_days
+          History.note(id ? "changed supplier" : "put supplier on file", supplier, by: by, at: at, data: fields)
+          supplier
+        end
+      rescue Sequel::UniqueConstraintViolation
+        raise Invalid, { name: ["belongs to another supplier"] }
+      end
+    end
+  end
+end

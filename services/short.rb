@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # What is short on the shelf, and how many to order of it.
+    class Short
+      Row = Struct.new(:part, :order, :forecast, keyword_init: true) do
+        # @return [Integer]
+        def pieces
+          order.pieces
+        end
+
+        # @return [Integer, nil] what they cost the shop
+        def cost_cents
+          part.cost_cents && (part.cost_cents * pieces)
+        end
+      end
+
+      # @param part_ids [Array<Integer>, nil] of these only
+      # @return [Array<Row>] those that need ordering, by supplier and number
+      def self.rows(part_ids: nil)
+        found = dataset
+        found = found.where(Sequel[:parts][:id] => part_ids) if part_ids
+        figures = found.naked.all
+        parts = Models::Part.where(id: figures.map { |one| one[:id] }).eager(:supplier).to_hash(:id)
+        forecasts = Models::PartForecast.where(part_id: parts.keys).to_hash(:part_id)
+        rows = figures.map { |one| row(one, parts.fetch(one[:id]), forecasts[one[:id]]) }
+        rows.select { |row| row.pieces.positive? }.sort_by { |row| [row.part.supplier&.name || "~", row.part.number] }
+      end
+
+      # @return [Core::Shelf::Order] of any part, whether it is short or not
+      def self.order_of(part, forecast)
+        figures = figures_of(Models::Part.where(Sequel[:parts][:id] => part.id)).naked.first
+        row(figures, part, forecast).order
+      end
+
+      def self.row(figures, part, forecast)
+        order = Core::Shelf::Order.new(level: figures[:level], on_shelf: figures[:on_shelf], claimed: figures[:claimed], on_order: figures[:on_order], pack_pieces: part.pack_pieces)
+        Row.new(part: part, order: order, forecast: forecast)
+      end
+      private_class_method :row
+
+      # The database leaves out the many that are not short; how many to order of the others, the core says.
+      def self.dataset
+        figures_of(Models::Part.where(discontinued: false)).from_self(alias: :parts).where { level + claimed > on_shelf + on_order }
+      end
+      private_class_method :dataset
+
+      def self.figures_of(parts)
+        zero = ->(column) { Sequel.function(:coalesce, column, 0) }
+        parts.left_join(:part_forecasts, part_id: Sequel[:parts][:id]).left_join(:stock_levels, part_id: Sequel[:parts][:id])
+             .left_join(Kept.all, { part_id: Sequel[:parts][:id] }, table_alias: :kept).left_join(coming, { part_id: Sequel[:parts][:id] }, table_alias: :coming)
+             .select(Sequel[:parts][:id], zero[Sequel[:part_forecasts][:level]].as(:level), zero[Sequel[:stock_levels][:pieces]].as(:on_shelf),
+                     zero[Sequel[:kept][:pieces]].as(:claimed), zero[Sequel[:coming][:pieces]].as(:on_order))
+      end
+      private_class_method :figures_of
+
+      # What was ordered and did not come yet.
+      def self.coming
+        came = Models::StockMove.exclude(order_line_id: nil).group(:order_line_id).select(:order_line_id, Sequel.function(:sum, :pieces).as(:pieces))
+        lines = Models::OrderLine.join(Models::SupplierOrder.waiting, { id: :order_id }, table_alias: :orders)
+                                 .left_join(came, { order_line_id: Sequel[:order_lines][:id] }, table_alias: :came)
+        left = Sequel.function(:greatest, Sequel[:order_lines][:pieces] - Sequel.function(:coalesce, Sequel[:came][:pieces], 0), 0)
+        lines.group(:part_id).select(:part_id, Sequel.function(:sum, left).cast(Integer).as(:pieces))
+      end
+      private_class_method :coming
+    end
+  end
+end

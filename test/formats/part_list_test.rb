@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+require_relative "../test_helper"
+
+# Parts as CSV (RFC 4180): what is read, what is refused, and where.
+class PartListTest < AppTest
+  def read(*lines)
+    Formats::PartList.new(lines.join("\n")).call
+  end
+
+  def problems(*lines)
+    assert_raises(Formats::Bad) { read(*lines) }.problems
+  end
+
+  # Quotes, doubled quotes, separators and line ends within quotes: RFC 4180, section 2, rules 5 to 7.
+  def test_fields_as_the_standard_has_them
+    rows = read("number,name,price", "A-1,\"Belt, \"\"flat\"\"\",3.50", "A-2,\"two", "lines\",4", "A-3,x,5")
+
+    assert_equal ["Belt, \"flat\"", "two\nlines", "x"], rows.map { |row| row[:name] }
+    assert_equal [2, 3, 5], rows.map { |row| row[:line] }
+    assert_equal [350, 400, 500], rows.map { |row| row[:price_cents] }
+  end
+
+  def test_semicolons_tabs_and_a_mark_at_the_start
+    assert_equal [350], read("\uFEFFnumber;price", "a-1;3,50").map { |row| row[:price_cents] }
+    assert_equal ["A-1"], read("number\tprice", "a-1\t3.50").map { |row| row[:number] }
+  end
+
+  def test_a_column_that_is_not_there_and_a_cell_that_is_empty
+    row = read("number,maker", "A-1,").first
+
+    assert_equal [true, nil, false], [row.key?(:maker), row[:maker], row.key?(:name)]
+    assert_match(/Line 2: price may not be empty/, problems("number,price", "A-1,").first)
+  end
+
+  def test_every_mistake_names_its_line
+    said = problems("number,kind,price,lead_days,filter_class,pattern,barcode", "A-1,2 ways,1.999,400,H99,perhaps,6291041500214", ",belt,1,,,,", "A-3,belt,1,,,,", "a-3,belt,1,,,,")
+
+    assert_equal [2, 2, 2, 2, 2, 2, 3, 5], said.map { |words| words[/\d+/].to_i }
+    assert_match(/A-3 stands on line 4 already/, said.last)
+  end
+
+  def test_lists_that_are_none
+    assert_match(/no column number/, problems("name", "x").first)
+    assert_match(/column gizmo is not known/, problems("number,gizmo", "A,1").first)
+    assert_match(/stands twice/, problems("number,price,price", "A,1,2").first)
+    assert_match(/empty/, problems("number").first)
+    assert_match(/Line 3/, problems("number,name", "A,b", "B,\"c").first)
+  end
+
+  # What a spreadsheet would take for a formula leaves as text, and comes back as it was.
+  def test_formulas_are_text
+    text = Formats::PartList.write([{ number: "A-1", name: "=1+1", kind: "belt", price_cents: 5, pattern: false, discontinued: false, pack_pieces: 1 }])
+
+    assert_includes text, "'=1+1"
+    assert_equal "=1+1", read(*text.split("\r\n")).first[:name]
+  end
+end

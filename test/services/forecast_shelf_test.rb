@@ -1,0 +1,97 @@
+# frozen_string_literal: true
+
+require_relative "../test_helper"
+
+# What the whole shelf will be asked for, from the small demo and from what is laid here.
+class ForecastShelfTest < DatabaseTest
+  def setup
+    Models::Due.running.update(due_on: today + 2000, early_on: nil, late_on: nil)
+    Models::Card.dataset.update(created_at: NOW - (900 * 86_400))
+    @machine = new_machine
+    Services::SetClocks.call(@machine, on: today)
+    @due = Models::Due.running.where(machine_id: @machine.id, action: "replace", position: "post-filter").first
+    @due.update(due_on: today + 5, early_on: nil, late_on: nil, may_card: true)
+    Models::Due.running.where(machine_id: @machine.id).exclude(id: @due.id).update(due_on: today + 2000, early_on: nil, late_on: nil)
+  end
+
+  def reckon
+    Services::ForecastShelf.call(at: NOW)
+  end
+
+  def of(number)
+    Models::PartForecast.with_pk(part(number).id)
+  end
+
+  def fit(number)
+    Models::Fitting.in_place.where(machine_id: @machine.id, position: @due.position).delete
+    Models::Fitting.create(machine_id: @machine.id, position: @due.position, part_id: part(number).id, fitted_on: today - 300, created_by: owner.id)
+  end
+
+  def test_what_falls_due_is_asked_of_the_part_that_sits_there
+    fit("HD-2010")
+    reckon
+
+    assert_in_delta 0.4, of("HD-2010").from_dues, 1e-6
+    assert_equal 1, of("HD-2010").tasks
+  end
+
+  def test_a_card_that_was_followed_by_a_job_raises_the_chance
+    fit("HD-2010")
+    customer = @machine.customer
+    card = Models::Card.create(customer_id: customer.id, channel: "email", attempt: 1, code_expires_on: today, created_by: owner.id, created_at: NOW - (200 * 86_400))
+    take_in(new_machine("Tolliver Wick").tap { |other| other.update(customer_id: customer.id) }, at: card.created_at + (10 * 86_400))
+    reckon
+
+    assert_in_delta (1 + 8) / 21.0, of("HD-2010").from_dues, 1e-6
+  end
+
+  def test_what_sits_there_no_longer_made_is_asked_of_its_heir
+    heir = part("HD-2020")
+    part("HD-2010").update(discontinued: true, successor_id: heir.id)
+    fit("HD-2010")
+    reckon
+
+    assert_nil of("HD-2010")
+    assert_in_delta 0.4, of("HD-2020").from_dues, 1e-6
+  end
+
+  def test_where_nothing_is_known_the_best_fit_is_asked
+    Models::Fitting.where(position: @due.position, machine_id: Models::Machine.where(sheet_id: @machine.sheet_id).select(:id)).update(part_id: nil)
+    best = Services::FitFor.new(@machine.to_core, today: today).call([@due.position]).fetch(@due.position).candidates.first.part
+    reckon
+
+    assert_in_delta 0.4, Models::PartForecast.with_pk!(best.id).from_dues, 1e-6
+  end
+
+  def test_nobody_is_counted_on_who_gets_no_card
+    fit("HD-2010")
+    @machine.customer.update(email_agreed: false, post_agreed: false)
+    reckon
+
+    assert_in_delta 0.0, of("HD-2010")&.from_dues.to_f
+  end
+
+  # One piece in the year: a walk-in rate over the weeks since the shop began using parts, at most a year.
+  def test_what_was_used_for_those_without_a_card_walks_in
+    Models::Due.running.where(id: @due.id).update(due_on: today + 2000)
+    number = "HD-2030"
+    before = Services::ForecastShelf::Demand.new(today: today, days: 91).walk_ins_a_week[part(number).id]
+    Services::MoveStock.call(part(number), pieces: -1, kind: "used", job: take_in, by: owner, at: NOW - 86_400)
+    after = Services::ForecastShelf::Demand.new(today: today, days: 91).walk_ins_a_week[part(number).id]
+
+    assert_in_delta 7 / 365.0, after - before, 1e-9
+  end
+
+  def test_asked_for_twice_is_reckoned_once_and_the_level_is_what_the_core_says
+    fit("HD-2010")
+    2.times { Services::ForecastShelf.ask(by: owner, at: NOW) }
+
+    assert_equal [1, 1], [Models::ForecastRun.where(finished_at: nil).count, DB[:que_jobs].where(job_class: "UprightBench::Services::ForecastShelf::Work").count]
+    reckon
+
+    assert_equal 0, Models::ForecastRun.where(finished_at: nil).count
+    kept = of("HD-2010")
+
+    assert_equal Core::Stats::Poisson.new(mean: kept.mean).quantile(0.95), kept.level
+  end
+end
