@@ -13,7 +13,7 @@ Sequel.migration do
         tax_cents integer NOT NULL CONSTRAINT offers_tax CHECK (tax_cents >= 0),
         total_cents integer NOT NULL,
         ends_warranty text[] NOT NULL DEFAULT '{}',
-        promise_at timestamptz, valid_until date NOT NULL,
+        valid_until date NOT NULL,
         offered_by bigint NOT NULL REFERENCES people, offered_at timestamptz NOT NULL,
         CONSTRAINT offers_version UNIQUE (job_id, version),
         CONSTRAINT offers_add_up CHECK (total_cents = net_cents + tax_cents));

@@ -16,6 +16,11 @@ module UprightBench
       def to_do?
         state == "to_do"
       end
+
+      # @return [Boolean] it is settled what goes in: a part, or the customer's own spare
+      def chosen?
+        action != "replace" || own_spare || !part_id.nil?
+      end
     end
   end
 end

@@ -44,6 +44,11 @@ module UprightBench
                                   locals: { job: job, visit: visit, offer: visit.offer, problem: problem, errors: errors, typed: errors.empty? && problem.nil? ? {} : params }
         end
 
+        # What the rule saw; where somebody judged otherwise, that stands for it.
+        def reason_for_customer(item, finding)
+          finding&.own_mark ? "Judged so at the bench, by #{finding.finder.name}." : item.reason
+        end
+
         def answer_offer(where)
           job = job_of(params["code"])
           yield job

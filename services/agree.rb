@@ -23,7 +23,7 @@ module UprightBench
 
       # @raise [Refused] while a part is not chosen
       def self.refuse_open_choice(job, items)
-        open = items.select { |item| item.action == "replace" && item.to_do? && item.part_id.nil? }
+        open = items.select { |item| item.to_do? && !item.chosen? }
         return if open.empty?
 
         names = open.map { |item| job.sheet.position(item.position).name.downcase }

@@ -2,10 +2,11 @@
 
 module UprightBench
   module Services
-    # Settles which part a work item uses. A part for a wash is the spare: it is fitted now, and the washed one
-    # goes home with the customer. No part for a replace means that it is left as it is.
+    # Settles which part a work item uses. A part for a wash is fitted now instead of it; in rotation, the old one is washed all
+    # the same and waits as the customer's own spare, which is fitted the next time. No part for a replace means that it is
+    # left as it is.
     class ChoosePart
-      # @param choice [String] a part's id, "wash" or "leave"
+      # @param choice [String] a part's id, the same after "rotate-", "own" (spare), "wash" or "leave"
       # @return [Models::WorkItem]
       # @raise [Refused] when the part does not fit, or the item is done
       def self.call(number, item_id, choice:, by:, at:)
@@ -15,10 +16,18 @@ module UprightBench
       # @param candidate [Core::Fit::Candidate]
       # @return [Hash] columns of a work item that uses it
       def self.chosen(candidate)
-        { part_id: candidate.part.id, part_reason: candidate.reasons.join("; "), goes_back: Sequel.pg_array(candidate.goes_back, :text) }
+        { part_id: candidate.part.id, part_reason: candidate.reasons.join("; "), goes_back: Sequel.pg_array(candidate.goes_back, :text), rotates: false, own_spare: false }
       end
 
-      NONE = { part_id: nil, part_reason: nil, goes_back: Sequel.pg_array([], :text) }.freeze
+      # Hands-on: the one in, the other washed.
+      # @param place [Core::Sheets::Position]
+      # @return [Integer]
+      def self.rotation_minutes(place)
+        place.minutes + Core::Work::Plan::ACTION_MINUTES.values_at(:replace, :wash).sum
+      end
+
+      NONE = { part_id: nil, part_reason: nil, goes_back: Sequel.pg_array([], :text), rotates: false, own_spare: false }.freeze
+      ROTATE = /\Arotate-/
 
       def initialize(job, item_id, choice, by, at)
         @job = job
@@ -44,8 +53,23 @@ module UprightBench
         case @choice
         when "leave" then { **NONE, state: "left", done_by: @by.id, done_at: @at }
         when "wash" then wash
-        else fit
+        when "own" then own_spare
+        when ROTATE then fit(@choice.sub(ROTATE, "")).merge(rotation)
+        else fit(@choice)
         end
+      end
+
+      def own_spare
+        spare = Models::Spare.waiting.first(machine_id: @job.machine_id, position: @item.position)
+        raise Refused, "There is no spare of #{place.name.downcase} that waits for its turn." if spare.nil?
+
+        action("replace").merge(NONE, rotation, own_spare: true, part_reason: "the customer's own, washed #{spare.washed_on.strftime('%-d %b %Y')}")
+      end
+
+      def rotation
+        raise Refused, "#{place.name} must not be wetted." unless place.washable?
+
+        { rotates: true, minutes: self.class.rotation_minutes(place) }
       end
 
       def wash
@@ -54,11 +78,11 @@ module UprightBench
         action("wash").merge(NONE)
       end
 
-      def fit
-        found = answer.candidates.find { |candidate| candidate.part.id.to_s == @choice }
+      def fit(id)
+        found = answer.candidates.find { |candidate| candidate.part.id.to_s == id }
         return action("replace").merge(self.class.chosen(found)) if found
 
-        near = answer.near_misses.find { |miss| miss.part.id.to_s == @choice }
+        near = answer.near_misses.find { |miss| miss.part.id.to_s == id }
         raise Refused, "#{near.part.name} does not fit: #{near.reasons.join('; ')}." if near
 
         raise NotFound, "There is no such part for #{place.name.downcase}."

@@ -47,7 +47,7 @@ module UprightBench
       end
 
       def refit_from_rack
-        stays = @items.filter_map(&:on_rack)
+        stays = @items.reject(&:rotates).filter_map(&:on_rack) # a spare goes on drying
         wet = stays.reject { |stay| stay.dry?(@at) }
         refuse_wet(wet) if wet.any? && @wet_reason.empty?
         stays.each { |stay| TakeOffRack.take_off(stay, @job, @by, @at, @wet_reason) }
@@ -56,7 +56,7 @@ module UprightBench
       # A part may also have been taken off the rack wet before; its reason and its name stand for the job.
       # @return [Hash] the reason and the name, when a part goes back that would still be wet
       def went_back_wet
-        stay = @items.select { |item| item.state == "done" }.filter_map { |item| item.rack_stays.last }.find { |one| one.early_reason && !one.dry?(@at) }
+        stay = @items.select { |item| item.state == "done" && !item.rotates }.filter_map { |item| item.rack_stays.last }.find { |one| one.early_reason && !one.dry?(@at) }
         stay ? { wet_reason: stay.early_reason, wet_by: stay.off_by } : {}
       end
 
@@ -76,8 +76,25 @@ module UprightBench
         return unless item.action == "replace"
 
         old&.update(removed_on: [today, old.fitted_on].compact.max)
-        Models::Fitting.create(machine_id: @job.machine_id, position: item.position, part_id: item.part_id, fitted_on: today,
+        Models::Fitting.create(machine_id: @job.machine_id, position: item.position, **what_goes_in(item), fitted_on: today,
                                job_id: @job.id, created_by: @by.id)
+        keep_spare(item, old) if item.rotates
+      end
+
+      # @return [Hash] part_id and wash_count
+      def what_goes_in(item)
+        return { part_id: item.part_id, wash_count: 0 } unless item.own_spare
+
+        spare = Models::Spare.waiting.first!(machine_id: @job.machine_id, position: item.position)
+        spare.update(used_item_id: item.id)
+        spare.values.slice(:part_id, :wash_count)
+      end
+
+      # What came out was washed, and waits for its turn; one that waited already is worn out or lost, and not counted on.
+      def keep_spare(item, old)
+        Models::Spare.waiting.where(machine_id: @job.machine_id, position: item.position).update(used_item_id: item.id)
+        Models::Spare.create(machine_id: @job.machine_id, position: item.position, part_id: old&.part_id, wash_count: (old&.wash_count || 0) + 1,
+                             washed_on: today, work_item_id: item.id)
       end
 
       def tasks_done(done)

@@ -72,8 +72,13 @@ module UprightBench
       def do_refer; end
 
       def do_replace
-        raise Refused, "Choose the part first." if @item.part_id.nil?
+        raise Refused, "Choose the part first." unless @item.chosen?
 
+        do_wash if @item.rotates
+        take_part unless @item.own_spare
+      end
+
+      def take_part
         done = @job.work_items_dataset.where(state: "done", action: "replace", part_id: @item.part_id).all
         return if Boxes.more(@job.sheet, @item, done).zero?
 

@@ -28,7 +28,7 @@ module UprightBench
         policies = Policies.now
         quote = Quotes.of(@job, @items, held: Quotes.held(@job, today: @today), policies: policies)
         before = Quotes.offer(@job)
-        return before if before&.stands?(@today) && Quotes.same?(before, quote) && before.promise_at == @job.promise_at
+        return before if before&.stands?(@today) && Quotes.same?(before, quote)
 
         write(quote, before, @today + policies.number("estimate_valid_days"))
       end
@@ -37,7 +37,7 @@ module UprightBench
 
       def write(quote, before, valid_until)
         offer = Models::Offer.create(job_id: @job.id, version: (before&.version || 0) + 1, lines: Sequel.pg_jsonb(quote.lines.map(&:to_h)),
-                                     net_cents: quote.net_cents, tax_cents: quote.tax_cents, total_cents: quote.total_cents, promise_at: @job.promise_at,
+                                     net_cents: quote.net_cents, tax_cents: quote.tax_cents, total_cents: quote.total_cents,
                                      ends_warranty: Sequel.pg_array(Quotes.ends_warranty(@job, @items, today: @today), :text),
                                      valid_until: valid_until, offered_by: @by.id, offered_at: @at)
         History.note("offered", @job, by: @by, at: @at, job: @job, data: { total_cents: quote.total_cents, valid_until: valid_until.iso8601 })

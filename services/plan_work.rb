@@ -44,7 +44,7 @@ module UprightBench
 
       # A spare fitted in place of a wash stays that way; so does what is done, unless more is asked.
       def settled?(known, item)
-        return true if known.action == "replace" && item.action == :wash && known.part_id
+        return true if known.action == "replace" && item.action == :wash && known.chosen?
         return false if known.to_do?
 
         known.action == item.action.to_s || !MORE_THAN_DONE.include?(item.action.to_s)

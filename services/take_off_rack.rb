@@ -12,7 +12,7 @@ module UprightBench
           next stay if stay.refresh.off_at
 
           take_off(stay, job, by, at, early_reason)
-          MoveOn.call(job)
+          MoveOn.call(job) if %i[in_work waiting].include?(job.stage) # a spare may dry long after its job
           stay
         end
       end

@@ -23,7 +23,7 @@ module UprightBench
       end
 
       def self.give_back(job, item, by, at)
-        back_on_shelf(job, item, by, at) if item.action == "replace"
+        back_on_shelf(job, item, by, at) if item.action == "replace" && !item.own_spare
         TakeOffRack.take_off(item.on_rack, job, by, at, REASON) if item.on_rack
       end
       private_class_method :give_back

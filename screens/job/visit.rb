@@ -73,14 +73,36 @@ module UprightBench
         # When would it be ready, if this were chosen here and all else stayed?
         # @param action [String, nil] nil to leave it as it is
         # @param part [Core::Fit::Part, nil]
+        # @param rotates [Boolean] what comes out is washed as a spare
         # @return [Time]
-        def ready(item, action, part = nil)
-          others = to_do.reject { |one| one.id == item.id }
-          @kept ||= Services::Kept.for_others(items.filter_map(&:part_id), except: @job)
-          asks = others.map { |one| Services::Promises.ask_of(one, sheet, kept: @kept, policies: @policies) }
-          asks << Services::Promises.ask(sheet.position(item.position), action, part, policies: @policies) if action
-          Services::Promises.of(asks, at: @now, policies: @policies).call
+        def ready(item, action, part = nil, rotates: false)
+          place = sheet.position(item.position)
+          asks = asks(to_do.reject { |one| one.id == item.id })
+          asks << Services::Promises.ask(place, action, part, *(Services::ChoosePart.rotation_minutes(place) if rotates), policies: @policies) if action
+          promised(asks).call
         end
+
+        # @return [Hash{String=>Models::Spare}] the customer's own, that wait for their turn, by position
+        def spares
+          @spares ||= Models::Spare.waiting.where(machine_id: @job.machine_id).eager(:part).to_hash(:position)
+        end
+
+        # As it would be promised now; what was promised at the agreement stands on the job.
+        # @return [Core::Work::Promise]
+        def promise_now
+          @promise_now ||= promised(asks(to_do))
+        end
+
+        def asks(items)
+          @kept ||= Services::Kept.for_others(self.items.filter_map(&:part_id), except: @job)
+          items.map { |one| Services::Promises.ask_of(one, sheet, kept: @kept, policies: @policies) }
+        end
+        private :asks
+
+        def promised(asks)
+          Services::Promises.of(asks, at: @now, policies: @policies)
+        end
+        private :promised
 
         # @return [Models::Estimate, nil] the newest that was agreed
         def agreed
@@ -133,7 +155,7 @@ module UprightBench
         end
 
         def wet
-          items.filter_map(&:on_rack).reject { |stay| stay.dry?(@now) }
+          items.reject(&:rotates).filter_map(&:on_rack).reject { |stay| stay.dry?(@now) }
         end
 
         # @return [Array<Models::Due>] the running clocks of the machine, soonest first

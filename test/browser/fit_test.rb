@@ -67,7 +67,7 @@ class FitBrowserTest < BrowserTest
 
     within("#item-#{item(job, 'pre-filter').id}") do
       assert_css "button", text: /Wash it and wait ready /
-      assert_css "button", text: /Spare now: Pre-motor filter, Dart M HD-2010 \$16.50 ready/
+      assert_css "button", text: /New one now: Pre-motor filter, Dart M HD-2010 \$16.50 ready/
     end
     assert_css ".estimate", text: /Bench time, 15 min.*\$15.00/m
   end

@@ -139,7 +139,7 @@ class StoryTest < BrowserTest
 
       assert_text "HD-3020: does not fit, has no twist lock"
     end
-    within("#item-#{item(job, 'pre-filter').id}") { find("button", text: "Spare now: Pre-motor filter, Dart M").click }
+    within("#item-#{item(job, 'pre-filter').id}") { find("button", text: "New one now: Pre-motor filter, Dart M").click }
 
     assert_css "#item-#{item(job, 'pre-filter').id} .part-chosen", text: "HD-2010"
     within("#item-#{item(job, 'pre-filter').id}") { find("button", text: "Wash it").click }

@@ -144,7 +144,7 @@ class OffersTest < DatabaseTest
 
     assert_equal [0, 1650], Services::Quotes.agreed(@job).to_lines.map(&:net_cents)
     assert_match(/15 min free: the .* on the card of/, Services::Quotes.agreed(@job).to_lines.first.note)
-    assert_equal [[card.id, @job.id]], Models::Earning.select_map(%i[card_id job_id])
+    assert_equal [[card.id, @job.id]], Models::Earning.where(job_id: @job.id).select_map(%i[card_id job_id])
     @job.refresh.update(state: "handed_over")
 
     assert_equal 3150, offered(machine: machine).net_cents

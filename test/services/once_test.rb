@@ -71,7 +71,78 @@ class OnceTest < CommittedTest
     assert_equal 2, Models::Fitting.where(machine_id: job.machine_id, position: "post-filter").count
   end
 
+  # A list changes prices while the count writes its corrections and a job takes pieces: all three end, and the level is the sum
+  # of its moves.
+  def test_a_list_is_taken_over_while_a_count_runs
+    parts = Models::Part.order(:number).limit(40).all
+    Services::ScanCount.begin(by: owner, at: NOW)
+    parts.each { |one| Services::ScanCount.scan(one.number, pieces: 50, by: owner, at: NOW) }
+    import = Models::PartImport.create(content: "number,price\n#{parts.map { |one| "#{one.number},77.70" }.join("\n")}", given_by: owner.id, given_at: NOW)
+    rows = Formats::PartList.new(import.content).call
+    digest = Services::PartChanges.new(rows).digest
+    at_once = [-> { Services::ScanCount.close(written: true, by: owner, at: NOW) }, -> { Services::ImportParts.call(import, rows, digest: digest, by: technician, at: NOW) },
+               -> { parts.reverse_each { |one| Services::MoveStock.call(one, pieces: 3, kind: "received", by: technician, at: NOW) } }]
+    at_once.map { |what| Thread.new(&what) }.each(&:join)
+
+    assert_equal [7770], Models::Part.where(id: parts.map(&:id)).select_map(:price_cents).uniq
+    assert_equal [53], Models::StockLevel.where(part_id: parts.map(&:id)).select_map(:pieces).uniq
+    assert_levels_are_their_moves
+  end
+
+  # Two lists at once, with the same parts: one is taken over; the other is told to look again, as what it would change changed.
+  def test_two_lists_at_once
+    said = %w[5.00 6.00].map do |price|
+      import = Models::PartImport.create(content: "number,price\nHD-2010,#{price}\nHD-2020,#{price}", given_by: owner.id, given_at: NOW)
+      rows = Formats::PartList.new(import.content).call
+      [import, rows, Services::PartChanges.new(rows).digest]
+    end
+    ends = said.map { |import, rows, digest| Thread.new { taken_over(import, rows, digest) } }.map(&:value)
+
+    assert_equal %i[refused taken], ends.sort
+    assert_equal 1, Models::Part.where(number: %w[HD-2010 HD-2020]).select_map(:price_cents).uniq.size
+  end
+
+  # Whatever several people do at once with the same few parts, in whatever order it happens to come.
+  def test_stock_is_the_sum_of_its_moves_after_any_interleaving
+    parts = Models::Part.order(:number).limit(3).all
+    Array.new(6) { |n| Thread.new { 25.times { anything(parts, Random.new((n * 100) + 7)) } } }.each(&:join)
+
+    assert_levels_are_their_moves
+    assert(Models::StockLevel.select_map(:pieces).none?(&:negative?))
+  end
+
   private
+
+  def anything(parts, random)
+    one = parts.sample(random: random)
+    case random.rand(4)
+    when 0 then Services::MoveStock.call(one, pieces: random.rand(1..3), kind: "received", by: owner, at: NOW)
+    when 1 then Services::MoveStock.call(one, pieces: -random.rand(1..4), kind: "used", by: owner, at: NOW)
+    when 2 then Services::CountStock.call(one, pieces: random.rand(0..9), reason: "count", by: owner, at: NOW)
+    else count(one, random)
+    end
+  rescue Services::Refused
+    nil # none left, or somebody else closed the count
+  end
+
+  def count(one, random)
+    Services::ScanCount.begin(by: owner, at: NOW)
+    Services::ScanCount.scan(one.number, by: owner, at: NOW)
+    Services::ScanCount.close(written: random.rand < 0.7, by: owner, at: NOW) if random.rand < 0.5
+  end
+
+  def taken_over(import, rows, digest)
+    Services::ImportParts.call(import, rows, digest: digest, by: owner, at: NOW)
+    :taken
+  rescue Services::Refused
+    :refused
+  end
+
+  def assert_levels_are_their_moves
+    sums = Models::StockMove.group(:part_id).select_hash(:part_id, Sequel.function(:sum, :pieces).as(:sum)).transform_values(&:to_i)
+
+    assert_equal sums, Models::StockLevel.select_hash(:part_id, :pieces)
+  end
 
   def use(job)
     Services::DoWorkItem.call(job.number, item(job, "cyclone-gasket").id, by: technician, at: NOW)

@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+require "open3"
+require_relative "../test_helper"
+
+# Code 128 as on the shelf labels: ISO/IEC 15417, whose check character is the sum of the values, each times its place,
+# modulo 103.
+class ShelfLabelTest < AppTest
+  def code(text)
+    Barby::Code128.new(text)
+  end
+
+  # The worked examples most often printed (from memory): "PJJ123C" in set A has 54 for its check character; "Wikipedia" in
+  # set B has 88.
+  def test_published_check_characters
+    assert_equal 54, Barby::Code128A.new("PJJ123C").checksum
+    assert_equal 88, Barby::Code128B.new("Wikipedia").checksum
+  end
+
+  # Values of set B are the ASCII code less 32; of set C, pairs of digits; start B is 104, start C 105 (ISO/IEC 15417, table 1).
+  def test_the_check_character_of_our_numbers
+    Models::Part.select_map(:number).each do |number|
+      sum = number.bytes.each.with_index(1).sum(104) { |byte, place| (byte - 32) * place } % 103
+
+      assert_equal sum, Barby::Code128B.new(number).checksum, number
+    end
+  end
+
+  # A symbol is 11 modules a character, with start and check, and a stop of 13; it begins and ends with a bar.
+  def test_the_bars_are_whole
+    modules = Papers::ShelfLabel.modules("HD-2010")
+
+    assert_match(/\A11010010000|\A11010000100|\A11010011100/, modules)
+    assert modules.end_with?("1100011101011")
+    assert_equal 2, modules.size % 11
+  end
+
+  # The page is drawn and read by zbar, also the longest number and one of digits only.
+  def test_the_bars_scan
+    numbers = ["HD-2010", "A1/#{'7' * 10}.B-1234567890", "20461234"]
+    Dir.mktmpdir do |folder|
+      File.binwrite("#{folder}/labels.pdf", Papers::ShelfLabel.new(shop: "Shop", labels: numbers.map { |number| { name: "Filter " * 20, number: number, price: "$16.50" } }).render)
+      system("pdftoppm", "-r", "400", "-png", "#{folder}/labels.pdf", "#{folder}/label")
+      read = Dir["#{folder}/label*.png"].sort.map { |page| Open3.capture2("zbarimg", "-q", "--nodbus", page).first.strip }
+
+      assert_equal numbers.map { |number| "CODE-128:#{number}" }, read
+    end
+  end
+end
