@@ -17,7 +17,7 @@ module UprightBench
         use Config::Web::RequestLog, out: log
         use Config::Web::Headers, tls: SETTINGS.tls?
         use Rack::Deflater
-        use Rack::Static, urls: ["/vendor", "/app.css", "/app.js", "/look_over.js", "/icon.svg"], root: PUBLIC,
+        use Rack::Static, urls: ["/vendor", "/app.css", "/app.js", "/look_over.js", "/scan.js", "/icon.svg"], root: PUBLIC,
                           header_rules: [[:all, { "cache-control" => "no-cache" }], ["/vendor", { "cache-control" => A_DAY }]]
         use Config::Web::ReadableInput
         Config::Web::Throttle.install

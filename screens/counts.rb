@@ -15,8 +15,8 @@ module UprightBench
 
         app.post "/shelf/count/scan" do
           form = ScanForm.new(params)
-          line = scan(form)
-          next scanned(line, form) if htmx?
+          line = scan_part(form)
+          next counted_lines(line, form) if htmx?
           next redirect("/shelf/count", 303) if line
 
           status 422
@@ -47,7 +47,7 @@ module UprightBench
         end
 
         # @return [Models::CountLine, nil] nil when something is wrong, which the form then says
-        def scan(form)
+        def scan_part(form)
           Services::ScanCount.scan(form.values[:code], pieces: form.values[:pieces], by: person, at: now) if form.ok?
         rescue Services::Invalid => e
           form.add(e.errors)
@@ -57,7 +57,7 @@ module UprightBench
           nil
         end
 
-        def scanned(line, form)
+        def counted_lines(line, form)
           status 422 unless line
           count = Models::Count.under_way
           erb :"counts/_lines", layout: false, locals: { lines: count ? count_lines(count) : [], said: line ? "#{line.part.name}: #{line.pieces}" : form.errors.values.flatten.join(" "), wrong: line.nil? }

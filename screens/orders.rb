@@ -26,7 +26,7 @@ module UprightBench
         app.post "/shelf/short/:supplier" do
           supplier = Services::Lookup.one(Models::Supplier, id_of(params["supplier"]))
           form = OrderForm.new(params)
-          placed = place(supplier, form)
+          placed = place_order(supplier, form)
           next redirect("/shelf/orders/#{placed.number}", 303) if placed
 
           status 422
@@ -48,7 +48,7 @@ module UprightBench
 
         app.post "/shelf/orders/:number/receive" do
           form = OrderForm.new(params)
-          next redirect("/shelf/orders/#{params['number']}", 303) if receive(id_of(params["number"]), form)
+          next redirect("/shelf/orders/#{params['number']}", 303) if receive_order(id_of(params["number"]), form)
 
           status 422
           order_page(order_asked, form)
@@ -83,14 +83,14 @@ module UprightBench
         end
 
         # @return [Models::SupplierOrder, nil] nil when something is wrong, which the form then says
-        def place(supplier, form)
+        def place_order(supplier, form)
           Services::PlaceOrder.call(supplier, pieces: form.pieces, request_key: form.values[:request_key], by: person, at: now) if form.ok?
         rescue Services::Invalid => e
           form.add(e.errors)
           nil
         end
 
-        def receive(number, form)
+        def receive_order(number, form)
           Services::ReceiveOrder.call(number, pieces: form.pieces, request_key: form.values[:request_key], by: person, at: now) if form.ok?
         rescue Services::Invalid, Services::Refused => e
           form.add(e.is_a?(Services::Invalid) ? e.errors : { pieces: [e.message] })

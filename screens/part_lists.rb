@@ -70,8 +70,9 @@ module UprightBench
         end
 
         def parts_on_file
-          successors = Models::Part.exclude(successor_id: nil).join(Sequel.as(:parts, :next), id: Sequel[:parts][:successor_id]).select_hash(Sequel[:parts][:id], Sequel[:next][:number])
-          Models::Part.order(:number).eager(:stock_level, :supplier).all.map { |part| part.values.merge(supplier: part.supplier&.name, successor: successors[part.id], on_shelf: part.stock) }
+          Models::Part.order(:number).eager(:stock_level, :supplier, :successor).all.map do |part|
+            part.values.merge(supplier: part.supplier&.name, successor: part.successor&.number, on_shelf: part.stock)
+          end
         end
 
         FIELD_WORDS = { price_cents: "price", cost_cents: "cost", lead_days: "days to come", pack_pieces: "comes by", life_months: "months of service" }.freeze

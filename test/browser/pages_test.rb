@@ -9,7 +9,8 @@ class PagesTest < BrowserTest
     stopped = Models::Job.with_pk!(Models::Stop.standing.get(:job_id))
     machine = Models::Due.running.order(:due_on).first.machine
     ["/", "/take-in", "/take-in?q=er", "/take-in?new=1", "/take-in?machine_id=#{machine.id}", *open.values, "/jobs/#{stopped.number}",
-     "#{open.fetch('taken_in')}/look-over", "/rack", "/shelf", "/shelf/#{part('HD-2010').id}", "/shelf/fit", "/shelf/fit?q=332+x+10",
+     "#{open.fetch('taken_in')}/look-over", "/rack", "/shelf", "/shelf/#{part('HD-2010').id}", "/shelf/fit", "/shelf/fit?q=332+x+10", "/shelf/short", "/shelf/orders", "/shelf/orders/#{Models::SupplierOrder.max(:number)}",
+     "/shelf/suppliers", "/shelf/count", "/shelf/list",
      "/shelf/fit?sheet=#{machine.sheet_id}&at=#{machine.to_core.walk.last.key}", "/cards", "/cards/#{Models::Card.order(:id).last.id}",
      "/customers", "/customers/#{machine.customer_id}", "/machines/#{machine.id}", "/sheets", "/sheets/#{machine.sheet_id}", "/sheets/new",
      *drafts, "/take-in/many?customer_id=#{machine.customer_id}", "/take-in/taken?customer_id=#{stopped.customer_id}&from=#{stopped.number}&to=#{stopped.number}",
@@ -22,6 +23,10 @@ class PagesTest < BrowserTest
     [path, "#{path}?at=pre-filter"]
   end
 
+  def job_path
+    URI(Outbox::JobLink.of(Models::Question.first.job)).path
+  end
+
   def card_path
     URI(Outbox::CardLetter.link(Models::Card.order(:id).last)).path
   end
@@ -30,7 +35,7 @@ class PagesTest < BrowserTest
     visit "/login"
     found = { "/login" => axe }
     sign_in
-    [*pages, card_path].each do |path|
+    [*pages, card_path, job_path].each do |path|
       visit path
       found[path] = axe
       [390, 1280, 1920].each do |width|

@@ -15,7 +15,7 @@ class FuzzTest < DatabaseTest
               arrived accessories conditions no_condition pictures list list_file machine_ids from to out missing_note since request_key other
               other_reason length_unit seal_school length_mm run_minutes
               pasted file relative_id maker model over clocks fasteners measures behind features tasks kits accessories rated take_out key water
-              seat layer never_without refit_order sheet call_above warranty_name covered offer question reply discount_percent discount_reason].freeze
+              seat layer never_without refit_order sheet call_above warranty_name covered offer question reply discount_percent discount_reason supplier part order before digest code lead_days].freeze
   ROUNDS = 15
 
   def setup
@@ -25,7 +25,7 @@ class FuzzTest < DatabaseTest
     @token = token
     Services::BeginDraft.of(sheet("Hallmoor Dart M"), by: owner, at: NOW)
     @job = settled({ "pre-filter" => { grey: 5 } })
-    @real = { "station" => "pre", "key" => "pre-filter", "size" => "small",
+    @real = { "station" => "pre", "key" => "pre-filter", "size" => "small", "supplier" => Models::Supplier.first.id.to_s,
               "number" => @job.number.to_s, "id" => item(@job, "pre-filter").id.to_s, "position" => "pre-filter", "stay" => "1", "step" => "part",
               "move" => "receive", "customer" => @job.customer_id.to_s, "code" => Outbox::CardLetter.codes.write(Models::Card.order(:id).last.id, today) }
   end

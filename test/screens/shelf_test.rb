@@ -1,0 +1,167 @@
+# frozen_string_literal: true
+
+require_relative "../test_helper"
+require_relative "../support/as_staff"
+
+# The shelf's screens: what to order, orders, suppliers, counting, and parts as a file.
+class ShelfScreensTest < DatabaseTest
+  include AsStaff
+
+  def setup
+    Config::Web::Throttle::STORE.clear
+    sign_in
+    @part = part("HD-2010")
+  end
+
+  def make_short(level: 7)
+    Services::CountStock.call(@part, pieces: 2, reason: "test", by: owner, at: NOW)
+    DB[:part_forecasts].where(part_id: @part.id).delete
+    DB[:part_forecasts].insert(part_id: @part.id, days: 10, from_dues: 2.5, from_walk_ins: 1.5, level: level, weeks: Sequel.pg_array([0.5] * 13, :real), walk_ins_a_week: 1, tasks: 6)
+  end
+
+  def test_what_is_short_says_why_and_is_ordered
+    make_short
+    get "/shelf/short"
+
+    assert_says(/2\.5 due and 1\.5 walking in within 10 days: 7 should be there/)
+    key = page[/name="request_key" value="([^"]+)"/, 1]
+    submit "/shelf/short/#{@part.supplier_id}", { "request_key" => key, "pieces" => { @part.id.to_s => "5" } }, from: "/shelf/short"
+    number = last_response["location"][/\d+\z/]
+    get "/shelf/orders/#{number}"
+
+    assert_says(/Pre-motor filter, Dart M/)
+    get "/shelf/orders/#{number}/order.csv"
+
+    assert_equal "number,name,maker,barcode,pieces,packs,cost,cost_together\r\nHD-2010,\"#{@part.name}\",#{@part.maker},#{@part.barcode},5,5,#{format('%.2f', @part.cost_cents / 100.0)},#{format('%.2f', @part.cost_cents * 5 / 100.0)}\r\n", page
+    get "/shelf/orders/#{number}/order.pdf"
+
+    assert page.start_with?("%PDF")
+    get "/shelf/short"
+
+    refute_includes page, "pieces-#{@part.id}"
+  end
+
+  def test_an_order_of_nothing_or_of_nonsense
+    make_short
+    get "/shelf/short"
+    key = page[/name="request_key" value="([^"]+)"/, 1]
+    { "0" => /at least one part/, "many" => /whole numbers/ }.each do |typed, words|
+      submit "/shelf/short/#{@part.supplier_id}", { "request_key" => key, "pieces" => { @part.id.to_s => typed } }, from: "/shelf/short"
+
+      assert_equal 422, status
+      assert_says(words)
+      assert_includes page, %(value="#{typed}")
+    end
+  end
+
+  def test_what_came_is_put_on_the_shelf_line_by_line
+    order = Services::PlaceOrder.call(@part.supplier, pieces: { @part.id => 3 }, request_key: SecureRandom.uuid, by: owner, at: NOW)
+    path = "/shelf/orders/#{order.number}"
+    before = @part.stock
+    get path
+    submit "#{path}/receive", { "request_key" => SecureRandom.uuid, "pieces" => { order.lines.first.id.to_s => "2" } }, from: path
+
+    assert_equal before + 2, @part.refresh.stock
+    get path
+
+    assert_says(/of 1/)
+    submit "#{path}/close", {}, from: path
+    get path
+
+    assert_says(/1 pieces never came/)
+  end
+
+  def test_the_first_look_of_the_day_has_the_shelf_reckoned
+    Models::ForecastRun.dataset.update(finished_at: NOW - (3 * 86_400))
+    get "/shelf/short"
+
+    assert_says(/being reckoned/)
+    assert_equal 1, DB[:que_jobs].where(job_class: "UprightBench::Services::ForecastShelf::Work").count
+  end
+
+  def test_the_parts_page_says_what_makes_the_level_up
+    make_short
+    get "/shelf/#{@part.id}"
+
+    ["Why 7?", "3 until it comes, 7 until the next look", "asked for by 6 tasks", "Order 5"].each { |words| assert_includes page.gsub(/\s+/, " "), words }
+    assert_match(/run out in the week of/, page)
+  end
+
+  def test_suppliers_are_put_on_file_and_changed
+    submit "/shelf/suppliers", { "name" => "Anchor Belts", "lead_days" => "12" }, from: "/shelf/suppliers"
+    supplier = Models::Supplier.first(name: "Anchor Belts")
+    submit "/shelf/suppliers", { "id" => supplier.id.to_s, "name" => @part.supplier.name, "email" => "nobody", "lead_days" => "-1" }, from: "/shelf/suppliers"
+
+    assert_equal 422, status
+    assert_equal 2, page.scan("field-error\" id").size
+    submit "/shelf/suppliers", { "id" => supplier.id.to_s, "name" => @part.supplier.name, "lead_days" => "12" }, from: "/shelf/suppliers"
+
+    assert_says(/belongs to another supplier/)
+  end
+
+  def test_counting
+    submit "/shelf/count/begin", {}, from: "/shelf/count"
+    submit "/shelf/count/scan", { "code" => @part.barcode }, from: "/shelf/count"
+    submit "/shelf/count/scan", { "code" => "nothing" }, from: "/shelf/count"
+
+    assert_equal 422, status
+    assert_says(/No part on file has the code nothing/)
+    submit "/shelf/count/scan", { "code" => @part.number, "pieces" => "4" }, from: "/shelf/count"
+    submit "/shelf/count/write", {}, from: "/shelf/count"
+
+    assert_equal 4, @part.refresh.stock
+    get "/shelf/count"
+
+    assert_says(/Begin a count/)
+  end
+
+  def test_parts_as_a_file_out_and_in_again_with_one_change
+    get "/shelf/list.csv"
+    text = page.force_encoding("UTF-8")
+
+    assert_equal Models::Part.count + 1, CSV.parse(text).size
+    submit "/shelf/list", { "list" => text.sub(/^(HD-2010,.*?),16\.50,/, '\1,17.50,') }, from: "/shelf/list"
+    path = URI(last_response["location"]).path
+    get path
+
+    assert_says(/price \$16\.50 → \$17\.50/)
+    assert_includes page, "<b>1</b> changed"
+    submit path, { "digest" => page[/name="digest" value="(\h+)"/, 1] }, from: path
+
+    assert_equal 1750, @part.refresh.price_cents
+    get path
+
+    assert_says(/was taken over/)
+  end
+
+  def test_a_list_with_mistakes_names_their_lines_and_changes_nothing
+    submit "/shelf/list", { "list" => "number,price\nHD-2010,lots\n" }, from: "/shelf/list"
+
+    assert_equal 422, status
+    assert_says(/Line 2: price must be money/)
+    assert_keeps "HD-2010,lots"
+    submit "/shelf/list", { "list" => "number,price\nNEW-1,3\n" }, from: "/shelf/list"
+    get last_response["location"]
+
+    assert_says(/Line 2: NEW-1 is not on file/)
+    refute_includes page, "Take it over"
+  end
+
+  def test_shelf_labels
+    { "part=#{@part.id}" => 1, "q=Dart+M" => Models::Part.where(Sequel.ilike(:name, "%Dart M%")).count }.each do |query, pages|
+      get "/shelf/labels.pdf?#{query}"
+
+      assert_equal pages, page.scan(%r{/Type /Page\b}n).size
+    end
+    get "/shelf/labels.pdf?q=nothing-of-the-sort"
+
+    assert_equal 404, status
+  end
+
+  def test_further_parts_by_the_number_last_seen
+    get "/shelf?after=TO-8000"
+
+    refute_includes page, "HD-2010"
+    assert_includes page, "TO-9030"
+  end
+end
