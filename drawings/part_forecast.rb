@@ -80,7 +80,8 @@ module UprightBench
       end
 
       def level
-        Svg.tag(:line, x1: LEFT, y1: y(@level), x2: WIDTH, y2: y(@level), class: "order-level") + Svg.text("order up to #{@level}", x: WIDTH - 4, y: y(@level) - 6, class: "gauge-faint", text_anchor: "end")
+        Svg.tag(:line, x1: LEFT, y1: y(@level), x2: WIDTH, y2: y(@level),
+                       class: "order-level") + Svg.text("order up to #{@level}", x: WIDTH - 4, y: y(@level) - 6, class: "gauge-faint", text_anchor: "end")
       end
 
       def run_down

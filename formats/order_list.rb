@@ -18,7 +18,12 @@ module UprightBench
       def call
         CSV.generate(row_sep: "\r\n") do |out|
           out << COLUMNS
-          @rows.each { |row| out << [*row.values_at(:number, :name, :maker, :barcode, :pieces), packs(row[:packs]), cost(row[:cost_cents]), cost(row[:cost_cents]&.*(row[:pieces]))].map { |cell| Cell.safe(cell) } }
+          @rows.each do |row|
+            out << [*row.values_at(:number, :name, :maker, :barcode, :pieces), packs(row[:packs]), cost(row[:cost_cents]),
+                    cost(row[:cost_cents]&.*(row[:pieces]))].map do |cell|
+              Cell.safe(cell)
+            end
+          end
         end
       end
 
@@ -29,7 +34,7 @@ module UprightBench
       end
 
       def cost(cents)
-        cents && format("%.2f", cents / 100r)
+        cents && format("%.2f", cents/100r)
       end
     end
   end

@@ -38,7 +38,7 @@ module UprightBench
       def self.cell(part, column)
         field, type = FIELDS.fetch(column, [column.to_sym])
         value = part[field]
-        return value && format("%.2f", value / 100r) if type == :money
+        return value && format("%.2f", value/100r) if type == :money
 
         type == :flag ? FLAGS.key(value) : value
       end
@@ -157,7 +157,7 @@ module UprightBench
 
       def twice(rows)
         { number: "number", barcode: "barcode" }.each do |field, words|
-          rows.select { |row| row[field].to_s != "" }.group_by { |row| row[field] }.each_value do |same|
+          rows.select { |row| row[field] && row[field] != "" }.group_by { |row| row[field] }.each_value do |same|
             say(same[1][:line], "#{words} #{same[1][field]} stands on line #{same[0][:line]} already") if same.size > 1
           end
         end

@@ -7,6 +7,7 @@ module UprightBench
       SIZE_MM = [210, 297].freeze
       MARGIN_MM = 16
       ROW = 18
+      COLUMNS = [[0, 90, :left], [95, 225, :left], [325, 45, :right], [375, 60, :right], [440, 70, :right]].freeze # left, width, side
 
       # @param lines [Array<Hash>] number, name, pieces, packs, cost_cents
       # @param money [#call] cents to text
@@ -33,12 +34,14 @@ module UprightBench
         text("Order #{@number} to #{@supplier}", 0, pdf.bounds.width, size: 20, style: :bold, height: 30)
         text("#{@date}, #{@by}", 0, pdf.bounds.width, size: 11, height: 28)
         row(%w[Number Part Pieces Cost Sum], style: :bold)
-        @lines.each { |one| row([one[:number], one[:name], one[:pieces].to_s, cost(one[:cost_cents]), cost(one[:cost_cents]&.*(one[:pieces]))]) }
-        known = @lines.filter_map { |one| one[:cost_cents]&.*(one[:pieces]) }
+        @lines.each { |one| row([one[:number], one[:name], one[:pieces].to_s, cost(one[:cost_cents]), cost(together(one))]) }
+        known = @lines.filter_map { |one| together(one) }
         row(["", "Together, without tax", "", "", @money.call(known.sum)], style: :bold) if known.any?
       end
 
-      COLUMNS = [[0, 90, :left], [95, 225, :left], [325, 45, :right], [375, 60, :right], [440, 70, :right]].freeze
+      def together(one)
+        one[:cost_cents]&.*(one[:pieces])
+      end
 
       def row(cells, style: :normal)
         next_page if @y < ROW

@@ -60,7 +60,8 @@ module UprightBench
         def counted_lines(line, form)
           status 422 unless line
           count = Models::Count.under_way
-          erb :"counts/_lines", layout: false, locals: { lines: count ? count_lines(count) : [], said: line ? "#{line.part.name}: #{line.pieces}" : form.errors.values.flatten.join(" "), wrong: line.nil? }
+          said = line ? "#{line.part.name}: #{line.pieces}" : form.errors.values.flatten.join(" ")
+          erb :"counts/_lines", layout: false, locals: { lines: count ? count_lines(count) : [], said: said, wrong: line.nil? }
         end
       end
     end

@@ -41,7 +41,8 @@ module UprightBench
         app.get "/machines/:id" do
           machine = Services::Lookup.one(Models::Machine, id_of(params["id"]))
           @title = machine.sheet.title
-          erb :"customers/machine", locals: { machine: machine, dues: machine_dues(machine), use: machine.use_rate(today), spares: Models::Spare.waiting.where(machine_id: machine.id).eager(:part).order(:position).all,
+          erb :"customers/machine", locals: { machine: machine, dues: machine_dues(machine), use: machine.use_rate(today),
+                                              spares: Models::Spare.waiting.where(machine_id: machine.id).eager(:part).order(:position).all,
                                               jobs: machine.jobs_dataset.limit(30).all, fittings: machine.fittings_dataset.eager(:part).order(:position, :id).all }
         end
       end

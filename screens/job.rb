@@ -24,6 +24,7 @@ module UprightBench
       def self.registered(app)
         pages(app)
         papers(app)
+        questions(app)
         steps(app)
         work(app)
       end
@@ -62,11 +63,6 @@ module UprightBench
           attempt(number, "stop") { Services::ClearStop.call(number, id_of(params["id"]), note: Note.of(params["note"], :note), by: person, at: now) }
         end
 
-        app.post "/jobs/:number/questions/:id" do
-          number = id_of(params["number"])
-          attempt(number, "questions") { Services::AskAboutJob.reply(number, id_of(params["id"]), Note.of(params["reply"], :reply), by: person, at: now) }
-        end
-
         app.post "/jobs/:number/:step" do
           number = id_of(params["number"])
           action = ACTIONS.fetch(params["step"]) { pass }
@@ -74,6 +70,14 @@ module UprightBench
         end
       end
       private_class_method :steps
+
+      def self.questions(app)
+        app.post "/jobs/:number/questions/:id" do
+          number = id_of(params["number"])
+          attempt(number, "questions") { Services::AskAboutJob.reply(number, id_of(params["id"]), Note.of(params["reply"], :reply), by: person, at: now) }
+        end
+      end
+      private_class_method :questions
 
       def self.work(app)
         app.post "/jobs/:number/items/:id/:step" do
@@ -131,13 +135,17 @@ module UprightBench
           { number: job.number, code: Outbox::JobLink.of(job), lines: [job.machine.sheet.title, "Scan to see how it stands", "See our offer there, agree to it, or ask us.", "Bring this slip when you fetch it."] }
         end
 
-        # One label for every part that comes off for the work that is planned.
+        # One label for every part that comes off for the work that is planned, and for what goes back to the customer.
         def tray_labels(job)
           items = job.work_items_dataset.exclude(state: "left").eager(rack_stays: :place).all
-          parts = items.map { |item| { name: job.sheet.position(item.position).name, note: [item.action, item.on_rack && "rack #{item.on_rack.place.label}"].compact.join(", ") } }
-          parts += items.flat_map { |item| item.goes_back.map { |name| { name: name.capitalize, note: "goes back to #{job.customer.name}" } } }
+          parts = items.map { |item| off_label(job.sheet.position(item.position), item) }
+          parts += items.flat_map(&:goes_back).map { |name| { name: name.capitalize, note: "goes back to #{job.customer.name}" } }
           came = Core::Intake::Accessories.words(job.accessories.to_h { |one| [one.name, one.pieces_in] })
           Papers::TrayLabel.new(number: job.number, machine: "#{job.sheet.title}, #{job.customer.name}", came_with: came, parts: parts).render
+        end
+
+        def off_label(place, item)
+          { name: place.name, note: [item.action, item.on_rack && "rack #{item.on_rack.place.label}"].compact.join(", ") }
         end
 
         # As it was agreed, or as it was offered, or as it stands while neither is.

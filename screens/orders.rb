@@ -11,6 +11,7 @@ module UprightBench
       def self.registered(app)
         app.helpers Helpers
         short(app)
+        orders(app)
         order(app)
         files(app)
       end
@@ -35,17 +36,17 @@ module UprightBench
       end
       private_class_method :short
 
-      def self.order(app)
+      def self.orders(app)
         app.get "/shelf/orders" do
           @title = "Orders"
-          orders = Models::SupplierOrder.eager(:supplier, :orderer, lines: :stock_moves).order(Sequel.case([[{ closed_at: nil }, 0]], 1), Sequel.desc(:id))
-          before = params["before"].to_s.empty? ? nil : id_of(params["before"])
-          orders = orders.exclude(closed_at: nil).where(Sequel[:id] < before) if before
-          erb :"orders/list", locals: { orders: orders.limit(MOST).all }
+          erb :"orders/list", locals: { orders: orders_before(params["before"].to_s) }
         end
 
         app.get("/shelf/orders/:number") { order_page(order_asked) }
+      end
+      private_class_method :orders
 
+      def self.order(app)
         app.post "/shelf/orders/:number/receive" do
           form = OrderForm.new(params)
           next redirect("/shelf/orders/#{params['number']}", 303) if receive_order(id_of(params["number"]), form)
@@ -97,6 +98,14 @@ module UprightBench
           nil
         end
 
+        # What is on its way first, then what is closed, the newest first.
+        # @param before [String] the id of the last one seen; empty for the first page
+        def orders_before(before)
+          orders = Models::SupplierOrder.eager(:supplier, :orderer, lines: :stock_moves).order(Sequel.desc(:id))
+          closed = orders.exclude(closed_at: nil).limit(MOST)
+          before.empty? ? orders.waiting.all + closed.all : closed.where(Sequel[:id] < id_of(before)).all
+        end
+
         def order_asked
           found = Models::SupplierOrder.where(number: id_of(params["number"])).eager(:supplier, :orderer, lines: [:part, { stock_moves: :mover }]).all.first
           found || raise(Services::NotFound, "There is no such order.")
@@ -110,8 +119,7 @@ module UprightBench
 
         def order_rows(order)
           order.lines.map do |line|
-            { number: line.part.number, name: line.part.name, maker: line.part.maker, barcode: line.part.barcode, pieces: line.pieces, packs: Rational(line.pieces, line.part.pack_pieces),
-              cost_cents: line.cost_cents }
+            { **line.part.values.slice(:number, :name, :maker, :barcode), pieces: line.pieces, packs: Rational(line.pieces, line.part.pack_pieces), cost_cents: line.cost_cents }
           end
         end
 

@@ -101,7 +101,9 @@ module UprightBench
 
         def labelled
           return Models::Part.where(id: id_of(params["part"])) if params["part"]
-          return Models::Part.where(id: Models::OrderLine.where(order_id: Models::SupplierOrder.where(number: id_of(params["order"])).select(:id)).select(:part_id)) if params["order"]
+          if params["order"]
+            return Models::Part.where(id: Models::OrderLine.where(order_id: Models::SupplierOrder.where(number: id_of(params["order"])).select(:id)).select(:part_id))
+          end
 
           shelf_found(params["q"].to_s.strip[0, 100])
         end

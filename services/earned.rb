@@ -17,16 +17,17 @@ module UprightBench
         return if minutes.zero? || places.empty?
 
         card, position = card(job, places)
-        card && Free.new(card.id, minutes, "the #{job.sheet.position(position).name.downcase} on the card of #{Config::Zone.date(card.created_at).strftime('%-d %b %Y')} is fitted here")
+        card && Free.new(card.id, minutes,
+                         "the #{job.sheet.position(position).name.downcase} on the card of #{Config::Zone.date(card.created_at).strftime('%-d %b %Y')} is fitted here")
       end
 
       def self.card(job, places)
         taken = Models::Earning.where(card_id: Sequel[:cards][:id]).exclude(job_id: job.id)
-        found = Models::Card.join(:card_lines, card_id: :id).join(:dues, id: :due_id)
-                            .where(Sequel[:cards][:customer_id] => job.customer_id, Sequel[:dues][:machine_id] => job.machine_id, Sequel[:dues][:position] => places)
-                            .where(Sequel[:cards][:created_at] => (job.taken_in_at - (DAYS * 86_400))..job.taken_in_at)
-                            .exclude(taken.select(1).exists)
-        found.order(Sequel.desc(Sequel[:cards][:id])).select_all(:cards).select_append(Sequel[:dues][:position]).first&.then { |card| [card, card[:position]] }
+        sent = Models::Card.where(customer_id: job.customer_id, created_at: (job.taken_in_at - (DAYS * 86_400))..job.taken_in_at).exclude(taken.select(1).exists)
+        found = sent.from_self(alias: :cards).join(:card_lines, card_id: :id).join(:dues, id: :due_id)
+                    .where(Sequel[:dues][:machine_id] => job.machine_id, Sequel[:dues][:position] => places)
+        newest = found.order(Sequel.desc(Sequel[:cards][:id])).select_all(:cards).select_append(:position).first
+        newest && [newest, newest[:position]]
       end
       private_class_method :card
 

@@ -61,7 +61,7 @@ module UprightBench
         forecast = Core::Shelf::Forecast.new(dues: dues, walk_ins_a_week: walk_ins, lead_days: lead_days, review_days: @policies.number("review_days"),
                                              service_level: @policies.service_level)
         weeks = forecast.weeks(WEEKS).map(&:first)
-        [id, forecast.days, forecast.from_dues, forecast.from_walk_ins, forecast.level, Sequel.pg_array(weeks, :real), walk_ins, dues.sum(&:count)]
+        [id, forecast.days, forecast.from_dues, forecast.from_walk_ins, forecast.level, Sequel.pg_array(weeks, :real), walk_ins, dues.sum(&:tasks)]
       end
     end
   end

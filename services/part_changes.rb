@@ -108,7 +108,7 @@ module UprightBench
         return if changed.empty?
 
         next_one = Models::Part.join(Sequel.as(:parts, :next), id: Sequel[:parts][:successor_id]).select_hash(Sequel[:parts][:number], Sequel[:next][:number])
-        changed.each { |change| next_one[change.number] = change.fields[:successor].last }
+        next_one.merge!(changed.to_h { |change| [change.number, change.fields[:successor].last] })
         changed.each { |change| say(change, "its successors come back to #{change.number}") if ring?(change.number, next_one) }
       end
 

@@ -35,7 +35,8 @@ module UprightBench
       end
 
       def self.row(figures, part, forecast)
-        order = Core::Shelf::Order.new(level: figures[:level], on_shelf: figures[:on_shelf], claimed: figures[:claimed], on_order: figures[:on_order], pack_pieces: part.pack_pieces)
+        order = Core::Shelf::Order.new(level: figures[:level], on_shelf: figures[:on_shelf], claimed: figures[:claimed], on_order: figures[:on_order],
+                                       pack_pieces: part.pack_pieces)
         Row.new(part: part, order: order, forecast: forecast)
       end
       private_class_method :row
@@ -47,11 +48,11 @@ module UprightBench
       private_class_method :dataset
 
       def self.figures_of(parts)
-        zero = ->(column) { Sequel.function(:coalesce, column, 0) }
+        figures = { level: %i[part_forecasts level], on_shelf: %i[stock_levels pieces], claimed: %i[kept pieces], on_order: %i[coming pieces] }
+        columns = figures.map { |name, (table, column)| Sequel.function(:coalesce, Sequel[table][column], 0).as(name) }
         parts.left_join(:part_forecasts, part_id: Sequel[:parts][:id]).left_join(:stock_levels, part_id: Sequel[:parts][:id])
              .left_join(Kept.all, { part_id: Sequel[:parts][:id] }, table_alias: :kept).left_join(coming, { part_id: Sequel[:parts][:id] }, table_alias: :coming)
-             .select(Sequel[:parts][:id], zero[Sequel[:part_forecasts][:level]].as(:level), zero[Sequel[:stock_levels][:pieces]].as(:on_shelf),
-                     zero[Sequel[:kept][:pieces]].as(:claimed), zero[Sequel[:coming][:pieces]].as(:on_order))
+             .select(Sequel[:parts][:id], *columns)
       end
       private_class_method :figures_of
 

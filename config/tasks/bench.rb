@@ -30,9 +30,15 @@ module UprightBench
         { "bench" => "/", "take in" => "/take-in", "find as you type" => "/take-in/find?q=lund", "take in, known machine" => "/take-in?machine_id=#{machine.id}",
           "take in, a fleet" => "/take-in/many?customer_id=#{Models::Customer.first(fleet: true).id}",
           "look-over" => "#{job.call('taken_in')}/look-over", "job to settle" => job.call("looked_over"), "job in work" => job.call("in_work"),
-          "job closed up" => job.call("closed_up"), "rack" => "/rack", "shelf" => "/shelf", "cards" => "/cards", "customers" => "/customers",
+          "job closed up" => job.call("closed_up"), **shelf, "rack" => "/rack", "cards" => "/cards", "customers" => "/customers",
           "customer" => "/customers/#{machine.customer_id}", "machine" => "/machines/#{machine.id}", "sheets" => "/sheets", "sheet" => "/sheets/#{machine.sheet_id}",
-          "settings" => "/settings", "customer's page" => URI(Outbox::CardLetter.link(Models::Card.order(:id).last)).path }
+          "settings" => "/settings", "customer's page" => URI(Outbox::CardLetter.link(Models::Card.order(:id).last)).path,
+          "customer's page of a job" => URI(Outbox::JobLink.of(Models::Question.first.job)).path }
+      end
+
+      def shelf
+        { "shelf" => "/shelf", "what to order" => "/shelf/short", "a part's page" => "/shelf/#{Models::PartForecast.first.part_id}",
+          "order" => "/shelf/orders/#{Models::SupplierOrder.max(:number)}", "count" => "/shelf/count" }
       end
 
       # Saved over and over, and taken back at the end.

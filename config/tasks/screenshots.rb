@@ -51,13 +51,13 @@ module UprightBench
 
       def views
         walk = job("in_work")
-        { "bench" => ["/"], "take-in-find" => ["/take-in?q=er"], "take-in" => ["/take-in?machine_id=#{machine.id}"],
+        { "bench" => ["/"], "take-in" => ["/take-in?machine_id=#{machine.id}"],
           "look-over" => ["/jobs/#{walk}/look-over?at=#{measured(walk)}"], "settle" => ["/jobs/#{job('looked_over')}"],
           "work" => ["/jobs/#{walk}"], "hand-over" => ["/jobs/#{job('closed_up')}"], "rack" => ["/rack"], "shelf" => ["/shelf"], "cards" => ["/cards"],
           "customer" => ["/customers/#{machine.customer_id}"], "machine" => ["/machines/#{machine.id}"], "sheets" => ["/sheets"],
           "sheet-draft" => ["/drafts/#{draft.id}?at=#{drawn.to_core.positions.find(&:washable?).key}"],
           "fit" => ["/shelf/fit?sheet=#{Models::Sheet.first(model_name: 'Loft K').id}&at=exhaust-filter"],
-          "fleet" => ["/take-in/many?customer_id=#{Models::Customer.first(fleet: true).id}"], "settings" => ["/settings"],
+          "part" => ["/shelf/#{asked_for.part_id}"], "what-to-order" => ["/shelf/short"], "offer-page" => [offer_path, PHONE],
           "phone-look-over" => ["/jobs/#{walk}/look-over?at=#{measured(walk)}", PHONE], "customers-page" => [card_path, PHONE] }
       end
 
@@ -83,6 +83,15 @@ module UprightBench
       # Begun for the picture, and dropped after it unless it was there.
       def draft
         Models::Draft.first(sheet_id: drawn.id) || Services::BeginDraft.of(drawn, by: Models::Person.first(role: "technician"), at: Time.now).tap { |begun| @begun = begun }
+      end
+
+      # What falls due asks for it most.
+      def asked_for
+        Models::PartForecast.order(Sequel.desc(:from_dues)).first
+      end
+
+      def offer_path
+        URI(Outbox::JobLink.of(Models::Question.order(:id).first.job)).path
       end
 
       def card_path

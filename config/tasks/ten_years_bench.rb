@@ -4,7 +4,7 @@ require_relative "stopwatch"
 
 module UprightBench
   module Config
-    # Times the counter and the look-over in a shop of ten years, each round with another customer, machine or job.
+    # Times the counter, the look-over and the shelf in a shop of ten years, each round with another customer, machine, job or part.
     class TenYearsBench
       ROUNDS = 200
       SEED = 7
@@ -22,6 +22,7 @@ module UprightBench
           finding
           fits
           pages
+          shelf
           saves
         end
       end
@@ -88,6 +89,27 @@ module UprightBench
       def pages
         { "take in" => "/take-in", "customers" => "/customers", "sheets" => "/sheets" }.each { |name, path| @watch.report(name) { @watch.get(path) } }
         jobs_and_machines.each { |name, path| @watch.report(name) { |round| @watch.get(path.call(round)) } }
+      end
+
+      # The whole shelf reckoned, what to order of it, and a list of all its prices.
+      def shelf
+        took("forecast of the whole shelf") { "#{Services::ForecastShelf.call(at: Time.now)} parts" }
+        took("a list of all parts, looked at") { "#{changed_list.changes.size} of #{Models::Part.count} changed" }
+        parts = sample(Models::Part)
+        { "shelf" => "/shelf", "what to order" => "/shelf/short" }.each { |name, path| @watch.report(name) { @watch.get(path) } }
+        @watch.report("a part's page", rounds: ROUNDS) { |round| @watch.get("/shelf/#{pick(parts, round).id}") }
+      end
+
+      def took(name)
+        begun = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+        said = yield
+        @out.puts format("%<name>-32s %<seconds>5.1f s, %<said>s", name: name, seconds: Process.clock_gettime(Process::CLOCK_MONOTONIC) - begun, said: said)
+      end
+
+      # Every price a cent more.
+      def changed_list
+        prices = Models::Part.order(:number).select_map(%i[number price_cents])
+        Services::PartChanges.new(Formats::PartList.new("number,price\n#{prices.map { |number, cents| "#{number},#{format('%.2f', (cents + 1)/100r)}\n" }.join}").call)
       end
 
       def jobs_and_machines

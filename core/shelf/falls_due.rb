@@ -21,7 +21,7 @@ module UprightBench
         # @param days [Integer] from today
         # @return [Float]
         def within(days)
-          return [[days, OVERDUE_DAYS + due_in].min, 0].max / OVERDUE_DAYS.to_f unless due_in.positive?
+          return [OVERDUE_DAYS + due_in, days].min.clamp(0, OVERDUE_DAYS) / OVERDUE_DAYS.to_f unless due_in.positive?
 
           bound = days < due_in ? early_in : late_in
           spread = bound ? (bound - due_in).abs / TENTH : 0

@@ -11,7 +11,7 @@ module UprightBench
       # (a standard result of inventory control: periodic review, base stock).
       class Forecast
         # So many dues of one part that fall alike. `chance` is that of coming back.
-        Dues = Struct.new(:falls, :chance, :count)
+        Dues = Struct.new(:falls, :chance, :tasks)
 
         DAYS_A_WEEK = 7
 
@@ -35,7 +35,7 @@ module UprightBench
 
         # @return [Float] pieces asked for by what falls due within so many days
         def from_dues(days = self.days)
-          @dues.sum(0.0) { |due| due.falls.within(days) * due.chance * due.count }
+          @dues.sum(0.0) { |due| due.falls.within(days) * due.chance * due.tasks }
         end
 
         # @return [Float] pieces asked for by those who were not written to

@@ -10,7 +10,7 @@ module UprightBench
 
         fields cards: 0, came: 0
 
-        USUAL = 0.4    # of those who get a card (house rule)
+        USUAL = 0.4 # of those who get a card (house rule)
         AS_IF_SEEN = 20 # cards (house rule)
 
         # @return [Float]

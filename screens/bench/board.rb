@@ -54,9 +54,12 @@ module UprightBench
           @jobs ||= Models::Job.in_shop.join(:customers, id: :customer_id).join(:machines, id: Sequel[:jobs][:machine_id])
                                .join(:sheets, id: Sequel[:machines][:sheet_id]).order(Sequel[:jobs][:id]).naked
                                .select(Sequel[:jobs][:id], :number, Sequel[:jobs][:state], :complaint, :promise_at, :sheet_version_id,
-                                       Sequel[:customers][:name].as(:customer), Sequel.join(%i[maker model_name], " ").as(:title),
-                                       Models::Stop.standing.where(job_id: Sequel[:jobs][:id]).select(1).exists.as(:stopped),
-                                       Models::Question.unanswered.where(job_id: Sequel[:jobs][:id]).select(1).exists.as(:asked)).all
+                                       Sequel[:customers][:name].as(:customer), Sequel.join(%i[maker model_name], " ").as(:title), *signs).all
+        end
+
+        # What changes the next action.
+        def signs
+          { stopped: Models::Stop.standing, asked: Models::Question.unanswered }.map { |name, rows| rows.where(job_id: Sequel[:jobs][:id]).select(1).exists.as(name) }
         end
 
         def items

@@ -49,7 +49,8 @@ module UprightBench
         end
 
         def open_dues
-          fittings = { Sequel[:fittings][:machine_id] => Sequel[:dues][:machine_id], Sequel[:fittings][:position] => Sequel[:dues][:position], Sequel[:fittings][:removed_on] => nil }
+          fittings = { Sequel[:fittings][:machine_id] => Sequel[:dues][:machine_id], Sequel[:fittings][:position] => Sequel[:dues][:position],
+                       Sequel[:fittings][:removed_on] => nil }
           within(Models::Due.running.where(Sequel[:dues][:action] => "replace", Sequel[:dues][:may_card] => true))
             .join(:machines, id: Sequel[:dues][:machine_id]).join(reachable, { id: Sequel[:machines][:customer_id] }, table_alias: :reached)
             .exclude(Sequel[:machines][:state] => %w[sold scrapped stored]).left_join(:fittings, fittings)
@@ -81,7 +82,7 @@ module UprightBench
           carded = Models::Card.where(customer_id: Sequel[:jobs][:customer_id]).where { created_at < Sequel[:jobs][:taken_in_at] }
                                .where(Sequel[:created_at] > Sequel[:jobs][:taken_in_at] - Sequel.lit("interval '#{Earned::DAYS} days'"))
           moves.join(:jobs, id: Sequel[:stock_moves][:job_id]).exclude(carded.select(1).exists)
-               .group(:part_id).select(:part_id, (Sequel.function(:sum, :pieces) * -1).as(:pieces)).having { sum(pieces) < 0 }.naked.all
+               .group(:part_id).select(:part_id, (Sequel.function(:sum, :pieces) * -1).as(:pieces)).naked.all.select { |row| row[:pieces].positive? }
         end
 
         def moves

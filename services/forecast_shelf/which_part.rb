@@ -65,7 +65,8 @@ module UprightBench
           parts = Models::Part.where(pattern: false, discontinued: false)
           rules = Models::FitRule.where(body_style: nil, plate_from: nil, plate_to: nil)
           found = Models::Sheet.where(Sequel[:sheets][:id] => asked.map(&:first).uniq)
-                               .join(rules, { model_title: Sequel.join([:maker, " ", :model_name]) }, table_alias: :rules).join(parts, { id: Sequel[:rules][:part_id] }, table_alias: :listed)
+                               .join(rules, { model_title: Sequel.join([:maker, " ",
+                                                                        :model_name]) }, table_alias: :rules).join(parts, { id: Sequel[:rules][:part_id] }, table_alias: :listed)
                                .distinct(Sequel[:sheets][:id], :position).order(Sequel[:sheets][:id], :position, a_month, Sequel[:listed][:number])
           found.naked.select_map([Sequel[:sheets][:id], :position, :part_id]).to_h { |sheet_id, position, part_id| [[sheet_id, position], part_id] }.slice(*asked)
         end

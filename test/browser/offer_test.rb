@@ -37,7 +37,7 @@ class OfferBrowserTest < BrowserTest
     find("button", text: "I agree to").click
 
     assert_text "Agreed by Wendel Testrup"
-    assert_equal ["settled", "page"], job.refresh.values.values_at(:state, :agreed_how)
+    assert_equal %w[settled page], job.refresh.values.values_at(:state, :agreed_how)
   end
 
   # Without any script: plain forms, and the same page.

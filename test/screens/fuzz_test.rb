@@ -15,7 +15,8 @@ class FuzzTest < DatabaseTest
               arrived accessories conditions no_condition pictures list list_file machine_ids from to out missing_note since request_key other
               other_reason length_unit seal_school length_mm run_minutes
               pasted file relative_id maker model over clocks fasteners measures behind features tasks kits accessories rated take_out key water
-              seat layer never_without refit_order sheet call_above warranty_name covered offer question reply discount_percent discount_reason supplier part order before digest code lead_days].freeze
+              seat layer never_without refit_order sheet call_above warranty_name covered offer question reply discount_percent discount_reason
+              supplier part order before digest code lead_days].freeze
   ROUNDS = 15
 
   def setup

@@ -16,7 +16,8 @@ class ShelfScreensTest < DatabaseTest
   def make_short(level: 7)
     Services::CountStock.call(@part, pieces: 2, reason: "test", by: owner, at: NOW)
     DB[:part_forecasts].where(part_id: @part.id).delete
-    DB[:part_forecasts].insert(part_id: @part.id, days: 10, from_dues: 2.5, from_walk_ins: 1.5, level: level, weeks: Sequel.pg_array([0.5] * 13, :real), walk_ins_a_week: 1, tasks: 6)
+    DB[:part_forecasts].insert(part_id: @part.id, days: 10, from_dues: 2.5, from_walk_ins: 1.5, level: level, weeks: Sequel.pg_array([0.5] * 13, :real), walk_ins_a_week: 1,
+                               tasks: 6)
   end
 
   def test_what_is_short_says_why_and_is_ordered
@@ -32,7 +33,9 @@ class ShelfScreensTest < DatabaseTest
     assert_says(/Pre-motor filter, Dart M/)
     get "/shelf/orders/#{number}/order.csv"
 
-    assert_equal "number,name,maker,barcode,pieces,packs,cost,cost_together\r\nHD-2010,\"#{@part.name}\",#{@part.maker},#{@part.barcode},5,5,#{format('%.2f', @part.cost_cents / 100.0)},#{format('%.2f', @part.cost_cents * 5 / 100.0)}\r\n", page
+    costs = [1, 5].map { |pieces| format("%.2f", @part.cost_cents * pieces / 100.0) }.join(",")
+
+    assert_equal "number,name,maker,barcode,pieces,packs,cost,cost_together\r\nHD-2010,\"#{@part.name}\",#{@part.maker},#{@part.barcode},5,5,#{costs}\r\n", page
     get "/shelf/orders/#{number}/order.pdf"
 
     assert page.start_with?("%PDF")

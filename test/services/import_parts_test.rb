@@ -37,13 +37,14 @@ class ImportPartsTest < DatabaseTest
     assert_equal [[true, true], ["Anchor Belts"]], [changes.changes.map(&:new?), changes.new_suppliers]
     take
 
-    assert_equal [350, "Anchor Belts", part("NX-2").id, 1, 0], [part("NX-1").price_cents, part("NX-1").supplier.name, part("NX-1").successor_id, part("NX-1").pack_pieces, part("NX-1").stock]
+    assert_equal [350, "Anchor Belts", part("NX-2").id, 1, 0],
+                 [part("NX-1").price_cents, part("NX-1").supplier.name, part("NX-1").successor_id, part("NX-1").pack_pieces, part("NX-1").stock]
   end
 
   def test_what_goes_out_comes_back_as_it_is
-    @import = Models::PartImport.create(content: Formats::PartList.write(Models::Part.order(:number).eager(:supplier, :successor).map { |one|
+    @import = Models::PartImport.create(content: Formats::PartList.write(Models::Part.order(:number).eager(:supplier, :successor).map do |one|
       one.values.merge(supplier: one.supplier&.name, successor: one.successor&.number, on_shelf: one.stock)
-    }), given_by: owner.id, given_at: NOW)
+    end), given_by: owner.id, given_at: NOW)
 
     assert_equal [[], Models::Part.count], [changes.changes, changes.same]
   end
@@ -75,6 +76,7 @@ class ImportPartsTest < DatabaseTest
 
     assert_match(/look at the changes again/, assert_raises(Services::Refused) { take(seen) }.message)
     take
+
     assert_nil take("whatever")
   end
 

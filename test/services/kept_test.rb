@@ -35,7 +35,7 @@ class KeptTest < DatabaseTest
     reasons = Services::FitFor.new(sheet("Hallmoor Dart M").to_core, today: today).call(["pre-filter"]).fetch("pre-filter")
                               .candidates.find { |one| one.part.number == "HD-2010" }.reasons
 
-    assert_includes reasons, "none free on the shelf (1 kept for others), 3 days to come"
+    assert_includes reasons, "none free on the shelf (1 kept for others), #{part('HD-2010').days_to_come} days to come"
     assert_equal [first.number], Services::Kept.claims(part("HD-2010"))
     fit_it(first)
 
@@ -48,7 +48,7 @@ class KeptTest < DatabaseTest
     agree(first)
     agree(second, at: NOW + 60)
 
-    assert_match(/3 days until the parts are there/, second.refresh.promise_reason)
+    assert_match(/#{part('HD-2010').days_to_come} days until the parts are there/, second.refresh.promise_reason)
     assert_match(/kept for job #{first.number}/, assert_raises(Services::Refused) { fit_it(second) }.message)
     stock(2)
     fit_it(second)

@@ -34,7 +34,8 @@ class OffersTest < DatabaseTest
     agree(offer, call_above_cents: 9000)
     agreed = Services::Quotes.agreed(@job)
 
-    assert_equal ["settled", "page", nil, offer.id, 3150 + 225 + 248, 9000], [@job.refresh.state, *agreed.values.values_at(:agreed_how, :written_by, :offer_id, :total_cents, :call_above_cents)]
+    assert_equal ["settled", "page", nil, offer.id, 3150 + 225 + 248, 9000],
+                 [@job.refresh.state, *agreed.values.values_at(:agreed_how, :written_by, :offer_id, :total_cents, :call_above_cents)]
     assert_equal "customer", Models::Event.where(job_id: @job.id, verb: "settled").get(:actor)
   end
 

@@ -104,7 +104,9 @@ class EstimateTest < CoreTest
   # differ by more than half a cent a line and half a cent more.
   def test_lines_add_up_to_the_total_in_every_rounding
     for_all do |random|
-      lines = Array.new(random.rand(0..12)) { line(random.rand(500..50_000), off_cents: random.rand(0..500), kind: %i[labour part].sample(random: random), covered: random.rand < 0.2) }
+      lines = Array.new(random.rand(0..12)) do
+        line(random.rand(500..50_000), off_cents: random.rand(0..500), kind: %i[labour part].sample(random: random), covered: random.rand < 0.2)
+      end
       taxes = { labour_tax_percent: [0, 5, 8.25, 14.975, 20].sample(random: random), part_tax_percent: [0, 7, 15, 19].sample(random: random) }
       total, by_line = %i[total line].map { |rounding| Money::Estimate.new(lines: lines, policy: policy(**taxes, rounding: rounding)) }
 
