@@ -85,9 +85,9 @@ module UprightBench
         Models::Draft.first(sheet_id: drawn.id) || Services::BeginDraft.of(drawn, by: Models::Person.first(role: "technician"), at: Time.now).tap { |begun| @begun = begun }
       end
 
-      # What falls due asks for it most.
+      # Most tasks ask for it.
       def asked_for
-        Models::PartForecast.order(Sequel.desc(:from_dues)).first
+        Models::PartForecast.order(Sequel.desc(:tasks), Sequel.desc(:from_dues)).first
       end
 
       def offer_path

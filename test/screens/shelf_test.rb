@@ -24,7 +24,7 @@ class ShelfScreensTest < DatabaseTest
     make_short
     get "/shelf/short"
 
-    assert_says(/2\.5 due and 1\.5 walking in within 10 days: 7 should be there/)
+    assert_says(/2\.50 due and 1\.50 walking in within 10 days: 7 should be there/)
     key = page[/name="request_key" value="([^"]+)"/, 1]
     submit "/shelf/short/#{@part.supplier_id}", { "request_key" => key, "pieces" => { @part.id.to_s => "5" } }, from: "/shelf/short"
     number = last_response["location"][/\d+\z/]
