@@ -9,6 +9,7 @@ Sequel.migration do
         ADD COLUMN own_spare boolean NOT NULL DEFAULT false,
         ADD CONSTRAINT work_items_rotation CHECK (action = 'replace' OR NOT (rotates OR own_spare)),
         ADD CONSTRAINT work_items_own_spare_is_no_part CHECK (NOT own_spare OR part_id IS NULL);
+      CREATE INDEX work_items_kept ON work_items (part_id) WHERE state = 'to_do' AND action = 'replace';
       CREATE TABLE spares (
         id bigint GENERATED ALWAYS AS IDENTITY PRIMARY KEY,
         machine_id bigint NOT NULL REFERENCES machines, position text NOT NULL,

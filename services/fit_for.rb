@@ -30,11 +30,18 @@ module UprightBench
         ids = (in_question(places) + fitted.values).uniq
         kept = Kept.for_others(ids, except: @job)
         parts = Models::Part.where(id: ids).eager(:stock_level, :supplier).all.map { |part| part.to_core(kept: kept[part.id]) }
-        rules = Models::FitRule.where(part_id: ids, position: keys).map(&:to_core)
+        rules = rules_for(ids, keys).map(&:to_core)
         places.to_h { |place| [place.key, answer(place, parts, rules, fitted[place.key])] }
       end
 
       private
+
+      # All that speak of this model or its family; of those for others one is enough to know that there are some.
+      def rules_for(ids, keys)
+        rules = Models::FitRule.where(part_id: ids, position: keys)
+        rules.where(Sequel.|(*[{ model_title: @sheet.title }, ({ family: @sheet.family } if @sheet.family)].compact))
+             .union(rules.distinct(:part_id, :position).from_self, from_self: false)
+      end
 
       # Named at these places for the model, its family or another model of the maker; what took their place since; and what
       # is of about the size.

@@ -14,18 +14,26 @@ module UprightBench
       # @return [Hash{Integer=>Integer}] part's id => pieces; 0 for the others
       def for_others(part_ids, except: nil)
         items = items_of(part_ids).exclude(Sequel[:work_items][:job_id] => except&.id || 0)
-        items.group(:part_id).select(:part_id, pieces.as(:pieces)).naked.as_hash(:part_id, :pieces).tap { |kept| kept.default = 0 }
-      end
-
-      # @return [Sequel::SQL::Expression] of grouped items
-      def pieces
-        box = Models::Part.where(id: Sequel[:work_items][:part_id]).exclude(contents: Sequel.pg_jsonb({})).select(1).exists
-        Sequel.case([[box, Sequel.function(:count, Sequel[:work_items][:job_id]).distinct]], Sequel.function(:count).*)
+        counted(items).naked.as_hash(:part_id, :pieces).tap { |kept| kept.default = 0 }
       end
 
       # @return [Sequel::Dataset] part_id and pieces of all that is kept
       def all
-        items.exclude(part_id: nil).group(:part_id).select(:part_id, pieces.as(:pieces))
+        counted(items)
+      end
+
+      # @return [Sequel::Dataset] part_id and pieces
+      def counted(items)
+        items.join(:parts, id: Sequel[:work_items][:part_id]).group(:part_id).select(:part_id, pieces.as(:pieces))
+      end
+
+      # One box for a job.
+      # @return [Sequel::SQL::Expression] of grouped items
+      def pieces
+        @pieces ||= begin
+          box = Sequel.function(:bool_or, Sequel.~(Sequel[:parts][:contents] => Sequel.pg_jsonb({})))
+          Sequel.case([[box, Sequel.function(:count, Sequel[:work_items][:job_id]).distinct]], Sequel.function(:count).*)
+        end
       end
 
       # @return [Array<Integer>] numbers of the jobs that a part is kept for, who agreed first before the others
@@ -38,7 +46,8 @@ module UprightBench
       end
 
       def items
-        Models::WorkItem.join(:jobs, id: :job_id).where(Sequel[:work_items][:action] => "replace", Sequel[:work_items][:state] => "to_do", Sequel[:jobs][:state] => STATES)
+        @items ||= Models::WorkItem.join(:jobs, id: :job_id)
+                                   .where(Sequel[:work_items][:action] => "replace", Sequel[:work_items][:state] => "to_do", Sequel[:jobs][:state] => STATES)
       end
     end
   end
