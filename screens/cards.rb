@@ -47,7 +47,8 @@ module UprightBench
           book = Services::DueBook.new(today: today, policy: policies.cards)
           bundles = book.bundles
           erb :"cards/page", locals: { book: book, leaving: bundles.select(&:leaves_today?), blocked: bundles.select(&:obstacle), weeks: weeks,
-                                       answers: recent_answers, messages: open_messages, later: bundles.count { |one| one.obstacle.nil? && !one.leaves_today? } }
+                                       answers: recent_answers, messages: open_messages, later: bundles.count { |one| one.obstacle.nil? && !one.leaves_today? },
+                                       returns: Services::CardReturns.by_attempt(today: today) }
         end
 
         def card_page(card)

@@ -26,7 +26,9 @@ module UprightBench
         numbers = rows.map { |row| row[:number] }
         @parts = Models::Part.where(number: numbers).order(:id).then { |parts| lock ? parts.for_update : parts }.all.to_h { |part| [part.number, part] }
         @suppliers = Models::Supplier.select_hash(:name, :id)
+        @supplier_names = @suppliers.invert
         @named = Models::Part.where(number: rows.filter_map { |row| row[:successor] }).or(id: @parts.values.filter_map(&:successor_id)).select_hash(:number, :id)
+        @numbers_named = @named.invert
         @changes = rows.filter_map { |row| change(row) }
         check
       end
@@ -66,7 +68,7 @@ module UprightBench
       end
 
       def fields_of(part)
-        part.values.slice(*FIELDS).merge(supplier: part.supplier_id && @suppliers.key(part.supplier_id), successor: part.successor_id && @named.key(part.successor_id))
+        part.values.slice(*FIELDS).merge(supplier: @supplier_names[part.supplier_id], successor: @numbers_named[part.successor_id])
       end
 
       def check

@@ -83,7 +83,8 @@ module UprightBench
         return { load_found: nil, load_expected: nil } unless found
 
         due = Models::Due.running.where(machine_id: @job.machine_id, position: @position.key).exclude(due_on: nil).order(:due_on).first
-        { load_found: found, load_expected: due && Core::Findings::Load.expected(started_on: due.started_on, due_on: due.due_on, today: Config::Zone.date(@at)) }
+        dates = due && { **due.values.slice(:started_on, :due_on), personal: due.personal.to_f, today: Config::Zone.date(@at) }
+        { load_found: found, load_expected: dates && Core::Findings::Load.expected(**dates) }
       end
 
       def policy

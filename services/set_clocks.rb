@@ -19,6 +19,7 @@ module UprightBench
         @indicators = indicators
         @on = on
         @use = machine.use_rate(on)
+        @personal = Models::Finding.loads_of(machine).transform_values { |loads| Core::Use::Personal.from(loads) }
         @open = Models::Due.running.where(machine_id: machine.id).all.to_h { |due| [[due.position, due.task], due] }
         @fittings = Models::Fitting.in_place.where(machine_id: machine.id).all.to_h { |fitting| [fitting.position, fitting] }
       end
@@ -52,14 +53,15 @@ module UprightBench
       end
 
       def columns(answer)
-        { due_on: answer.due_on, early_on: answer.early_on, late_on: answer.late_on, deciding: answer.deciding.to_s,
+        { due_on: answer.due_on, early_on: answer.early_on, late_on: answer.late_on, deciding: answer.deciding.to_s, personal: answer.personal,
           reasons: Sequel.pg_jsonb(answer.reasons), computed_on: @on }
       end
 
       def ask(place, task, start, indicator: nil)
         progress = Core::Clocks::Progress.new(started_on: start, **counted(place, start),
                                               **(indicator && start ? { indicator: indicator, indicator_on: @on } : {}))
-        Core::Clocks::DueDate.new(task: task, progress: progress, use: @use, household: @machine.household, today: @on).call
+        Core::Clocks::DueDate.new(task: task, progress: progress, use: @use, household: @machine.household, today: @on,
+                                  personal: @personal.fetch(place.key) { Core::Use::Personal.new }).call
       end
 
       # The shop sees its own washes only; they count once they run ahead of the calendar.

@@ -4,11 +4,11 @@ module UprightBench
   module Core
     module Clocks
       # The answer of DueDate: when a task is due, how early and late that may be, which clock decided,
-      # and the reason each clock gave. `late_on` nil means no clock sets a late bound (no use at all).
+      # and the reason each clock gave. `personal` is the household's own factor that the deciding clock was divided by. `late_on` nil means no clock sets a late bound (no use at all).
       class Due
         include Value
 
-        fields :due_on, :early_on, :late_on, :deciding, :reasons
+        fields :due_on, :early_on, :late_on, :deciding, :reasons, personal: 1.0
       end
     end
   end

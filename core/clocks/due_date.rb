@@ -20,14 +20,16 @@ module UprightBench
         # @param progress [Progress]
         # @param use [Use::Rate]
         # @param household [Use::Household]
+        # @param personal [Use::Personal] what was found at this place before
         # @param today [Date]
-        def initialize(task:, progress:, use:, household:, today:, factors: Use::Household::FACTORS)
+        def initialize(task:, progress:, use:, household:, today:, personal: Use::Personal.new, factors: Use::Household::FACTORS)
           @task = task
           @progress = progress
           @use = use
           @household = household
           @today = today
           @factor = household.factor(factors)
+          @personal = personal
         end
 
         # @return [Due]
@@ -39,7 +41,7 @@ module UprightBench
 
           first = dated.min_by { |row| row[:due] }
           Due.new(due_on: first[:due], early_on: dated.map { |row| row[:early] }.min,
-                  late_on: dated.filter_map { |row| row[:late] }.min, deciding: first[:clock].kind,
+                  late_on: dated.filter_map { |row| row[:late] }.min, deciding: first[:clock].kind, personal: personal(first[:clock]),
                   reasons: dated.sort_by { |row| row[:due] }.map { |row| row[:reason] })
         end
 
@@ -98,12 +100,21 @@ module UprightBench
           start + (days * clock.limit / @progress.indicator.to_f).floor
         end
 
+        # On the interval.
         def factor(clock)
+          household(clock) / personal(clock)
+        end
+
+        def household(clock)
           @task.shortened_by_household?(clock) ? @factor : 1.0
         end
 
+        def personal(clock)
+          @task.follows_findings?(clock) ? @personal.factor : 1.0
+        end
+
         def shortened(from, whole, clock)
-          factor(clock) < 1 ? from + ((whole - from) * factor(clock)).floor : whole
+          factor(clock) == 1 ? whole : from + ((whole - from) * factor(clock)).floor
         end
 
         def after(from, hours, rate)
@@ -123,9 +134,10 @@ module UprightBench
         end
 
         def shortening(clock)
-          return "" unless factor(clock) < 1
-
-          format(" × %<factor>.2f (%<why>s)", factor: factor(clock), why: @household.words)
+          words = []
+          words << format(" × %<factor>.2f (%<why>s)", factor: household(clock), why: @household.words) if household(clock) < 1
+          words << format(" ÷ %<factor>.2f (%<why>s)", factor: personal(clock), why: @personal.words) unless personal(clock) == 1
+          words.join
         end
 
         def progress_words(clock)

@@ -19,6 +19,12 @@ module UprightBench
           disposable || %i[wash clean].include?(action) || COUNTED_DUST.include?(clock.of)
         end
 
+        # What was found before moves what goes by use or dust; again, never a maker's fixed months.
+        # @param clock [Clock] one of this task's
+        def follows_findings?(clock)
+          clock.kind == :hours || (clock.kind != :indicator && shortened_by_household?(clock))
+        end
+
         private
 
         def check

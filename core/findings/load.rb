@@ -9,6 +9,7 @@ module UprightBench
       module Load
         LEAST = 0.25
         MOST = 1.5
+        MOST_EXPECTED = 9.99 # long overdue is long overdue
         TURNING = { "free" => 0.5, "drags" => 1.0, "stuck" => 1.5 }.freeze # house rule
 
         module_function
@@ -31,11 +32,12 @@ module UprightBench
         # @param started_on [Date, nil]
         # @param due_on [Date, nil]
         # @param today [Date]
+        # @param personal [Numeric] factor that the interval was divided by: it is compared with what it would be without
         # @return [Float, nil] the share of the interval that has run; nil while nothing says so
-        def expected(started_on:, due_on:, today:)
+        def expected(started_on:, due_on:, today:, personal: 1)
           return unless started_on && due_on && due_on > started_on
 
-          ((today - started_on) / (due_on - started_on).to_f).clamp(0.0, 9.99).round(2)
+          ((today - started_on) / (due_on - started_on).to_f / personal).clamp(0.0, MOST_EXPECTED).round(2)
         end
 
         # As dark as the reference is just right; a strip says it in percent.

@@ -5,11 +5,9 @@ module UprightBench
     class ForecastShelf
       # Who will ask for which part: the replacements that fall due with customers who get cards, and what walked in before.
       class Demand
-        CAME_WITHIN_DAYS = 60   # after a card, for the one to have brought the other (house rule)
-        LOOKED_BACK_DAYS = 730  # at cards, for the chance of coming
-        USED_DAYS = 365         # at what was used, for the walk-ins
-        FEWEST_DAYS = 28        # a new shop's first weeks are no rate yet (house rule)
-        TAILS = 2               # so many times its early side before a date, there is next to nothing of it
+        USED_DAYS = 365  # looked back at what was used, for the walk-ins
+        FEWEST_DAYS = 28 # a new shop's first weeks are no rate yet (house rule)
+        TAILS = 2        # so many times its early side before a date, there is next to nothing of it
 
         # @param days [Integer] how far ahead
         def initialize(today:, days:)
@@ -35,8 +33,8 @@ module UprightBench
 
         # @return [Hash{String=>Float}] by channel, that a customer who gets a card comes
         def chances
-          seen = first_cards.group(:channel).select(:channel, Sequel.function(:count).*.as(:cards), Sequel.function(:count).*.filter(came).as(:came)).naked.as_hash(:channel)
-          %w[email post].to_h { |channel| [channel, Core::Shelf::ReturnChance.new(**seen.fetch(channel, {}).slice(:cards, :came)).call] }
+          seen = CardReturns.chances(today: @today)
+          %w[email post].to_h { |channel| [channel, seen.fetch(channel) { Core::Shelf::ReturnChance.new }.call] }
         end
 
         private
@@ -65,17 +63,6 @@ module UprightBench
         def reachable
           channel = Sequel.case([[Sequel.&(:email_agreed, Sequel.~(email: nil)), "email"], [Sequel.&(:post_agreed, Sequel.~(street: nil)), "post"]], nil)
           Models::Customer.where(stopped_on: nil).select(:id, channel.as(:channel)).from_self.exclude(channel: nil)
-        end
-
-        def first_cards
-          from = Config::Zone.at(@today - LOOKED_BACK_DAYS, 0)
-          Models::Card.where(attempt: 1, created_at: from..Config::Zone.at(@today - CAME_WITHIN_DAYS, 0))
-        end
-
-        def came
-          sent = Sequel[:cards][:created_at]
-          Models::Job.where(customer_id: Sequel[:cards][:customer_id]).where { taken_in_at >= sent }
-                     .where { taken_in_at <= sent + Sequel.lit("interval '#{CAME_WITHIN_DAYS} days'") }.select(1).exists
         end
 
         def used

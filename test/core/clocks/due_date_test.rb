@@ -3,9 +3,9 @@
 require_relative "../../core_helper"
 
 class DueDateTest < CoreTest
-  def due(task, started_on: MONDAY, use: rate(1), traits: [], **progress)
+  def due(task, started_on: MONDAY, use: rate(1), traits: [], ratios: [], **progress)
     Clocks::DueDate.new(task: task, progress: Clocks::Progress.new(started_on: started_on, **progress), use: use,
-                        household: Use::Household.new(traits: traits), today: MONDAY)
+                        household: Use::Household.new(traits: traits), personal: Use::Personal.new(ratios: ratios), today: MONDAY)
   end
 
   # Calendar arithmetic by the Gregorian rules (ISO 8601): clamped at the month's end, leap years by 4, 100, 400.
@@ -59,6 +59,23 @@ class DueDateTest < CoreTest
   def test_household_shortens_a_wash_but_never_fixed_months
     assert_equal MONDAY + 23, due(task(clock(:months, 1), action: :wash), traits: [:pets]).call.due_on # 31 days × 0.75
     assert_equal MONDAY >> 12, due(task(clock(:months, 12)), traits: [:pets]).call.due_on
+  end
+
+  # Two ratios of 4 make (4 × 4)^(1/4) = 2: half the interval; a filter found clean at two visits lasts longer.
+  def test_what_was_found_moves_what_goes_by_use_and_never_fixed_months
+    assert_equal MONDAY + 175, due(task(clock(:hours, 50)), ratios: [4, 4]).call.due_on
+    assert_equal MONDAY + 700, due(task(clock(:hours, 50)), ratios: [0.25, 0.25]).call.due_on
+    assert_equal MONDAY + 15, due(task(clock(:months, 1), action: :wash), ratios: [4, 4]).call.due_on
+    assert_equal MONDAY >> 12, due(task(clock(:months, 12)), ratios: [4, 4]).call.due_on
+    assert_equal MONDAY + 300, due(task(clock(:indicator, 100)), indicator: 40, indicator_on: MONDAY + 120, ratios: [4, 4]).call.due_on
+  end
+
+  def test_the_reason_names_what_was_learned_and_the_answer_keeps_it
+    answer = due(task(clock(:hours, 50)), ratios: [4, 4]).call
+
+    assert_in_delta 2.0, answer.personal
+    assert_match(/÷ 2\.00 \(found further gone than expected at 2 visits\)/, answer.reasons.first)
+    assert_in_delta 1.0, due(task(clock(:hours, 50), clock(:months, 1)), ratios: [0.25, 0.25]).call.personal
   end
 
   def test_unknown_history_is_due_now

@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Stats
+      # The score interval of a share (Wilson 1927; the interval recommended by Newcombe 1998 and Brown, Cai and DasGupta
+      # 2001), which stays within 0 and 1 and says something even of few, or of none.
+      class Wilson
+        include Value
+
+        fields :hits, :tries
+
+        Z95 = 1.959964 # of the normal distribution, 95 % between it and its negative
+
+        # @return [Float, nil] nil while nothing was tried
+        def share
+          hits / tries.to_f if tries.positive?
+        end
+
+        # @return [Float] 0 while nothing was tried
+        def low(z = Z95)
+          tries.zero? ? 0.0 : [middle(z) - half(z), 0.0].max
+        end
+
+        # @return [Float] 1 while nothing was tried
+        def high(z = Z95)
+          tries.zero? ? 1.0 : [middle(z) + half(z), 1.0].min
+        end
+
+        private
+
+        def middle(z)
+          (hits + (z * z / 2)) / (tries + (z * z))
+        end
+
+        def half(z)
+          z / (tries + (z * z)) * Math.sqrt((hits * (tries - hits) / tries.to_f) + (z * z / 4))
+        end
+
+        def check
+          raise ArgumentError, "no more hits than tries" unless tries >= 0 && hits.between?(0, tries)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Use
+      # How a household treats a place of its machine, against what was expected of it: what was found at the visits over what
+      # the clock predicted. The geometric mean of all visits, in which the prior counts as two visits that found just what was
+      # expected (house rule), kept within bounds. The next interval is divided by it.
+      #
+      #   Personal.new(ratios: [2.0, 1.6]).factor  # => 1.34
+      class Personal
+        include Value
+
+        # @!attribute ratios [Array<Numeric>] found over predicted, a visit each, the newest first
+        fields ratios: []
+
+        PRIOR_VISITS = 2
+        LEAST = 0.5
+        MOST = 2.0
+        NEWEST = 12 # visits looked at (house rule): households change
+        # A visit early in the interval says little: what was predicted then is too near nothing (house rule).
+        LEAST_EXPECTED = 0.25
+
+        # @param loads [Array<Array(Numeric, Numeric)>] found and predicted, the newest first
+        # @return [Personal]
+        def self.from(loads)
+          new(ratios: loads.select { |found, expected| found.positive? && expected >= LEAST_EXPECTED }.first(NEWEST).map { |found, expected| found / expected.to_f })
+        end
+
+        # @return [Float] LEAST to MOST
+        def factor
+          Math.exp(ratios.sum { |ratio| Math.log(ratio) } / (ratios.size + PRIOR_VISITS)).clamp(LEAST, MOST)
+        end
+
+        # @return [String] for the screen; empty when nothing was found yet
+        def words
+          return "" if ratios.empty?
+
+          "found #{factor >= 1 ? 'further' : 'less'} gone than expected at #{ratios.size} #{ratios.size == 1 ? 'visit' : 'visits'}"
+        end
+
+        private
+
+        def check
+          raise ArgumentError, "a ratio is above 0" unless ratios.all?(&:positive?)
+        end
+      end
+    end
+  end
+end

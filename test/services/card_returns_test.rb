@@ -1,0 +1,37 @@
+# frozen_string_literal: true
+
+require_relative "../test_helper"
+
+# Which cards brought which jobs, by channel and attempt.
+class CardReturnsTest < DatabaseTest
+  def setup
+    Models::Card.dataset.update(created_at: NOW - (900 * 86_400))
+  end
+
+  def card(days_ago, channel: "email", attempt: 1, came_after: nil)
+    machine = new_machine
+    sent = NOW - (days_ago * 86_400)
+    Models::Card.create(customer_id: machine.customer_id, channel: channel, attempt: attempt, code_expires_on: today, created_by: owner.id, created_at: sent)
+    take_in(machine, at: sent + (came_after * 86_400)) if came_after
+  end
+
+  def returns
+    Services::CardReturns.by_attempt(today: today).transform_values { |share| [share.hits, share.tries] }
+  end
+
+  def test_counted_by_channel_and_attempt
+    card(100, came_after: 5)
+    card(100)
+    card(100, attempt: 2, came_after: 59)
+    card(100, channel: "post", came_after: 61)
+
+    assert_equal({ ["email", 1] => [1, 2], ["email", 2] => [1, 1], ["post", 1] => [0, 1] }, returns)
+  end
+
+  def test_a_card_that_is_too_young_or_too_old_is_not_counted
+    card(20, came_after: 5)
+    card(800, came_after: 5)
+
+    assert_empty returns
+  end
+end
