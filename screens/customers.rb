@@ -38,6 +38,14 @@ module UprightBench
           customer_page(customer, form)
         end
 
+        app.get "/machines/:id/what-if" do
+          machine = Services::Lookup.one(Models::Machine, id_of(params["id"]))
+          @title = "What if, #{machine.sheet.title}"
+          form = WhatIfForm.new(params)
+          status 422 unless form.ok?
+          what_if(machine, form)
+        end
+
         app.get "/machines/:id" do
           machine = Services::Lookup.one(Models::Machine, id_of(params["id"]))
           @title = machine.sheet.title
@@ -49,6 +57,13 @@ module UprightBench
 
       # Helpers of this screen's routes and templates.
       module Helpers
+        # Every date as it would be with another use; nothing is kept.
+        def what_if(machine, form)
+          dues = form.ok? ? Services::WhatIf.call(machine, **form.use, on: today) : []
+          now_due = machine_dues(machine).to_h { |due| [[due.position, due.task], due.due_on] }
+          erb :"customers/what_if", layout: !htmx?, locals: { machine: machine, form: form, dues: dues, now_due: now_due }
+        end
+
         # By key, never by offset: the next page begins after the last name of this one.
         def customers_after(name)
           found = Models::Customer.order(:name, :id).limit(PAGE)

@@ -4,7 +4,7 @@ module UprightBench
   module Services
     # What came of the cards: how many of those who got one brought a machine within so many days, by channel and attempt.
     module CardReturns
-      CAME_WITHIN_DAYS = 60   # after a card, for the one to have brought the other (house rule)
+      CAME_WITHIN_DAYS = 60 # after a card, for the one to have brought the other (house rule)
       LOOKED_BACK_DAYS = 730
 
       module_function

@@ -28,13 +28,30 @@ module UprightBench
         @machine.to_core.positions.flat_map { |place| place.tasks.map { |task| set(place, task) } }
       end
 
+      # What `call` would write for a machine that nothing was done to; nothing is written.
+      # @return [Array<Models::Due>] not saved, soonest first
+      def would_be
+        dues = @machine.to_core.positions.flat_map do |place|
+          place.tasks.map { |task| due(place, task, 1, nil, ask(place, task, start_of(place, task))) }
+        end
+        dues.sort_by { |due| due.due_on || FAR }
+      end
+
+      FAR = Date.new(9999)
+      private_constant :FAR
+
       private
+
+      def start_of(place, task)
+        open = @open[[place.key, task.key]]
+        open ? open.started_on : @fittings[place.key]&.fitted_on
+      end
 
       def set(place, task)
         open = @open[[place.key, task.key]]
         return begin_cycle(place, task, open) if @done.fetch(place.key, []).include?(task.action)
 
-        start = open ? open.started_on : @fittings[place.key]&.fitted_on
+        start = start_of(place, task)
         answer = ask(place, task, start, indicator: @indicators[place.key])
         return create(place, task, 1, start, answer) unless open
 
@@ -47,9 +64,13 @@ module UprightBench
         create(place, task, (open&.cycle || 0) + 1, @on, ask(place, task, @on))
       end
 
-      def create(place, task, cycle, start, answer)
-        Models::Due.create(machine_id: @machine.id, position: place.key, position_name: place.name, task: task.key, action: task.action.to_s,
-                           cycle: cycle, started_on: start, may_card: task.card, **columns(answer))
+      def create(*what)
+        due(*what).save
+      end
+
+      def due(place, task, cycle, start, answer)
+        Models::Due.new(machine_id: @machine.id, position: place.key, position_name: place.name, task: task.key, action: task.action.to_s,
+                        cycle: cycle, started_on: start, may_card: task.card, **columns(answer))
       end
 
       def columns(answer)

@@ -4,7 +4,8 @@ module UprightBench
   module Core
     module Clocks
       # The answer of DueDate: when a task is due, how early and late that may be, which clock decided,
-      # and the reason each clock gave. `personal` is the household's own factor that the deciding clock was divided by. `late_on` nil means no clock sets a late bound (no use at all).
+      # and the reason each clock gave. `personal` is the household's own factor that the deciding clock was divided
+      # by. `late_on` nil means no clock sets a late bound (no use at all).
       class Due
         include Value
 

@@ -11,7 +11,8 @@ class PagesTest < BrowserTest
     ["/", "/take-in", "/take-in?q=er", "/take-in?new=1", "/take-in?machine_id=#{machine.id}", *open.values, "/jobs/#{stopped.number}",
      "#{open.fetch('taken_in')}/look-over", "/rack", "/shelf", "/shelf/#{part('HD-2010').id}", "/shelf/fit", "/shelf/fit?q=332+x+10", *shelf,
      "/shelf/fit?sheet=#{machine.sheet_id}&at=#{machine.to_core.walk.last.key}", "/cards", "/cards/#{Models::Card.order(:id).last.id}",
-     "/customers", "/customers/#{machine.customer_id}", "/machines/#{machine.id}", "/sheets", "/sheets/#{machine.sheet_id}", "/sheets/new",
+     "/customers", "/customers/#{machine.customer_id}", "/machines/#{machine.id}", "/machines/#{machine.id}/what-if?hours_per_week=20",
+     "/sheets", "/sheets/#{machine.sheet_id}", "/sheets/new",
      *drafts, "/take-in/many?customer_id=#{machine.customer_id}", "/take-in/taken?customer_id=#{stopped.customer_id}&from=#{stopped.number}&to=#{stopped.number}",
      "/settings", "/legend", "/logout", "/nothing", "#{open.fetch('settled')}/history"]
   end

@@ -339,4 +339,22 @@ class ScreensTest < DatabaseTest
 
     assert_equal 409, status
   end
+
+  def test_what_if_without_a_script_is_a_page_of_its_own
+    machine = new_machine("Brackwater Loft K")
+    Services::SetClocks.call(machine, done: { "exhaust-filter" => %i[replace] }, on: today)
+    get "/machines/#{machine.id}/what-if", { "hours_per_week" => "20", "traits" => ["pets"] }
+
+    assert_says(/dates would move; nothing is kept/)
+    get "/machines/#{machine.id}/what-if", { "hours_per_week" => "900", "traits" => ["ghosts"] }
+
+    assert_equal 422, status
+  end
+
+  def test_the_cards_page_says_what_came_of_them
+    get "/cards"
+
+    assert_says(/What came of them/)
+    assert_match(/between \d+ and \d+ in a hundred/, page)
+  end
 end
