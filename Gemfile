@@ -32,6 +32,7 @@ gem "tzinfo-data"
 
 # Paper and post
 gem "barby", "~> 0.7"
+gem "icalendar", "~> 2.10"
 gem "mail", "~> 2.9"
 gem "matrix", "~> 0.4" # prawn needs it since Ruby 3.1
 gem "prawn", "~> 2.5"

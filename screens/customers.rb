@@ -20,6 +20,8 @@ module UprightBench
           customer_page(customer, CustomerForm.blank(CustomerForm.typed_from(customer)))
         end
 
+        year_ahead(app)
+
         app.post "/customers/:id" do
           customer = Services::Lookup.one(Models::Customer, id_of(params["id"]))
           form = CustomerForm.new(params)
@@ -54,6 +56,24 @@ module UprightBench
                                               jobs: machine.jobs_dataset.limit(30).all, fittings: machine.fittings_dataset.eager(:part).order(:position, :id).all }
         end
       end
+
+      # What falls due within a year, for those who plan: as paper, and for a calendar.
+      def self.year_ahead(app)
+        app.get "/customers/:id/dues.pdf" do
+          customer = Services::Lookup.one(Models::Customer, id_of(params["id"]))
+          pdf Papers::DueList.new(shop: "#{shop.name}, #{shop.phone}", customer: customer.name, until_on: today >> 12,
+                                  rows: Services::YearAhead.call(customer, today: today).map(&:to_h)).render, "due-#{customer.id}"
+        end
+
+        app.get "/customers/:id/dues.ics" do
+          customer = Services::Lookup.one(Models::Customer, id_of(params["id"]))
+          content_type "text/calendar", charset: "utf-8"
+          headers "content-disposition" => %(attachment; filename="due-#{customer.id}.ics")
+          Formats::DueCalendar.new(name: "#{customer.name}, #{shop.name}", host: URI(SETTINGS.public_url).host, stamp: now,
+                                   rows: Services::YearAhead.call(customer, today: today).map(&:to_h)).call
+        end
+      end
+      private_class_method :year_ahead
 
       # Helpers of this screen's routes and templates.
       module Helpers
