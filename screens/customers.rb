@@ -61,22 +61,32 @@ module UprightBench
       def self.year_ahead(app)
         app.get "/customers/:id/dues.pdf" do
           customer = Services::Lookup.one(Models::Customer, id_of(params["id"]))
-          pdf Papers::DueList.new(shop: "#{shop.name}, #{shop.phone}", customer: customer.name, until_on: today >> 12,
-                                  rows: Services::YearAhead.call(customer, today: today).map(&:to_h)).render, "due-#{customer.id}"
+          pdf due_list(customer), "due-#{customer.id}"
         end
 
         app.get "/customers/:id/dues.ics" do
           customer = Services::Lookup.one(Models::Customer, id_of(params["id"]))
           content_type "text/calendar", charset: "utf-8"
           headers "content-disposition" => %(attachment; filename="due-#{customer.id}.ics")
-          Formats::DueCalendar.new(name: "#{customer.name}, #{shop.name}", host: URI(SETTINGS.public_url).host, stamp: now,
-                                   rows: Services::YearAhead.call(customer, today: today).map(&:to_h)).call
+          due_calendar(customer)
         end
       end
       private_class_method :year_ahead
 
       # Helpers of this screen's routes and templates.
       module Helpers
+        # @return [String] PDF
+        def due_list(customer)
+          rows = Services::YearAhead.call(customer, today: today).map(&:to_h)
+          Papers::DueList.new(shop: "#{shop.name}, #{shop.phone}", customer: customer.name, until_on: today >> 12, rows: rows).render
+        end
+
+        # @return [String] iCalendar
+        def due_calendar(customer)
+          rows = Services::YearAhead.call(customer, today: today).map(&:to_h)
+          Formats::DueCalendar.new(name: "#{customer.name}, #{shop.name}", host: URI(SETTINGS.public_url).host, stamp: now, rows: rows).call
+        end
+
         # Every date as it would be with another use; nothing is kept.
         def what_if(machine, form)
           dues = form.ok? ? Services::WhatIf.call(machine, **form.use, on: today) : []
@@ -98,7 +108,7 @@ module UprightBench
         end
 
         def machine_dues(machine)
-          Models::Due.running.where(machine_id: machine.id).order(Sequel.asc(:due_on, nulls: :last), :id).all
+          Models::Due.running.where(machine_id: machine.id).eager(:changes).order(Sequel.asc(:due_on, nulls: :last), :id).all
         end
 
         # What a machine's ribbon says: the action that is due within a month, else leave.

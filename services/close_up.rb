@@ -28,7 +28,7 @@ module UprightBench
         read_strips # before the strip's part is replaced
         done = @items.select { |item| item.state == "done" }
         done.each { |item| date_fitting(item) }
-        SetClocks.call(@job.machine, done: tasks_done(done), indicators: indicators, on: today)
+        SetClocks.call(@job.machine, done: tasks_done(done), indicators: indicators, on: today, why: "found and done in job #{@job.number}")
         { closed_up_at: @at, **went_back_wet }
       end
 

@@ -8,12 +8,20 @@ module UprightBench
       # @param done [Hash{String=>Array<Symbol>}] position => actions done
       # @param indicators [Hash{String=>Numeric}] position => percent read today
       # @param on [Date]
+      # @param why [String] what moves a date, kept with it
       # @return [Array<Models::Due>] all that are open now
-      def self.call(machine, on:, done: {}, indicators: {})
-        new(machine, done, indicators, on).call
+      def self.call(machine, on:, why: "computed again", done: {}, indicators: {})
+        new(machine, on, why: why, done: done, indicators: indicators).call
       end
 
-      def initialize(machine, done, indicators, on)
+      # Computes again what runs already, and ends what its sheet no longer names; nothing begins.
+      # @return [Array<Models::Due>]
+      def self.again(machine, on:, why:)
+        new(machine, on, why: why).again
+      end
+
+      def initialize(machine, on, why: nil, done: {}, indicators: {})
+        @why = why
         @machine = machine
         @done = done
         @indicators = indicators
@@ -26,6 +34,13 @@ module UprightBench
 
       def call
         @machine.to_core.positions.flat_map { |place| place.tasks.map { |task| set(place, task) } }
+      end
+
+      # @return [Array<Models::Due>] that still run
+      def again
+        tasks = @machine.to_core.positions.flat_map { |place| place.tasks.map { |task| [[place.key, task.key], [place, task]] } }.to_h
+        @open.except(*tasks.keys).each_value { |due| due.update(state: "ended", closed_on: @on) }
+        @open.slice(*tasks.keys).map { |key, _| set(*tasks.fetch(key)) }
       end
 
       # What `call` would write for a machine that nothing was done to; nothing is written.
@@ -55,6 +70,11 @@ module UprightBench
         answer = ask(place, task, start, indicator: @indicators[place.key])
         return create(place, task, 1, start, answer) unless open
 
+        move(open, answer)
+      end
+
+      def move(open, answer)
+        Models::DueChange.create(due_id: open.id, was_on: open.due_on, now_on: answer.due_on, reason: @why, changed_on: @on) unless open.due_on == answer.due_on
         open.update(columns(answer))
         open
       end

@@ -40,12 +40,20 @@ module UprightBench
       def take_in
         machine = known_machine || new_machine
         refuse_second_job(machine)
-        machine.update(@input.fetch(:use))
+        used_otherwise = use_told(machine)
         job = Models::Job.create(job_fields(machine))
+        SetClocks.again(machine, on: Config::Zone.date(@at), why: "its use was told anew at job #{job.refresh.number}") if used_otherwise
         count_in(job)
         stop(job)
         History.note("took in", job, by: @by, at: @at, job: job, data: { complaint: job.complaint, accessories: accessories, conditions: conditions })
         job
+      end
+
+      # @return [Boolean] it is used otherwise than was known
+      def use_told(machine)
+        before = [machine.hours_per_week, machine.traits.sort]
+        machine.update(@input.fetch(:use))
+        [machine.hours_per_week, machine.traits.sort] != before
       end
 
       def accessories

@@ -11,7 +11,7 @@ module UprightBench
       def self.call(machine, hours_per_week:, traits:, on:)
         other = machine.dup
         other.set(hours_per_week: hours_per_week, traits: Sequel.pg_array(traits, :text))
-        SetClocks.new(other, {}, {}, on).would_be
+        SetClocks.new(other, on).would_be
       end
     end
   end

@@ -160,7 +160,7 @@ module UprightBench
 
         # @return [Array<Models::Due>] the running clocks of the machine, soonest first
         def dues
-          @dues ||= Models::Due.running.where(machine_id: @job.machine_id).order(Sequel.asc(:due_on, nulls: :last), :id).all
+          @dues ||= Models::Due.running.where(machine_id: @job.machine_id).eager(:changes).order(Sequel.asc(:due_on, nulls: :last), :id).all
         end
 
         # The step the page opens: what is before it is done, what is after it waits.

@@ -1,0 +1,10 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Models
+    # A date that moved, and why.
+    class DueChange < Sequel::Model(:due_changes)
+      many_to_one :due
+    end
+  end
+end
