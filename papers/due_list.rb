@@ -3,10 +3,9 @@
 module UprightBench
   module Papers
     # Everything of one customer that falls due within a time, A4, by month: for whoever plans the visits of many machines.
-    class DueList < Paper
+    class DueList < FlowPaper
       SIZE_MM = [210, 297].freeze
       MARGIN_MM = 16
-      ROW = 16
       COLUMNS = [[0, 75], [80, 190], [275, 235]].freeze # left, width
 
       # @param rows [Array<Hash>] date, machine, what (Array<String>), overdue (Boolean); soonest first
@@ -24,8 +23,7 @@ module UprightBench
         "What falls due, #{@customer}"
       end
 
-      def draw
-        @y = pdf.bounds.top
+      def flow
         words(@shop, size: 9)
         words("#{@customer}: what falls due until #{@until_on.strftime('%B %Y')}", size: 18, style: :bold, height: 30)
         words("Nothing falls due until then.", size: 11) if @rows.empty?
@@ -33,26 +31,10 @@ module UprightBench
       end
 
       def month(name, rows)
-        next_page if @y < ROW * 4
-        @y -= 8
+        room(ROW * 4)
+        space(8)
         words(name, size: 12, style: :bold, height: 18)
-        rows.each { |row| row([row[:date].strftime("%-d %b %Y"), row[:machine], row[:what].join(", ")]) }
-      end
-
-      def row(cells)
-        next_page if @y < ROW
-        cells.zip(COLUMNS) { |cell, (left, width)| line(cell, at: [left, @y], width: width, size: 10, height: ROW - 3) }
-        @y -= ROW
-      end
-
-      def words(text, size:, style: :normal, height: ROW)
-        line(text, at: [0, @y], width: pdf.bounds.width, size: size, style: style, height: height)
-        @y -= height
-      end
-
-      def next_page
-        pdf.start_new_page
-        @y = pdf.bounds.top
+        rows.each { |one| row([one[:date].strftime("%-d %b %Y"), one[:machine], one[:what].join(", ")], COLUMNS) }
       end
     end
   end

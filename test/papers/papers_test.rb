@@ -43,6 +43,23 @@ class PapersTest < AppTest
     assert_includes text, "Old Slip 1"
   end
 
+  def test_a_long_order_and_a_long_list_go_on_to_another_page
+    lines = Array.new(70) { |n| { number: "HD-#{n}", name: "Filter #{n}", pieces: 2, packs: 2r, cost_cents: 110 } }
+    order = Papers::SupplierOrder.new(shop: "Shop", number: 207, supplier: NAME, date: "25 Nov 2026", by: "Ines", lines: lines, money: lambda { |cents|
+      format("$%.2f", cents / 100.0)
+    }).render
+    rows = Array.new(90) { |n| { date: Date.new(2026, 3, 2) + (n * 4), machine: "Stride 36 K-#{n}", what: ["replace tube filter"], overdue: n.zero? } }
+    list = Papers::DueList.new(shop: "Shop", customer: NAME, until_on: Date.new(2027, 3, 2), rows: rows).render
+
+    [[order, ["Order 207", "HD-69", "$154.00"]], [list, ["Overdue", "March 2026", "K-89"]]].each do |pdf, said|
+      text, size = read(pdf)
+
+      assert_equal [210, 297], size
+      assert_operator pdf.scan(%r{/Type /Page\b}).size, :>, 1
+      said.each { |words| assert_includes text, words }
+    end
+  end
+
   # The code decodes to what was put in: the page is drawn and read by zbar.
   def test_the_code_on_the_tag_scans
     Dir.mktmpdir do |folder|

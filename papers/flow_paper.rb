@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Papers
+    # A paper that is filled from the top, row by row, and goes on to another page when one is full. Subclasses have a `flow`.
+    class FlowPaper < Paper
+      ROW = 16 # points
+
+      private
+
+      def draw
+        @y = pdf.bounds.top
+        flow
+      end
+
+      # A row over the whole width.
+      def words(text, size:, style: :normal, height: self.class::ROW)
+        row([text], [[0, pdf.bounds.width]], size: size, style: style, height: height)
+      end
+
+      # @param cells [Array<String>]
+      # @param columns [Array<Array(Numeric, Numeric, Symbol)>] left and width in points, and the side, left when it is not said
+      def row(cells, columns, size: 10, style: :normal, height: self.class::ROW)
+        room(height)
+        cells.zip(columns) do |cell, (left, width, align)|
+          line(cell, at: [left, @y], width: width, size: size, style: style, height: height - 2, align: align || :left)
+        end
+        space(height)
+      end
+
+      def rule
+        pdf.stroke_horizontal_line(0, pdf.bounds.width, at: @y + 1)
+      end
+
+      # Another page, unless there is so much left on this one.
+      def room(height)
+        return if @y >= height
+
+        pdf.start_new_page
+        @y = pdf.bounds.top
+      end
+
+      def space(points = 10)
+        @y -= points
+      end
+    end
+  end
+end
