@@ -6,7 +6,7 @@ module UprightBench
   module Demo
     # What was ordered from the suppliers in the last months, what came and how late, and one order that is on its way.
     class Orders
-      # Days ago it was ordered, and how many days it took; nil is still to come.
+      # Days ago it was ordered, and how many days it took.
       ORDERS = { "Harbor Parts Exchange" => [[120, 3], [75, 4], [31, 5]], "Tidewater Trade Supply" => [[140, 9], [60, 13]], "Netloft Pattern Works" => [[90, 14]] }.freeze
       ON_ITS_WAY = "Tidewater Trade Supply"
       LINES = 6

@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "csv"
-
 module UprightBench
   module Formats
     # A list of machines as CSV (RFC 4180; a semicolon or a tab between the fields is understood too).
@@ -14,19 +12,11 @@ module UprightBench
       COLUMNS = %w[maker model plate bought_on hours_per_week complaint].freeze
       NEEDED = %w[maker model plate].freeze
       MOST = 500
-      SEPARATORS = [",", ";", "\t"].freeze
       LONGEST = 2000
-
-      # @param text [String]
-      # @return [String] what parts the fields of its first line
-      def self.separator(text)
-        head = text.lines.first.to_s
-        SEPARATORS.max_by { |sign| head.count(sign) }
-      end
 
       # @param text [String] UTF-8
       def initialize(text)
-        @text = text.delete_prefix("\uFEFF")
+        @text = text
         @problems = []
       end
 
@@ -34,7 +24,7 @@ module UprightBench
       #   hours_per_week (Float or nil), complaint (String or nil)
       # @raise [Bad] with every problem
       def call
-        rows = table.each_with_index.filter_map { |row, index| read(row, index + 2) unless row.fields.all?(&:nil?) }
+        rows = CsvRows.new(@text).call { |headers| check(headers) }.map { |row, line| read(row, line) }
         @problems << "The list is empty." if rows.empty? && @problems.empty?
         @problems << "The list has #{rows.size} machines; at most #{MOST} at once." if rows.size > MOST
         raise Bad, @problems if @problems.any?
@@ -44,15 +34,9 @@ module UprightBench
 
       private
 
-      def table
-        parsed = CSV.parse(@text, headers: true, col_sep: self.class.separator(@text), skip_blanks: false, header_converters: ->(name) { name.to_s.strip.downcase.tr(" ", "_") },
-                                  converters: ->(field) { field&.strip.then { |text| text.to_s.empty? ? nil : text } })
-        lacking = NEEDED - parsed.headers.compact
+      def check(headers)
+        lacking = NEEDED - headers
         raise Bad, ["Line 1: there is no column #{lacking.join(', ')}. The columns are #{COLUMNS.join(', ')}."] if lacking.any?
-
-        parsed
-      rescue CSV::MalformedCSVError => e
-        raise Bad, ["Line #{e.line_number}: #{e.message.sub(/ in line \d+\.?\z/, '')}."]
       end
 
       def read(row, line)

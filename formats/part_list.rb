@@ -46,15 +46,14 @@ module UprightBench
 
       # @param text [String] UTF-8
       def initialize(text)
-        @text = text.delete_prefix("\uFEFF")
+        @text = text
         @problems = []
       end
 
       # @return [Array<Hash{Symbol=>Object}>] line (in the file), number, and the fields of the columns that are there
       # @raise [Bad] with every problem, each naming its line
       def call
-        rows = []
-        table.each { |row, line| rows << read(row, line) unless row.values.all?(&:nil?) }
+        rows = CsvRows.new(@text).call { |headers| check(headers) }.map { |row, line| read(row, line) }
         twice(rows)
         @problems << "The list is empty." if rows.empty? && @problems.empty?
         @problems << "The list has #{rows.size} parts; at most #{MOST} at once." if rows.size > MOST
@@ -65,32 +64,7 @@ module UprightBench
 
       private
 
-      # @return [Array<Array(Hash{String=>String}, Integer)>] each with the line it begins on
-      def table
-        csv = CSV.new(@text, col_sep: MachineList.separator(@text))
-        headers = nil
-        lines(csv).filter_map do |cells, line|
-          next headers.zip(cells).to_h, line if headers
-
-          headers = cells.map { |name| name.to_s.strip.downcase.tr(" ", "_") }
-          check_headers(headers)
-        end
-      rescue CSV::MalformedCSVError => e
-        raise Bad, ["Line #{e.line_number}: #{e.message.sub(/ in line \d+\.?\z/, '')}."]
-      end
-
-      # A row may go over several lines of the file.
-      def lines(csv)
-        Enumerator.new do |out|
-          line = 1
-          while (cells = csv.shift)
-            out << [cells, line]
-            line += csv.line.scan(/\r\n|\r|\n/).size
-          end
-        end
-      end
-
-      def check_headers(headers)
+      def check(headers)
         raise Bad, ["Line 1: there is no column number. The columns are #{COLUMNS.join(', ')}."] unless headers.include?("number")
 
         strange = headers.reject { |name| name.empty? || COLUMNS.include?(name) }
@@ -98,12 +72,10 @@ module UprightBench
 
         double = headers.tally.select { |name, count| count > 1 && !name.empty? }.keys
         raise Bad, ["Line 1: the column #{double.join(', ')} stands twice."] if double.any?
-
-        nil
       end
 
       def read(row, line)
-        number = text(row["number"]).to_s.upcase
+        number = row["number"].to_s.upcase
         say(line, "number is missing") if number.empty?
         say(line, "number may have letters, digits, dots, dashes and slashes, up to 40") unless number.empty? || number.match?(%r{\A[A-Z0-9][A-Z0-9./-]{0,39}\z})
         FIELDS.each_with_object({ line: line, number: number }) do |(column, (field, type)), part|
@@ -111,17 +83,11 @@ module UprightBench
         end
       end
 
-      def value(cell, column, field, type, line)
-        text = text(cell)
+      def value(text, column, field, type, line)
         return NEEDED.include?(field) ? say(line, "#{column} may not be empty") : EMPTY[field] if text.nil?
         return say(line, "#{column} is too long") if text.length > LONGEST
 
         type.is_a?(Range) ? whole(text, column, type, line) : send(type, text, column, line)
-      end
-
-      def text(cell)
-        plain = Cell.plain(cell.to_s.strip)
-        plain.empty? ? nil : plain
       end
 
       def words(text, _column, _line)
@@ -157,7 +123,7 @@ module UprightBench
 
       def twice(rows)
         { number: "number", barcode: "barcode" }.each do |field, words|
-          rows.select { |row| row[field] && row[field] != "" }.group_by { |row| row[field] }.each_value do |same|
+          rows.reject { |row| row[field].to_s.empty? }.group_by { |row| row[field] }.each_value do |same|
             say(same[1][:line], "#{words} #{same[1][field]} stands on line #{same[0][:line]} already") if same.size > 1
           end
         end

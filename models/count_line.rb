@@ -6,7 +6,6 @@ module UprightBench
     class CountLine < Sequel::Model(:count_lines)
       unrestrict_primary_key
       many_to_one :part
-      many_to_one :count
 
       # @return [Integer] pieces more than there should be; negative when fewer
       def difference

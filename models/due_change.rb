@@ -4,7 +4,6 @@ module UprightBench
   module Models
     # A date that moved, and why.
     class DueChange < Sequel::Model(:due_changes)
-      many_to_one :due
     end
   end
 end

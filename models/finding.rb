@@ -15,6 +15,13 @@ module UprightBench
             .group_by(&:first).transform_values { |rows| rows.map { |_, found, expected| [found.to_f, expected.to_f] } }
       end
 
+      # The last reading of each strip of a machine.
+      # @return [Hash{String=>Array(Integer, Date)}] by position, percent and the day it was read
+      def self.strips_of(machine)
+        read = where(job_id: Job.where(machine_id: machine.id).select(:id)).where(Sequel.lit("observed ->> 'indicator_percent' IS NOT NULL"))
+        read.order(:job_id).all.to_h { |finding| [finding.position, [finding.seen[:indicator_percent], Config::Zone.date(finding.found_at)]] }
+      end
+
       dataset_module do
         # The newest finding of each position at the machine's earlier visits, with the day of the visit (taken_in_at).
         def of_last_visits(job)

@@ -4,8 +4,6 @@ module UprightBench
   module Models
     # What was put before the customer, as it was then. The newest of a job counts, until its day.
     class Offer < Sequel::Model(:offers)
-      many_to_one :job
-
       # @return [Array<Core::Money::Line>]
       def to_lines
         @to_lines ||= Estimate.read_lines(lines)

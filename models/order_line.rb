@@ -4,7 +4,6 @@ module UprightBench
   module Models
     # One part of an order, and what came of it.
     class OrderLine < Sequel::Model(:order_lines)
-      many_to_one :order, class: "UprightBench::Models::SupplierOrder"
       many_to_one :part
       one_to_many :stock_moves
 

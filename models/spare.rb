@@ -5,7 +5,6 @@ module UprightBench
     # A customer's own washed part that waits for its turn; part_id nil is the one the machine was bought with.
     class Spare < Sequel::Model(:spares)
       many_to_one :part
-      many_to_one :work_item
 
       dataset_module do
         where :waiting, used_item_id: nil

@@ -155,16 +155,23 @@ module UprightBench
           offer = visit.offer if visit.offered?
           lines = [job.sheet.title, job.customer.name, ("plate #{job.machine.plate}" if job.machine.plate), job.complaint].compact
           Papers::Estimate.new(shop: [shop.name, shop.street, shop.town, shop.phone].compact.join(", "), number: job.number, about: lines,
-                               estimate: agreed || offer || visit.quote, money: method(:money), notes: estimate_notes(job, agreed, offer)).render
+                               estimate: agreed || offer || visit.quote, money: method(:money), notes: estimate_notes(visit, agreed, offer)).render
         end
 
-        def estimate_notes(job, agreed, offer)
-          ready = job.promise_at && "Ready #{moment(job.promise_at)}."
+        def estimate_notes(visit, agreed, offer)
+          ready = ready_words(visit)
           return [ready, offer ? "Not agreed yet; these prices hold until #{day(offer.valid_until)}." : "Not agreed yet; today's prices."].compact unless agreed
 
           [ready, "Agreed by #{agreed.agreed_name} #{SettleForm::AGREED.fetch(agreed.agreed_how)}, #{day(Config::Zone.date(agreed.agreed_at))}.",
            agreed.call_above_cents && "Call before it comes to more than #{money(agreed.call_above_cents)}.",
            agreed.warranty_name && "#{agreed.warranty_name} agreed that the maker's warranty may end."].compact
+        end
+
+        # Nothing is promised before it is agreed.
+        def ready_words(visit)
+          return "Ready #{moment(visit.promise_now.call)}, when it is agreed now." if visit.step == :settle
+
+          visit.job.promise_at && "Ready #{moment(visit.job.promise_at)}."
         end
 
         def tag_lines(job)

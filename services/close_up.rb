@@ -7,6 +7,8 @@ module UprightBench
       # What an action at a position counts as having done. A new part starts every clock of its position.
       DONE_BY = { "replace" => %i[replace wash clean inspect], "wash" => %i[wash clean inspect], "clean" => %i[clean inspect] }.freeze
       LOOKED_AT = %i[inspect].freeze
+      # A spare that was washed is none that is new: what it replaces is washed, not replaced.
+      OWN_SPARE = DONE_BY.fetch("wash")
 
       # @param wet_reason [String, nil] why a wet part goes back; recorded under the person's name
       # @raise [Refused] while something is to do, a stop stands, or a part is wet
@@ -28,7 +30,7 @@ module UprightBench
         read_strips # before the strip's part is replaced
         done = @items.select { |item| item.state == "done" }
         done.each { |item| date_fitting(item) }
-        SetClocks.call(@job.machine, done: tasks_done(done), indicators: indicators, on: today, why: "found and done in job #{@job.number}")
+        SetClocks.call(@job.machine, done: tasks_done(done), on: today, why: "found and done in job #{@job.number}")
         { closed_up_at: @at, **went_back_wet }
       end
 
@@ -99,7 +101,7 @@ module UprightBench
 
       def tasks_done(done)
         looked_at = Models::Finding.where(job_id: @job.id).select_map(:position).to_h { |position| [position, LOOKED_AT] }
-        looked_at.merge(done.to_h { |item| [item.position, DONE_BY.fetch(item.action, LOOKED_AT)] })
+        looked_at.merge(done.to_h { |item| [item.position, item.own_spare ? OWN_SPARE : DONE_BY.fetch(item.action, LOOKED_AT)] })
       end
 
       def indicators

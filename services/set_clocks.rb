@@ -6,12 +6,11 @@ module UprightBench
     class SetClocks
       # @param machine [Models::Machine]
       # @param done [Hash{String=>Array<Symbol>}] position => actions done
-      # @param indicators [Hash{String=>Numeric}] position => percent read today
       # @param on [Date]
       # @param why [String] what moves a date, kept with it
       # @return [Array<Models::Due>] all that are open now
-      def self.call(machine, on:, why: "computed again", done: {}, indicators: {})
-        new(machine, on, why: why, done: done, indicators: indicators).call
+      def self.call(machine, on:, why: "computed again", done: {})
+        new(machine, on, why: why, done: done).call
       end
 
       # Computes again what runs already, and ends what its sheet no longer names; nothing begins.
@@ -20,13 +19,13 @@ module UprightBench
         new(machine, on, why: why).again
       end
 
-      def initialize(machine, on, why: nil, done: {}, indicators: {})
+      def initialize(machine, on, why: nil, done: {})
         @why = why
         @machine = machine
         @done = done
-        @indicators = indicators
         @on = on
         @use = machine.use_rate(on)
+        @strips = Models::Finding.strips_of(machine)
         @personal = Models::Finding.loads_of(machine).transform_values { |loads| Core::Use::Personal.from(loads) }
         @open = Models::Due.running.where(machine_id: machine.id).all.to_h { |due| [[due.position, due.task], due] }
         @fittings = Models::Fitting.in_place.where(machine_id: machine.id).all.to_h { |fitting| [fitting.position, fitting] }
@@ -67,7 +66,7 @@ module UprightBench
         return begin_cycle(place, task, open) if @done.fetch(place.key, []).include?(task.action)
 
         start = start_of(place, task)
-        answer = ask(place, task, start, indicator: @indicators[place.key])
+        answer = ask(place, task, start)
         return create(place, task, 1, start, answer) unless open
 
         move(open, answer)
@@ -98,11 +97,16 @@ module UprightBench
           reasons: Sequel.pg_jsonb(answer.reasons), computed_on: @on }
       end
 
-      def ask(place, task, start, indicator: nil)
-        progress = Core::Clocks::Progress.new(started_on: start, **counted(place, start),
-                                              **(indicator && start ? { indicator: indicator, indicator_on: @on } : {}))
+      def ask(place, task, start)
+        progress = Core::Clocks::Progress.new(started_on: start, **counted(place, start), **read(place, start))
         Core::Clocks::DueDate.new(task: task, progress: progress, use: @use, household: @machine.household, today: @on,
                                   personal: @personal.fetch(place.key) { Core::Use::Personal.new }).call
+      end
+
+      # The last reading of its strip counts until the part is changed, whatever is computed again meanwhile.
+      def read(place, start)
+        percent, read_on = @strips[place.key]
+        start && read_on && read_on > start ? { indicator: percent, indicator_on: read_on } : {}
       end
 
       # The shop sees its own washes only; they count once they run ahead of the calendar.

@@ -7,8 +7,8 @@ module UprightBench
       #
       #   Quote.new(work: [Quote::Work.new(position: "bag", ...)], policy:).call  # => Estimate
       class Quote
-        # One thing to do. `covered` when the maker pays for it; `own` when the part was the customer's before (a spare in
-        # rotation, or what is left of a box).
+        # One thing to do. `covered` when the maker pays for it; `own` says where a part comes from that is
+        # not paid again (a box that was opened for another place).
         Work = Struct.new(:position, :place, :action, :minutes, :part_id, :part_name, :part_cents, :covered, :own, keyword_init: true) do
           # @return [String] of its part's line
           def key

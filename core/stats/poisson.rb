@@ -12,14 +12,6 @@ module UprightBench
 
         fields :mean
 
-        # @param count [Integer] 0 or more
-        # @return [Float] probability of so many
-        def probability(count)
-          return count.zero? ? 1.0 : 0.0 if mean.zero?
-
-          Math.exp((count * Math.log(mean)) - mean - Math.lgamma(count + 1).first)
-        end
-
         # @param count [Integer]
         # @return [Float] probability of no more than so many
         def cdf(count)

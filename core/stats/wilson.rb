@@ -10,7 +10,7 @@ module UprightBench
 
         fields :hits, :tries
 
-        Z95 = 1.959964 # of the normal distribution, 95 % between it and its negative
+        Z = 1.959964 # of the normal distribution, 95 % between it and its negative
 
         # @return [Float, nil] nil while nothing was tried
         def share
@@ -18,23 +18,23 @@ module UprightBench
         end
 
         # @return [Float] 0 while nothing was tried
-        def low(z = Z95)
-          tries.zero? ? 0.0 : [middle(z) - half(z), 0.0].max
+        def low
+          tries.zero? ? 0.0 : [middle - half, 0.0].max
         end
 
         # @return [Float] 1 while nothing was tried
-        def high(z = Z95)
-          tries.zero? ? 1.0 : [middle(z) + half(z), 1.0].min
+        def high
+          tries.zero? ? 1.0 : [middle + half, 1.0].min
         end
 
         private
 
-        def middle(z)
-          (hits + (z * z / 2)) / (tries + (z * z))
+        def middle
+          (hits + (Z * Z / 2)) / (tries + (Z * Z))
         end
 
-        def half(z)
-          z / (tries + (z * z)) * Math.sqrt((hits * (tries - hits) / tries.to_f) + (z * z / 4))
+        def half
+          Z / (tries + (Z * Z)) * Math.sqrt((hits * (tries - hits) / tries.to_f) + (Z * Z / 4))
         end
 
         def check

@@ -26,6 +26,11 @@ module UprightBench
           format("%<sign>s%<whole>d.%<part>02d", sign: "$", whole: cents / 100, part: cents % 100)
         end
 
+        # @return [String] as in "1 piece"
+        def pieces(count)
+          "#{count} #{count == 1 ? 'piece' : 'pieces'}"
+        end
+
         def mark(name, css: "vmark")
           Drawings::Mark.image(name.to_sym, css: css)
         end

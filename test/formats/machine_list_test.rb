@@ -37,4 +37,9 @@ class MachineListTest < AppTest
     assert_includes problems(""), "Line 1"
     assert_includes problems("maker,model,plate\n#{"O,S,K\n" * 501}"), "at most 500"
   end
+
+  # A cell may go over several lines (RFC 4180, rule 6); what comes after it stands where it stands.
+  def test_lines_are_those_of_the_file
+    assert_includes problems("maker,model,plate,complaint\nO,S,K-1,\"weak,\nand loud\"\nO,S,,\n"), "Line 4: plate is missing"
+  end
 end

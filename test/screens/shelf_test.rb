@@ -71,7 +71,7 @@ class ShelfScreensTest < DatabaseTest
     submit "#{path}/close", {}, from: path
     get path
 
-    assert_says(/1 pieces never came/)
+    assert_says(/1 piece never came/)
   end
 
   def test_the_first_look_of_the_day_has_the_shelf_reckoned

@@ -25,6 +25,21 @@ class RecomputeTest < DatabaseTest
     assert_equal [[today + 350, today + 35, "its use was told anew at job #{job.number}"]], changes
   end
 
+  # Read at 40 % after 100 days, the strip says 250 days from the start, and goes on saying so when the use is told anew.
+  def test_a_strip_that_was_read_counts_until_the_part_is_changed
+    Services::SetClocks.call(@machine, done: { "exhaust-filter" => %i[replace] }, on: today - 100)
+    job = take_in(@machine, use: { hours_per_week: 1 })
+    record(job, "exhaust-filter", { indicator_percent: 40 })
+    Services::SetClocks.again(@machine, on: today, why: "read")
+    job.refresh.update(state: "handed_over")
+    take_in(@machine, use: { hours_per_week: 0.5 })
+
+    assert_equal [today + 150, "indicator"], [due.due_on, due.deciding]
+    Services::SetClocks.call(@machine, done: { "exhaust-filter" => %i[replace] }, on: today)
+
+    refute_equal "indicator", due.deciding
+  end
+
   def test_the_same_use_moves_nothing
     take_in(@machine, use: { hours_per_week: 1 })
 

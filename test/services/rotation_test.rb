@@ -82,6 +82,21 @@ class RotationTest < DatabaseTest
     assert_equal [@filter.id, 1], [spare.part_id, spare.wash_count]
   end
 
+  # What goes in the second time was washed, not bought: when it is to be replaced follows the new one of the first time.
+  def test_the_spare_is_washed_and_not_new
+    rotate
+    leave_shop
+    before = Models::Due.running.where(machine_id: @machine.id, position: "pre-filter").to_hash(:action, :cycle)
+    looked_over
+    choose("own")
+    settle_and_work
+    leave_shop
+    after = Models::Due.running.where(machine_id: @machine.id, position: "pre-filter").to_hash(:action, :cycle)
+
+    assert_equal before["wash"] + 1, after["wash"]
+    assert_equal before.fetch("replace"), after.fetch("replace")
+  end
+
   def test_undone_it_is_on_the_shelf_and_off_the_rack
     rotate
     before = @filter.stock

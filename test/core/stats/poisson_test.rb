@@ -22,7 +22,7 @@ class PoissonTest < CoreTest
   end
 
   def test_nothing_expected_needs_nothing
-    assert_equal [0, 1.0, 1.0, 0.0], [poisson(0).quantile(0.999), poisson(0).cdf(0), poisson(0).probability(0), poisson(0).probability(1)]
+    assert_equal [0, 1.0, 0.0], [poisson(0).quantile(0.999), poisson(0).cdf(0), poisson(0).cdf(-1)]
     assert_equal 0, poisson(3).quantile(0)
   end
 
@@ -36,7 +36,7 @@ class PoissonTest < CoreTest
 
       assert_operator one.cdf(count), :>=, wanted
       assert_operator one.cdf(count - 1), :<, wanted
-      assert_in_delta (0..count).sum { |k| one.probability(k) }, one.cdf(count), 1e-8
+      assert_in_delta (0..count).sum { |k| Math.exp((k * Math.log(mean)) - mean - Math.lgamma(k + 1).first) }, one.cdf(count), 1e-8
     end
   end
 
