@@ -89,9 +89,9 @@ module UprightBench
 
         # Every date as it would be with another use; nothing is kept.
         def what_if(machine, form)
-          dues = form.ok? ? Services::WhatIf.call(machine, **form.use, on: today) : []
+          answer = Services::WhatIf.call(machine, **form.use, on: today) if form.ok?
           now_due = machine_dues(machine).to_h { |due| [[due.position, due.task], due.due_on] }
-          erb :"customers/what_if", layout: !htmx?, locals: { machine: machine, form: form, dues: dues, now_due: now_due }
+          erb :"customers/what_if", layout: !htmx?, locals: { machine: machine, form: form, answer: answer, now_due: now_due }
         end
 
         # By key, never by offset: the next page begins after the last name of this one.

@@ -25,7 +25,7 @@ module UprightBench
         "labour_tax_percent" => [0.0, 0.0..50.0, "%", "Tax on bench time"],
         "part_tax_percent" => [0.0, 0.0..50.0, "%", "Tax on parts"],
         "estimate_valid_days" => [14, 1..365, "days", "The prices of an offer hold for"],
-        "free_minutes_with_card" => [0, 0..120, "min", "Bench time free for a customer who has the filter of a card fitted here"],
+        "free_minutes_with_card" => [0, 0..120, "min", "Bench time free for a customer who has a part named on a card fitted here"],
         "service_level_percent" => [95.0, 50.0..99.9, "%", "How sure the shelf should be to last until the next order is there"],
         "review_days" => [7, 1..90, "days", "What is short is looked at, and ordered, every"]
       }.freeze
