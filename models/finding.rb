@@ -16,10 +16,10 @@ module UprightBench
       end
 
       # The last reading of each strip of a machine.
-      # @return [Hash{String=>Array(Integer, Date)}] by position, percent and the day it was read
+      # @return [Hash{String=>Array(Integer, Time)}] by position, percent and when it was read
       def self.strips_of(machine)
         read = where(job_id: Job.where(machine_id: machine.id).select(:id)).where(Sequel.lit("observed ->> 'indicator_percent' IS NOT NULL"))
-        read.order(:job_id).all.to_h { |finding| [finding.position, [finding.seen[:indicator_percent], Config::Zone.date(finding.found_at)]] }
+        read.order(:job_id).all.to_h { |finding| [finding.position, [finding.seen[:indicator_percent], finding.found_at]] }
       end
 
       dataset_module do

@@ -25,7 +25,7 @@ module UprightBench
         @done = done
         @on = on
         @use = machine.use_rate(on)
-        @strips = Models::Finding.strips_of(machine)
+        @strips = Models::Finding.strips_of(machine).transform_values { |percent, at| [percent, Config::Zone.date(at)] }
         @personal = Models::Finding.loads_of(machine).transform_values { |loads| Core::Use::Personal.from(loads) }
         @open = Models::Due.running.where(machine_id: machine.id).all.to_h { |due| [[due.position, due.task], due] }
         @fittings = Models::Fitting.in_place.where(machine_id: machine.id).all.to_h { |fitting| [fitting.position, fitting] }
