@@ -13,6 +13,8 @@ module UprightBench
       # @param except [Models::Job, nil] the job that asks, which may take its own
       # @return [Hash{Integer=>Integer}] part's id => pieces; 0 for the others
       def for_others(part_ids, except: nil)
+        return Hash.new(0) if to_do.where(part_id: part_ids).empty? # as mostly; the rest takes longer to plan than to answer
+
         items = items_of(part_ids).exclude(Sequel[:work_items][:job_id] => except&.id || 0)
         counted(items).naked.as_hash(:part_id, :pieces).tap { |kept| kept.default = 0 }
       end
@@ -46,8 +48,11 @@ module UprightBench
       end
 
       def items
-        @items ||= Models::WorkItem.join(:jobs, id: :job_id)
-                                   .where(Sequel[:work_items][:action] => "replace", Sequel[:work_items][:state] => "to_do", Sequel[:jobs][:state] => STATES)
+        @items ||= to_do.join(:jobs, id: :job_id).where(Sequel[:jobs][:state] => STATES)
+      end
+
+      def to_do
+        @to_do ||= Models::WorkItem.where(Sequel[:work_items][:action] => "replace", Sequel[:work_items][:state] => "to_do")
       end
     end
   end
