@@ -47,6 +47,11 @@ module UprightBench
         @env["SMTP_URL"] && URI(@env["SMTP_URL"])
       end
 
+      # @return [String, nil] what shall go wrong with the stand-ins, as Outbox::Devices::Trouble reads it
+      def device_trouble
+        @env["DEVICE_TROUBLE"]
+      end
+
       # @return [Pathname] where the program keeps its own files
       def state_dir
         Pathname(@env.fetch("STATE_DIR", ROOT.join("var").to_s))

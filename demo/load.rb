@@ -13,7 +13,7 @@ module UprightBench
       FOLDER = File.expand_path(__dir__)
       RACK = 12
       HISTORY_DAYS = 730
-      POLICIES = { "room_temperature_c" => 21, "room_humidity_percent" => 50, "labour_tax_percent" => 15.0, "part_tax_percent" => 15.0, "free_minutes_with_card" => 15 }.freeze
+      POLICIES = { "room_temperature_c" => 21, "room_humidity_percent" => 50, "labour_tax_percent" => 15.0, "part_tax_percent" => 15.0 }.freeze
 
       # @return [Array<Array(String, String)>] e-mail and role of every demo sign-in
       def self.sign_ins
@@ -46,6 +46,7 @@ module UprightBench
         history
         @say.call "Loading the demo: today's bench …"
         DB.transaction { Bench.new(@now, @staff, @machines).call }
+        DB.transaction { visits }
         refresh_statistics
         DB.transaction { orders.today }
       end
@@ -75,6 +76,8 @@ module UprightBench
         Models::Shop.create(id: 1, name: "Ropewalk Vacuum Repair", street: "Ferry Slip 3", town: Names::TOWN, phone: "555-0199",
                             email: "bench@ropewalk.example.org")
         Services::SavePolicies.call(POLICIES.merge("holidays" => holidays), by: owner, at: @begun)
+        Models::Bonus.create(minutes: 15, starts_on: Config::Zone.date(@begun), ends_on: @today + 60, first_only: true, created_by: owner.id, created_at: @begun)
+        Services::Words.keep("de", Names::GERMAN, by: owner, at: @begun)
         RACK.times { |place| Models::RackPlace.create(label: (place + 1).to_s) }
       end
 
@@ -124,7 +127,7 @@ module UprightBench
 
       def history
         visits = @machines.flat_map { |machine| dates_of(machine).map { |date| [date, machine] } }.sort_by { |date, machine| [date, machine.id] }
-        cards = (1..8).map { |month| @today - (month * 30) }.sort
+        cards = (1..8).map { |month| Services::Policies.now.schedule.open_day(@today - (month * 30)) }.sort
         visits.each_with_index do |(date, machine), place|
           refresh_statistics if place == 20
           cards_until(cards, date)
@@ -148,6 +151,13 @@ module UprightBench
 
       def cards_until(cards, date)
         Post.new(owner, @random, @today).call(cards.shift) while cards.any? && cards.first < date
+      end
+
+      # Those who said of late that they would come, and named a day.
+      def visits
+        said = Models::Answer.where(kind: "will_come").reverse(:answered_at).limit(2).eager(:card).all
+        day = Services::Policies.now.schedule.open_day(@today + 1)
+        said.each { |answer| Services::BookVisit.call(answer.card.customer, on: day, card: answer.card, by: counter, at: @now) }
       end
 
       def orders

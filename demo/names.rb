@@ -21,6 +21,17 @@ module UprightBench
       MODELS = ["Brackwater Loft K", "Hallmoor Dart M", "Hallmoor Dart S", "Maristo Twinroll", "Hallmoor Dart L", "Brackwater Loft C", "Maristo Reed",
                 "Tolliver Wick", "Hallmoor Dart M", "Tolliver Rove Q", "Corvane Plain 2"].freeze
       HOUSEHOLDS = 60
+      # What the shop writes to its German speaking customers.
+      GERMAN = {
+        email_body: "Guten Tag {customer},\n\n{opening}\n\n{tasks}\n\n{offer}\n\nKommen Sie vorbei, oder rufen Sie an: {phone}. Antworten, verschieben oder abbestellen:\n\n{link}\n\n{shop}\n{phone}",
+        post_body: "Guten Tag {customer},\n\n{opening}\n\n{tasks}\n\n{offer}\n\nKommen Sie vorbei, oder rufen Sie an: {phone}. Antworten oder abbestellen über den Code.",
+        text_body: "{shop}: {machine}: {first_task}{and_more}. {offer} Antworten oder abbestellen: {link}",
+        opening: "wir führen Buch über Ihr Gerät, und das ist fällig:", opening_again: "wir haben Ihnen schon geschrieben; das steht noch aus:",
+        offer: "{minutes} Minuten Arbeit sind frei, wenn wir es bis {until} einbauen.",
+        replace: "Wechsel: {part}", wash: "Wäsche: {part}", clean: "Reinigung: {part}", inspect: "Durchsicht: {part}",
+        due_in: "fällig {month}", due_since: "fällig seit {month}", and_more: " und {count} weitere",
+        months: "Januar, Februar, März, April, Mai, Juni, Juli, August, September, Oktober, November, Dezember"
+      }.freeze
       COMPLAINTS = {
         "stick" => ["pulses when the trigger is held", "short run time", "weak suction", "smells", "brush does not turn"],
         "canister" => ["weak everywhere", "smells when it starts", "yearly service", "high-pitched noise", "dust in the exhaust air"],
@@ -36,7 +47,8 @@ module UprightBench
         FIRST.product(LAST).sample(HOUSEHOLDS, random: random).each_with_index.map do |(first, last), place|
           mail = "#{ascii(first)}.#{ascii(last)}@example.org" unless place % 5 == 4
           { name: "#{first} #{last}", phone: format("555-01%02d", place), email: mail, street: "#{STREETS.sample(random: random)} #{random.rand(1..60)}",
-            town: TOWN, email_agreed: !mail.nil? && place % 7 != 3, post_agreed: place % 3 != 1 }
+            town: TOWN, email_agreed: !mail.nil? && place % 7 != 3, text_agreed: place % 7 == 3, phone_agreed: place % 15 == 4,
+            post_agreed: place % 3 != 1, language: place % 11 == 6 ? "de" : "en" }
         end
       end
 

@@ -17,8 +17,9 @@ module UprightBench
       # @param date [Date]
       def call(date)
         noon = Config::Zone.at(date, 12)
-        Services::SendCards.call(by: @owner, at: noon).each do |card|
-          hand_over(card.message, date, noon + 60)
+        batch = Services::WriteBatch.call(Services::SendCards.call(by: @owner, at: noon), at: noon)
+        hand_over(batch, date, noon + 60)
+        batch.cards_dataset.eager(:lines).all.each do |card|
           kind = ANSWERS.sample(random: @random)
           Services::AnswerCard.call(card, kind: kind, at: noon + (@random.rand(1..9) * 86_400)) if kind
         end
@@ -27,10 +28,11 @@ module UprightBench
       private
 
       # What left long ago is no longer in the trays; only the last mailing's files are made.
-      def hand_over(message, date, time)
-        return Outbox::Deliver.call(message.id, at: time) if @today - date <= STILL_IN_THE_TRAY_DAYS
+      def hand_over(batch, date, time)
+        return Outbox::Round.new(batch.id, at: time).call if @today - date <= STILL_IN_THE_TRAY_DAYS
 
-        message.update(state: "handed_over", tries: 1, handed_over_at: time)
+        batch.messages_dataset.update(state: "handed_over", tries: 1, handed_over_at: time)
+        batch.update(state: "done", finished_at: time)
       end
     end
   end

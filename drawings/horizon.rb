@@ -2,15 +2,19 @@
 
 module UprightBench
   module Drawings
-    # The coming months as columns of what falls due, week by week; what is overdue stands in front.
+    # The coming year as columns of what falls due, week by week; what is overdue stands in front. Each column leads to the
+    # cards that leave until its week's end.
     class Horizon
-      HEIGHT = 130
-      BASE = 96
+      HEIGHT = 134
+      BASE = 100
+      TOP = 78.0 # of a column, in the drawing's units
+      OVERDUE = 76 # how wide the first column is, which stands for any length of time
 
-      WIDE = { width: 1200, weeks: 27, css: "horizon horizon-wide" }.freeze
-      NARROW = { width: 400, weeks: 9, css: "horizon horizon-narrow" }.freeze
+      WIDE = { width: 1200, weeks: 53, css: "horizon horizon-wide", counts: 27 }.freeze
+      NARROW = { width: 400, weeks: 14, css: "horizon horizon-narrow", counts: 14 }.freeze
 
-      # @param weeks [Array<Hash>] label (String or nil), count (Integer), overdue (Boolean)
+      # @param weeks [Array<Hash>] label (String or nil), count (Integer), overdue (Boolean), chosen (Boolean), href (String),
+      #   words (String) for those who cannot see it
       def initialize(weeks)
         @all = weeks
       end
@@ -23,20 +27,24 @@ module UprightBench
       private
 
       def draw(form)
-        @weeks = @all.first(form[:weeks])
-        most = [@weeks.reject { |week| week[:overdue] }.map { |week| week[:count] }.max, 1].compact.max # what is overdue must not flatten the rest
-        step = form[:width] / @weeks.size.to_f
-        columns = @weeks.each_with_index.map { |week, place| column(week, place * step, step, most) }
+        weeks = @all.first(form[:weeks])
+        most = [weeks.reject { |week| week[:overdue] }.map { |week| week[:count] }.max, 1].compact.max # what is overdue must not flatten the rest
+        step = (form[:width] - OVERDUE) / (weeks.size - 1).to_f
+        columns = weeks.each_with_index.map do |week, place|
+          place.zero? ? column(week, 0, OVERDUE, most, counted: true) : column(week, OVERDUE + ((place - 1) * step), step, most, counted: weeks.size <= form[:counts])
+        end
         Svg.image(form[:width], HEIGHT, columns.join + Svg.tag(:line, x1: 0, y1: BASE, x2: form[:width], y2: BASE, class: "tick"),
-                  label: "Tasks due: #{@weeks.sum { |week| week[:count] }} in #{@weeks.size} weeks", class: form[:css])
+                  label: "Tasks due: #{weeks.sum { |week| week[:count] }} in #{weeks.size} weeks", role: "group", class: form[:css])
       end
 
-      def column(week, left, step, most)
-        height = 70.0 * [week[:count], most].min / most
-        bar = Svg.tag(:rect, x: left + 4, y: BASE - height, width: step - 8, height: height, class: week[:overdue] ? "due-bar due-bar-over" : "due-bar")
-        count = week[:count].positive? ? Svg.text(week[:count], x: left + (step / 2), y: BASE - height - 6, class: "gauge-text", text_anchor: "middle") : ""
-        label = week[:label] ? Svg.text(week[:label], x: left + 4, y: 118, class: "hour") : ""
-        bar + count + label
+      # The whole height may be pressed, however little falls due.
+      def column(week, left, step, most, counted:)
+        height = TOP * [week[:count], most].min / most
+        area = Svg.tag(:rect, x: left, y: 0, width: step, height: HEIGHT, class: week[:chosen] ? "due-area due-area-chosen" : "due-area")
+        bar = Svg.tag(:rect, x: left + 3, y: BASE - height, width: step - 6, height: height, class: week[:overdue] ? "due-bar due-bar-over" : "due-bar")
+        count = Svg.text(week[:count], x: left + (step / 2), y: BASE - height - 5, class: counted || week[:overdue] ? "gauge-text" : "due-count", text_anchor: "middle") if week[:count].positive?
+        label = Svg.text(week[:label], x: left + 3, y: 122, class: "hour") if week[:label]
+        Svg.tag(:a, "#{area}#{bar}#{count}#{label}", href: week[:href], aria_label: week[:words], aria_current: ("true" if week[:chosen]))
       end
     end
   end

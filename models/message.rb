@@ -5,6 +5,13 @@ module UprightBench
     # One outgoing thing on one channel.
     class Message < Sequel::Model(:messages)
       many_to_one :card
+      many_to_one :batch
+
+      WAITING = %w[queued failed].freeze
+
+      dataset_module do
+        where :for_a_person, Sequel[:messages][:state] => %w[unsure given_up]
+      end
     end
   end
 end

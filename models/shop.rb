@@ -10,6 +10,11 @@ module UprightBench
       def self.the
         first or raise "no shop has been set up"
       end
+
+      # @return [String] in one line, as it stands above an address
+      def sender
+        [name, street, town].compact.join(", ")
+      end
     end
   end
 end

@@ -1,27 +1,33 @@
 # frozen_string_literal: true
 
 require "mail"
+require "net/smtp"
+require "openssl"
 
 module UprightBench
   module Outbox
-    # Cards as e-mail: to the server that SMTP_URL names, or into the outbox folder when none is named.
+    # Cards as e-mail: to the server that SMTP_URL names, or into the outbox folder when none is named. Plain text first, the same
+    # in HTML beside it; "unsubscribe" works from the mail program in one action (RFC 2369 and RFC 8058).
     class MailChannel
+      # Before anything was said about the message, so that it cannot have arrived.
+      NOT_SENT = [SocketError, Errno::ECONNREFUSED, Errno::EHOSTUNREACH, Errno::ENETUNREACH, Net::OpenTimeout, Net::SMTPServerBusy,
+                  Net::SMTPAuthenticationError, Net::SMTPSyntaxError, Net::SMTPUnsupportedCommand, OpenSSL::SSL::SSLError].freeze
+
       def initialize(settings)
         @smtp = settings.smtp_url
-        @folder = settings.state_dir.join("outbox/mail")
+        @tray = Devices::Tray.new(settings.state_dir.join("outbox/mail"), Devices::Trouble.for("email", settings))
       end
 
       # @param message [Models::Message]
       # @param letter [Core::Cards::Letter]
       # @param shop [Models::Shop]
+      # @raise [Rejected, InDoubt]
       def deliver(message, letter, shop)
-        mail = compose(message, letter, shop)
-        if @smtp
-          mail.delivery_method(:smtp, smtp_settings)
-        else
-          mail.delivery_method(Devices::MailDrop, folder: @folder, key: message.key)
-        end
-        mail.deliver!
+        mail = CardMail.new(message, letter, shop).compose
+        return drop(mail, message) unless @smtp
+
+        mail.delivery_method(:smtp, smtp_settings)
+        send_out(mail)
       end
 
       # What became of a message that was being handed over when the process died.
@@ -29,16 +35,29 @@ module UprightBench
       def fate(message)
         return :unknown if @smtp
 
-        Devices::Tray.new(@folder).has?("#{message.key}.eml") ? :arrived : :not_arrived
+        @tray.has?("#{message.key}.eml") ? :arrived : :not_arrived
+      end
+
+      # @return [Boolean] whether it can tell later what arrived
+      def certain?
+        @smtp.nil?
       end
 
       private
 
-      # The Message-ID is the message's own key, so that a repeat can be told by whoever receives it.
-      def compose(message, letter, shop)
-        Mail.new(charset: "UTF-8", from: %("#{shop.name}" <#{shop.email}>), to: message.recipient, subject: letter.subject,
-                 body: letter.text, message_id: "<#{message.key}@#{shop.email.split('@').last}>",
-                 "List-Unsubscribe" => "<#{letter.link}>")
+      def drop(mail, message)
+        mail.delivery_method(Devices::MailDrop, tray: @tray, key: message.key, tries: message.tries)
+        mail.deliver!
+      end
+
+      def send_out(mail)
+        mail.deliver!
+      rescue Net::SMTPFatalError => e
+        raise Rejected, e.message
+      rescue *NOT_SENT
+        raise
+      rescue StandardError => e
+        raise InDoubt, e.message
       end
 
       def smtp_settings

@@ -2,14 +2,16 @@
 
 module UprightBench
   module Outbox
-    # Cards on paper: an A6 page for each, in the print tray.
+    # Cards on paper, one PDF each, in the print tray.
     class PostChannel
       def initialize(settings)
-        @tray = Devices::Tray.new(settings.state_dir.join("outbox/post"))
+        @tray = Devices::Tray.new(settings.state_dir.join("outbox/post"), Devices::Trouble.for("post", settings))
+        @style = Papers::PostCard::Style.of(Models::Policy.select_hash(:key, :value))
       end
 
       def deliver(message, letter, shop)
-        @tray.put("#{message.key}.pdf", Papers::PostCard.new(letter: letter, address: message.recipient, sender: sender(shop)).render)
+        card = Papers::PostCard.new(letter: letter, address: message.recipient, sender: shop.sender, style: @style)
+        @tray.put("#{message.key}.pdf", card.render, tries: message.tries, to: message.recipient)
       end
 
       # @return [Symbol] as in MailChannel
@@ -17,10 +19,8 @@ module UprightBench
         @tray.has?("#{message.key}.pdf") ? :arrived : :not_arrived
       end
 
-      private
-
-      def sender(shop)
-        "#{shop.name}, #{shop.street}, #{shop.town}"
+      def certain?
+        true
       end
     end
   end

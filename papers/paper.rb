@@ -12,7 +12,7 @@ module UprightBench
 
       # @return [String] the PDF
       def render
-        @pdf = Prawn::Document.new(page_size: self.class::SIZE_MM.map { |mm| mm * MM }, margin: self.class::MARGIN_MM * MM, info: info)
+        @pdf = Prawn::Document.new(page_size: size_mm.map { |mm| mm * MM }, margin: self.class::MARGIN_MM * MM, info: info)
         use_fonts
         draw
         @pdf.render
@@ -21,6 +21,10 @@ module UprightBench
       private
 
       attr_reader :pdf
+
+      def size_mm
+        self.class::SIZE_MM
+      end
 
       def info
         { Title: title, Creator: "Upright Bench" }

@@ -2,61 +2,46 @@
 
 module UprightBench
   module Papers
-    # A reminder card, A6 landscape: the letter on the left, the address and the code on the right.
+    # A reminder card, one on a page of its own size.
     class PostCard < Paper
-      SIZE_MM = [148, 105].freeze
-      MARGIN_MM = 7
-      LEFT_MM = 78
-      RIGHT_MM = 84
-      MOST_TASKS = 8
+      include CardFace
+
+      # How cards are printed: `size` as SIZES_MM, `layout` as CardFace.
+      Style = Struct.new(:size, :layout, keyword_init: true) do
+        # @param stored [Hash{String=>String}] the shop's choices; what it has not chosen is an A6 card with its address printed
+        def self.of(stored)
+          new(size: stored.fetch("card_size", "a6").to_sym, layout: stored.fetch("card_layout", "printed").to_sym)
+        end
+      end
+
+      # Landscape: A6 of ISO 216, and four by six inches.
+      SIZES_MM = { a6: [148, 105], inch_4x6: [152.4, 101.6] }.freeze
+      MARGIN_MM = CardFace::MARGIN_MM
 
       # @param letter [Core::Cards::Letter]
       # @param address [String] lines of the recipient
       # @param sender [String]
-      def initialize(letter:, address:, sender:)
+      # @param style [Style]
+      def initialize(letter:, address:, sender:, style: Style.of({}))
         @letter = letter
         @address = address
         @sender = sender
+        @style = style
         super()
       end
 
       private
+
+      def size_mm
+        SIZES_MM.fetch(@style.size)
+      end
 
       def title
         "Card for #{@letter.customer}"
       end
 
       def draw
-        message
-        pdf.stroke_color "888888"
-        pdf.stroke_vertical_line 0, pdf.bounds.top, at: 80.5 * MM
-        recipient
-      end
-
-      def message
-        pdf.text_box words, at: [0, pdf.bounds.top], width: LEFT_MM * MM, height: pdf.bounds.height - 14, size: 10, leading: 1.5,
-                            overflow: :shrink_to_fit, min_font_size: 6
-        line("#{@letter.shop}, #{@letter.shop_phone}", at: [0, 11], width: LEFT_MM * MM, size: 9, style: :bold)
-      end
-
-      def words
-        [@letter.greeting, @letter.opening, *tasks, @letter.closing.sub(/ here:\z/, " by the code on the right.")].join("\n\n")
-      end
-
-      # More than the paper holds stands on the page behind the code; the card says how many.
-      def tasks
-        machines = @letter.lines.first(MOST_TASKS).group_by(&:machine).map { |machine, rows| "#{machine}\n#{rows.map { |row| "– #{row.words}" }.join("\n")}" }
-        more = @letter.lines.size - MOST_TASKS
-        more.positive? ? [*machines, "and #{more} more, on the page behind the code"] : machines
-      end
-
-      def recipient
-        width = (148 - (2 * MARGIN_MM) - RIGHT_MM) * MM
-        left = RIGHT_MM * MM
-        line(@sender, at: [left, pdf.bounds.top], width: width, size: 7, height: 20)
-        pdf.text_box @address, at: [left, 58 * MM], width: width, height: 26 * MM, size: 12, leading: 3, overflow: :shrink_to_fit
-        qr(@letter.link, at: [left, 28 * MM], side: 25 * MM)
-        line(@letter.link.sub(%r{\Ahttps?://}, ""), at: [left, 2.2 * MM], width: width, size: 6, height: 8)
+        face(@letter, address: @address, sender: @sender, layout: @style.layout)
       end
     end
   end

@@ -5,10 +5,11 @@ module UprightBench
     # The start page: the working day, what is drying, what is to be carded.
     module Bench
       def self.registered(app)
+        app.helpers Helpers
         app.get "/" do
           @title = "Bench"
           @keys = [["↓ ↑", "next and previous job"], ["Enter", "open the job"]]
-          erb :"bench/page", locals: { board: Board.new(now: now, policies: policies), leaving: Services::DueBook.new(today: today, policy: policies.cards).bundles.select(&:leaves_today?) }
+          erb :"bench/page", locals: { board: Board.new(now: now, policies: policies), expected: expected_today }
         end
 
         app.get "/legend" do
@@ -19,6 +20,18 @@ module UprightBench
         app.post "/room" do
           person.update(room: params["room"]) if Models::Person::ROOMS.include?(params["room"])
           redirect request.referer.to_s.start_with?(request.base_url) ? request.referer : "/", 303
+        end
+      end
+
+      # Helpers of this screen's templates.
+      module Helpers
+        WEEK = 7 # days
+
+        # Who said they would come today or before, and what waits for somebody here; each is one look at an index.
+        # @return [Hash]
+        def expected_today
+          { visits: Models::Visit.booked.where(Sequel[:drop_off_on] <= today).eager(:customer).order(:drop_off_on, :id).limit(12).all,
+            due: Models::Due.running.where(may_card: true, due_on: today...(today + WEEK)).count, calls: calls_waiting.count, for_a_person: Models::Message.for_a_person.count }
         end
       end
     end

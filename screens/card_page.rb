@@ -15,20 +15,42 @@ module UprightBench
           card = card_of(params["code"])
           begin
             Services::AnswerCard.call(card, kind: params["kind"].to_s, note: answer_note, weeks: params.fetch("weeks", "4"), at: now,
-                                            machine_id: params["machine_id"].to_s.empty? ? nil : id_of(params["machine_id"]))
+                                            machine_id: params["machine_id"].to_s.empty? ? nil : id_of(params["machine_id"]), drop_off_on: day_named)
             redirect "/c/#{params['code']}", 303
           rescue Services::Invalid => e
             status 422
             customer_card(card, problem: e.message)
           end
         end
+
+        stopping(app)
+
+        app.get "/c/:code/visit.ics" do
+          visit = Models::Visit.booked.first(customer_id: card_of(params["code"]).customer_id) || raise(Services::NotFound, "No day is booked.")
+          calendar(visit_calendar([visit], for_shop: false), "visit")
+        end
       end
+
+      # In one action, from whatever reads the mail. To look at the address alone stops nothing: many programs look at every link.
+      def self.stopping(app)
+        app.get "/c/:code/stop" do
+          stop_page(card_of(params["code"]))
+        end
+
+        app.post "/c/:code/stop" do
+          card = card_of(params["code"])
+          how = params["List-Unsubscribe"] == "One-Click" ? "one_click" : "page"
+          Services::AnswerCard.call(card, kind: "stop_writing", at: now, how: how)
+          stop_page(card)
+        end
+      end
+      private_class_method :stopping
 
       # Helpers of this screen's routes and templates.
       module Helpers
         # @raise [Services::NotFound] for a code that is not ours or no longer good: which of them is not told
         def card_of(code)
-          card = Models::Card.with_pk(Outbox::CardLetter.codes.read(code, today: today))
+          card = Models::Card.with_pk(Outbox::Letters.codes.read(code, today: today))
           card || raise(Services::NotFound, "This code is not good, or no longer. Call us: #{shop.phone}.")
         rescue Formats::SignedCode::Bad
           raise Services::NotFound, "This code is not good, or no longer. Call us: #{shop.phone}."
@@ -37,8 +59,23 @@ module UprightBench
         def customer_card(card, problem: nil)
           headers "cache-control" => "no-store", "x-robots-tag" => "noindex"
           @title = "Your machines"
-          dues = Models::Due.where(id: card.lines.map(&:due_id)).eager(machine: :sheet).order(:due_on).all
-          erb :"card_page/page", layout: :"card_page/layout", locals: { card: card, dues: dues, problem: problem, answers: card.answers_dataset.order(:id).all }
+          dues = Models::Due.where(id: card.due_ids).eager(machine: :sheet).order(:due_on).all
+          erb :"card_page/page", layout: :"card_page/layout", locals: { card: card, dues: dues, problem: problem, answers: card.answers_dataset.order(:id).all,
+                                                                                  visit: Models::Visit.booked.first(customer_id: card.customer_id), offer: card.bonus }
+        end
+
+        def stop_page(card)
+          headers "cache-control" => "no-store", "x-robots-tag" => "noindex"
+          @title = "No more cards"
+          erb :"card_page/stop", layout: :"card_page/layout", locals: { card: card, stopped: !card.customer.refresh.stopped_on.nil? }
+        end
+
+        # @return [Date, nil]
+        # @raise [Services::Invalid] when what was sent is no day
+        def day_named
+          params["drop_off_on"].to_s.empty? ? nil : Date.iso8601(params["drop_off_on"].to_s)
+        rescue Date::Error
+          raise Services::Invalid, { drop_off_on: ["Choose one of the days."] }
         end
 
         def answer_note

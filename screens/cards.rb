@@ -2,87 +2,149 @@
 
 module UprightBench
   module Screens
-    # What falls due in the coming months, the batch about to leave, the answers that came.
+    # What falls due in the coming year, who hears of it until a day and who does not, and each card.
     module Cards
-      HORIZON_DAYS = 26 * 7
+      HORIZON_DAYS = 52 * 7
+      SHOWN = 200 # of a list; the others are counted
 
       def self.registered(app)
         app.helpers Helpers
+        horizon(app)
+        one_card(app)
+      end
 
+      def self.horizon(app)
         app.get("/cards") { cards_page }
+        app.get("/cards/leaving") { leaving_page }
 
         app.post "/cards/send" do
-          chosen = Array(params["customer_ids"]).map { |text| id_of(text) }
-          sent = Services::SendCards.call(by: person, at: now, customer_ids: chosen)
-          say(if sent.empty?
-                "No card was written: these had left already, or nothing was chosen."
-              else
-                "#{sent.size} #{sent.size == 1 ? 'card is' : 'cards are'} on the way."
-              end)
-          redirect "/cards", 303
+          left = id_list(params["shown"]) - id_list(params["customer_ids"])
+          batch = Services::SendCards.call(by: person, at: now, until_on: leaves_until, at_once: params["at_once"] == "1", without: left)
+          redirect "/cards/batches/#{batch.id}", 303
+        rescue Services::Invalid => e
+          status 422
+          cards_page(problem: e.errors.values.flatten.join(" "))
         end
+      end
+      private_class_method :horizon
 
+      def self.one_card(app)
         app.get "/cards/of/:customer" do
-          book = Services::DueBook.new(today: today, policy: policies.cards, customer_id: id_of(params["customer"]))
-          bundle = book.bundles.first || raise(Services::NotFound, "Nothing is due for this customer.")
-          letter = Outbox::CardLetter.preview(bundle.lines.map { |task| book.by_id.fetch(task.id) }, bundle.attempt, today)
-          next erb(:"cards/_letter", layout: !htmx?, locals: { letter: letter, bundle: bundle }) unless params["pdf"]
+          preview = card_preview(Services::Lookup.one(Models::Customer, id_of(params["customer"])))
+          next pdf(post_card(preview[:letter], preview[:customer].recipient("post")), "card") if params["pdf"]
 
-          pdf Papers::PostCard.new(letter: letter, address: letter.customer, sender: shop.name).render, "card"
+          @title = "Card for #{preview[:customer].name}"
+          erb :"cards/_letter", layout: !htmx?, locals: preview
         end
 
         app.get("/cards/:id") { card_page(Services::Lookup.one(Models::Card, id_of(params["id"]))) }
+
+        app.get "/cards/:id/card.pdf" do
+          card = Services::Lookup.one(Models::Card, id_of(params["id"]))
+          pdf post_card(Outbox::Letters.of(card), card.customer.recipient("post")), "card-#{card.id}"
+        end
 
         app.post "/cards/:id/unsure" do
           card = Services::Lookup.one(Models::Card, id_of(params["id"]))
           Services::SettleMessage.call(card.message, arrived: params["arrived"] == "yes", by: person, at: now)
           redirect "/cards/#{card.id}", 303
         end
+
+        app.post "/cards/:id/bounced" do
+          card = Services::Lookup.one(Models::Card, id_of(params["id"]))
+          Services::SettleMessage.bounced(card.message, reason: Job::Note.of(params["reason"], :reason).to_s.strip.then { |said| said.empty? ? "it came back" : said }, by: person, at: now)
+          say "Noted: this address takes nothing. What the card named may go by another channel."
+          redirect "/cards/#{card.id}", 303
+        end
       end
+      private_class_method :one_card
 
       # Helpers of this screen's routes and templates.
       module Helpers
-        def cards_page
+        def cards_page(problem: nil)
           @title = "Cards"
-          book = Services::DueBook.new(today: today, policy: policies.cards)
-          bundles = book.bundles
-          erb :"cards/page", locals: { book: book, leaving: bundles.select(&:leaves_today?), blocked: bundles.select(&:obstacle), weeks: weeks,
-                                       answers: recent_answers, messages: open_messages, later: bundles.count { |one| one.obstacle.nil? && !one.leaves_today? },
-                                       returns: Services::CardReturns.by_attempt(today: today) }
+          erb :"cards/page", locals: { weeks: horizon_weeks, until_on: leaves_until, problem: problem,
+                                       batches: Models::Batch.order(Sequel.desc(:id)).limit(6).all, for_a_person: messages_for_a_person }
+        end
+
+        def leaving_page
+          @title = "Cards that leave until #{day(leaves_until)}"
+          book = Services::DueBook.new(today: today, policies: policies, until_on: leaves_until)
+          leaving = book.leaving
+          locals = { book: book, leaving: leaving, left_out: book.left_out.sort_by { |row, _| row.customer_name }, until_on: leaves_until, often_enough: book.often_enough }
+          erb :"cards/_leaving", layout: !htmx?, locals: locals
+        end
+
+        # @return [Date] what was asked for, never before today or beyond the horizon; today when nothing was
+        def leaves_until
+          Date.iso8601(params["until"].to_s).clamp(today, today + HORIZON_DAYS)
+        rescue Date::Error
+          today
+        end
+
+        # @param list [Object] as it was sent
+        # @return [Array<Integer>]
+        def id_list(list)
+          Array(list).grep(String).map { |text| id_of(text) }
+        end
+
+        def card_preview(customer)
+          book = Services::DueBook.new(today: today, policies: policies, customer_ids: [customer.id])
+          bundle = book.bundles.first || raise(Services::NotFound, "Nothing is due for this customer.")
+          rows = bundle.lines.map { |task| book.by_id.fetch(task.id) }
+          letter = Outbox::Letters.new([]).preview(customer, rows, attempt: bundle.attempt, bonus: Services::Bonuses.new(today: today).for(customer, bundle), today: today)
+          { letter: letter, bundle: bundle, customer: customer }
+        end
+
+        def post_card(letter, address)
+          Papers::PostCard.new(letter: letter, address: address, sender: shop.sender, style: card_style).render
+        end
+
+        def card_style
+          Papers::PostCard::Style.of("card_size" => policies.choice("card_size"), "card_layout" => policies.choice("card_layout"))
         end
 
         def card_page(card)
           @title = "Card for #{card.customer.name}"
-          erb :"cards/card", locals: { card: card, letter: Outbox::CardLetter.of(card) }
+          erb :"cards/card", locals: { card: card, letter: Outbox::Letters.of(card), visit: Models::Visit.booked.first(card_id: card.id) }
         end
 
-        def weeks
+        def horizon_weeks
           counts = Services::DueBook.weeks(today: today, days: HORIZON_DAYS)
-          (-1...(HORIZON_DAYS / 7)).map do |week|
-            start = today + (week * 7)
-            label = week == -1 ? "overdue" : (start.strftime("%b") if week.positive? && start.month != (start - 7).month)
-            { label: label, count: counts.fetch(week, 0), overdue: week == -1 }
-          end
+          (-1...(HORIZON_DAYS / 7)).map { |week| horizon_week(week, counts.fetch(week, 0)) }
         end
 
-        def recent_answers
-          Models::Answer.join(:cards, id: :card_id).join(:customers, id: Sequel[:cards][:customer_id]).order(Sequel.desc(Sequel[:answers][:id])).limit(12).naked
-                        .select(Sequel[:answers][:kind], Sequel[:answers][:note], Sequel[:answers][:answered_at], Sequel[:answers][:card_id], Sequel[:customers][:name]).all
+        def horizon_week(week, count)
+          start = today + (week * 7)
+          last = week == -1 ? today : start + 6
+          label = week == -1 ? "overdue" : (start.strftime("%b") if week.positive? && start.month != (start - 7).month)
+          words = week == -1 ? "#{count} overdue: the cards that leave today" : "#{count} due in the week of #{day(start)}: the cards that leave until its end"
+          { label: label, count: count, overdue: week == -1, href: "/cards?until=#{last.iso8601}", words: words, chosen: last == leaves_until || (week.zero? && leaves_until > today && leaves_until < last) }
         end
 
-        def open_messages
-          Models::Message.exclude(state: "handed_over").join(:cards, id: :card_id).join(:customers, id: Sequel[:cards][:customer_id]).naked
-                         .order(Sequel[:messages][:id]).limit(50)
+        # What only somebody here can decide.
+        def messages_for_a_person
+          Models::Message.for_a_person.join(:cards, id: :card_id).join(:customers, id: Sequel[:cards][:customer_id]).naked.order(Sequel[:messages][:id]).limit(SHOWN)
                          .select(Sequel[:messages][:state], :last_error, Sequel[:messages][:card_id], Sequel[:messages][:channel], Sequel[:customers][:name]).all
+        end
+
+        def channel_words(channel)
+          Core::Cards::Channels::WORDS.fetch(channel.to_sym)
+        end
+
+        # @param counts [Hash{String, Symbol=>Integer}] by channel
+        def by_channel(counts)
+          Core::Cards::Channels::ORDER.filter_map { |channel| [counts[channel], counts[channel.to_s]].compact.first&.then { |count| "#{count} by #{channel_words(channel)}" } }.join(", ")
+        end
+
+        def message_words(state)
+          { "queued" => "waiting to leave", "handing_over" => "being handed over", "failed" => "failed, will be tried again", "given_up" => "failed too often; a person must decide",
+            "unsure" => "may have arrived; a person must decide", "handed_over" => "handed over", "rejected" => "refused: the address takes nothing", "bounced" => "came back",
+            "withdrawn" => "not sent" }.fetch(state)
         end
 
         def answer_words(kind)
           Services::AnswerCard::KINDS.fetch(kind)
-        end
-
-        def message_words(state)
-          { "queued" => "waiting for the worker", "handing_over" => "being handed over", "failed" => "failed, will be tried again",
-            "unsure" => "may have arrived; a person must decide", "handed_over" => "handed over" }.fetch(state)
         end
       end
     end

@@ -27,7 +27,7 @@ module UprightBench
           form = CustomerForm.new(params)
           begin
             if form.ok?
-              Services::EditCustomer.call(customer, form.fields, version: form.values[:lock_version], by: person, at: now)
+              Services::EditCustomer.call(customer, form.fields, version: form.values[:lock_version], how: form.values[:how] || "counter", by: person, at: now)
               say "Saved."
               next redirect("/customers/#{customer.id}", 303)
             end
@@ -38,6 +38,13 @@ module UprightBench
             form.typed["lock_version"] = customer.refresh.lock_version.to_s
           end
           customer_page(customer, form)
+        end
+
+        app.post "/customers/:id/try-again" do
+          customer = Services::Lookup.one(Models::Customer, id_of(params["id"]))
+          customer.channel_faults_dataset.where(channel: params["channel"].to_s).delete
+          Services::History.note("tries a channel again", customer, by: person, at: now, data: { channel: params["channel"].to_s[0, 20] })
+          redirect "/customers/#{customer.id}", 303
         end
 
         app.get "/machines/:id/what-if" do
@@ -104,7 +111,9 @@ module UprightBench
         def customer_page(customer, form)
           @title = customer.name
           machines = customer.machines_dataset.eager(:sheet, dues: ->(dues) { dues.where(state: "open").order(Sequel.asc(:due_on, nulls: :last)) }).order(:id).all
-          erb :"customers/customer", locals: { customer: customer, form: form, machines: machines, cards: customer.cards_dataset.eager(:message, :answers).limit(12).all }
+          erb :"customers/customer", locals: { customer: customer, form: form, machines: machines, cards: customer.cards_dataset.eager(:message, :answers).limit(12).all,
+                                                  consents: customer.consents_dataset.eager(:writer).limit(20).all, visit: Models::Visit.booked.first(customer_id: customer.id),
+                                                  languages: Models::Wording.words.keys | [customer.language] }
         end
 
         def machine_dues(machine)

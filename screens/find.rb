@@ -36,7 +36,7 @@ module UprightBench
 
         def card_path(query)
           code = query[%r{(?:\A|/c/)([0-9a-zA-Z-]{26,32})\z}, 1]
-          "/cards/#{Outbox::CardLetter.codes.read(code, today: today)}" if code
+          "/cards/#{Outbox::Letters.codes.read(code, today: today)}" if code
         rescue Formats::SignedCode::Bad
           nil
         end

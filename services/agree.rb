@@ -52,7 +52,7 @@ module UprightBench
         refuse_ended_warranty
         policies = Policies.now
         before = Quotes.agreed(@job)
-        Earned.keep(@job, @items, at: @at, policies: policies)
+        Earned.keep(@job, @items, at: @at)
         quote = Quotes.of(@job, @items, held: Quotes.held(@job, today: Config::Zone.date(@at), agreed: before), policies: policies)
         Models::Estimate.create(job_id: @job.id, version: (before&.version || 0) + 1, lines: Sequel.pg_jsonb(quote.lines.map(&:to_h)),
                                 net_cents: quote.net_cents, tax_cents: quote.tax_cents, total_cents: quote.total_cents,

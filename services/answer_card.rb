@@ -10,19 +10,25 @@ module UprightBench
         "not_now" => "Not now", "no_longer_have" => "I no longer have the machine", "stop_writing" => "Stop writing to me"
       }.freeze
       EXPECTED_DAYS = 45 # after "I will come" or "send it" we wait this long before writing again (house rule)
+      AFTER_VISIT_DAYS = 14 # and after a day that was named, this long (house rule)
       PUT_OFF_WEEKS = { "4" => "in four weeks", "8" => "in eight weeks", "13" => "in three months" }.freeze
+      MOST_WEEKS = 104
 
       # @param card [Models::Card]
       # @param kind [String] one of KINDS
       # @param note [String, nil]
-      # @param weeks [String] one of PUT_OFF_WEEKS, for "not_now"
+      # @param weeks [String, Integer] when to write again, for "not_now"
       # @param machine_id [Integer, nil] which machine is gone; all on the card when left out
+      # @param drop_off_on [Date, nil] the day named, for "will_come"
+      # @param how [String] a key of KeepConsent::HOW: from where it was said
+      # @param by [Models::Person, nil] who wrote it down; nil for the customer's own doing
       # @return [Models::Answer]
-      def self.call(card, kind:, at:, note: nil, weeks: "4", machine_id: nil)
-        new(card, kind, at, note, weeks, machine_id).call
+      # @raise [Invalid]
+      def self.call(card, kind:, at:, note: nil, weeks: "4", machine_id: nil, drop_off_on: nil, how: "page", by: nil)
+        new(card, kind, at, note: note, weeks: weeks, machine_id: machine_id, drop_off_on: drop_off_on, how: how, by: by).call
       end
 
-      def initialize(card, kind, at, note, weeks, machine_id)
+      def initialize(card, kind, at, note:, weeks:, machine_id:, drop_off_on:, how:, by:)
         raise Invalid, { kind: ["Choose one of the answers."] } unless KINDS.key?(kind)
 
         @card = card
@@ -30,34 +36,46 @@ module UprightBench
         @at = at
         @today = Config::Zone.date(at)
         @note = note
-        @weeks = PUT_OFF_WEEKS.key?(weeks) ? weeks.to_i : raise(Invalid, { weeks: ["Choose when we may write again."] })
+        @weeks = weeks.to_s.match?(/\A\d{1,3}\z/) && weeks.to_i.between?(1, MOST_WEEKS) ? weeks.to_i : raise(Invalid, { weeks: ["Choose when we may write again."] })
         @machine_id = machine_id
+        @drop_off_on = drop_off_on
+        @how = how
+        @by = by
       end
 
       def call
         DB.transaction do
           @card.lock!
           said = Models::Answer.first(card_id: @card.id, kind: @kind)
+          book if @kind == "will_come" && @drop_off_on
           next said if said
 
           send(@kind)
           @card.update(answered_at: @at)
-          answer = Models::Answer.create(card_id: @card.id, kind: @kind, note: @note, answered_at: @at)
-          History.note("answered", @card, by: nil, at: @at, data: { kind: @kind, note: @note })
-          answer
+          History.note("answered", @card, by: @by, at: @at, data: { kind: @kind, note: @note }.compact)
+          Models::Answer.create(card_id: @card.id, kind: @kind, note: @note, answered_at: @at, written_by: @by&.id)
         end
       end
 
       private
 
       def open_dues
-        Models::Due.running.where(id: @card.lines_dataset.select(:due_id))
+        Models::Due.running.where(id: @card.due_ids)
       end
 
       def will_come
+        snooze(EXPECTED_DAYS) unless @drop_off_on
+      end
+
+      # Another day named later moves the visit.
+      def book
+        BookVisit.call(@card.customer, on: @drop_off_on, card: @card, by: @by, at: @at)
+        snooze((@drop_off_on - @today).to_i + AFTER_VISIT_DAYS)
+      end
+
+      def send_part
         snooze(EXPECTED_DAYS)
       end
-      alias send_part will_come
 
       def not_now
         snooze(@weeks * 7)
@@ -75,7 +93,7 @@ module UprightBench
       end
 
       def no_longer_have
-        machines = Models::Due.where(id: @card.lines_dataset.select(:due_id)).select_map(:machine_id).uniq
+        machines = Models::Due.where(id: @card.due_ids).select_map(:machine_id).uniq
         machines &= [@machine_id] if @machine_id
         raise Invalid, { machine_id: ["That machine is not on this card."] } if machines.empty?
 
@@ -84,7 +102,7 @@ module UprightBench
       end
 
       def stop_writing
-        @card.customer.update(stopped_on: @today, email_agreed: false, post_agreed: false)
+        KeepConsent.stop(@card.customer, how: @how, by: @by, at: @at)
       end
     end
   end

@@ -17,12 +17,15 @@ module UprightBench
       end
 
       # @param today [Date]
-      # @param customer_id [Integer, nil] of one customer only
-      def initialize(today:, policy: Policies.now.cards, customer_id: nil)
+      # @param until_on [Date] cards that leave by then are looked for
+      # @param customer_ids [Array<Integer>, nil] of these customers only, with what the core holds back for being written often enough
+      def initialize(today:, policies: Policies.now, until_on: today, customer_ids: nil)
         @today = today
-        @policy = policy
-        @customer_id = customer_id
-        @until_on = today + [policy.post_lead_days, policy.email_lead_days].max + policy.bundle_days # the last that can be on a card today
+        @policy = policies.cards
+        @schedule = policies.schedule
+        @customer_ids = customer_ids
+        @until_on = until_on
+        @last_due_on = until_on + @policy.longest_lead_days + @policy.bundle_days # the last that can be on such a card
       end
 
       # @return [Array<Row>] soonest first
@@ -39,36 +42,72 @@ module UprightBench
         @by_id ||= rows.to_h { |row| [row.task.id, row] }
       end
 
-      # @return [Array<Core::Cards::Bundle>] one for each customer, soonest to leave first
+      # @return [Array<Core::Cards::Bundle>] one for each customer with something to write about, soonest to leave first
       def bundles
-        made = rows.group_by(&:customer_id).map do |customer_id, rows|
-          Core::Cards::Bundle.new(customer_id: customer_id, tasks: rows.map(&:task), address: rows.first.address, policy: @policy, today: @today)
-        end
-        made.select { |bundle| bundle.lines.any? }.sort_by { |bundle| [bundle.leaves_on, bundle.customer_id] }
+        @bundles ||= all_bundles.select { |bundle| bundle.lines.any? }.sort_by { |bundle| [bundle.leaves_on, bundle.customer_id] }
+      end
+
+      # @return [Array<Core::Cards::Bundle>] whose cards leave by the day asked for
+      def leaving
+        bundles.select { |bundle| bundle.leaves_by?(@until_on) }
+      end
+
+      # Who would hear by then but does not, and why.
+      # @return [Hash{Row=>String}] the first due of each such customer => reason
+      def left_out
+        all_bundles.reject { |bundle| bundle.leaves_by?(@until_on) }.filter_map { |bundle| why_not(bundle) }.to_h
+      end
+
+      # Those who were written to often enough are not read with the others: there are many, and more with every year.
+      # @return [Integer] customers
+      def often_enough
+        Models::Due.running.where(Sequel[:dues][:due_on] <= @until_on + @policy.longest_lead_days).where(Sequel[:dues][:id] => sent_out.select(:due_id))
+                   .join(:machines, id: :machine_id).get(Sequel.function(:count, Sequel[:machines][:customer_id]).distinct)
       end
 
       private
 
       DUE = %i[id machine_id position_name action due_on snoozed_until may_card].freeze
-      CUSTOMER = %i[email street email_agreed post_agreed stopped_on].freeze
-      private_constant :DUE, :CUSTOMER
+      private_constant :DUE
+
+      def all_bundles
+        @all_bundles ||= rows.group_by(&:customer_id).map do |customer_id, rows|
+          Core::Cards::Bundle.new(customer_id: customer_id, tasks: rows.map(&:task), address: rows.first.address, policy: @policy, today: @today, open_day: open_day)
+        end
+      end
+
+      def why_not(bundle)
+        soonest = by_customer.fetch(bundle.customer_id).first
+        return [soonest, bundle.obstacle] if bundle.lines.any? && bundle.obstacle && bundle.leaves_on <= @until_on
+
+        lead = @policy.lead_days(bundle.channel || :email)
+        held = bundle.held_back.select { |task, _| task.due_on - lead <= @until_on }
+        [by_id.fetch(held.keys.first.id), held.values.uniq.join("; ")] if held.any? && (bundle.lines.empty? || bundle.leaves_on > @until_on)
+      end
+
+      def by_customer
+        @by_customer ||= rows.group_by(&:customer_id)
+      end
+
+      # The same few days come again and again.
+      def open_day
+        @open_day ||= Hash.new { |known, day| known[day] = @schedule.last_open_day(day, from: @today) }.to_proc
+      end
 
       def dataset
-        found = Models::Due.running.where(may_card: true).where(Sequel[:dues][:due_on] <= @until_on)
+        found = Models::Due.running.where(may_card: true).where(Sequel[:dues][:due_on] <= @last_due_on)
                            .join(:machines, id: :machine_id).join(:customers, id: Sequel[:machines][:customer_id])
                            .join(:sheets, id: Sequel[:machines][:sheet_id]).exclude(Sequel[:machines][:state] => %w[sold scrapped])
-        found = @customer_id ? found.where(Sequel[:machines][:customer_id] => @customer_id) : in_question(found)
+        found = @customer_ids ? found.where(Sequel[:machines][:customer_id] => @customer_ids) : found.exclude(sent_out.where(due_id: Sequel[:dues][:id]).select(1).exists)
         found.select(*columns).order(Sequel[:dues][:due_on], Sequel[:dues][:id]).naked
       end
 
-      # Spares reading what the core would hold back anyway; for one customer all is read, so that the reasons can be shown.
-      def in_question(dues)
-        often_enough = Models::CardLine.where(due_id: Sequel[:dues][:id]).where(Sequel[:attempt] > @policy.most_follow_ups)
-        dues.where(Sequel.|({ snoozed_until: nil }, Sequel[:snoozed_until] <= @today)).exclude(often_enough.select(1).exists)
+      def sent_out
+        Models::CardLine.where(void: false).where(Sequel[:attempt] > @policy.most_follow_ups)
       end
 
       def columns
-        DUE.map { |name| Sequel[:dues][name] } + CUSTOMER.map { |name| Sequel[:customers][name] } +
+        DUE.map { |name| Sequel[:dues][name] } + Models::Customer::REACHED_BY.map { |name| Sequel[:customers][name] } +
           [Sequel[:customers][:name].as(:customer_name), Sequel[:machines][:customer_id], Sequel[:machines][:plate],
            Sequel[:machines][:state].as(:machine_state), Sequel.join(%i[maker model_name], " ").as(:machine_title), on_bench.as(:on_bench)]
       end
@@ -79,9 +118,8 @@ module UprightBench
       # Asked for by their ids: joined to the rest, the database reads every card there ever was.
       # @return [Hash{Integer=>Hash}] by the due's id
       def sent_before(due_ids)
-        Models::CardLine.join(:cards, id: :card_id).where(due_id: due_ids).group(:due_id)
-                        .select(:due_id, Sequel.function(:max, Sequel[:card_lines][:attempt]).as(:attempts),
-                                Sequel.function(:max, Sequel.function(:timezone, SETTINGS.time_zone, Sequel[:cards][:created_at])).cast(Date).as(:carded_on)).naked.as_hash(:due_id)
+        Models::CardLine.join(:messages, card_id: :card_id).where(due_id: due_ids, void: false).group(:due_id)
+                        .select(:due_id, Sequel.function(:max, Sequel[:card_lines][:attempt]).as(:attempts), Sequel.function(:max, :leaves_on).as(:carded_on)).naked.as_hash(:due_id)
       end
 
       def on_bench
@@ -94,13 +132,19 @@ module UprightBench
       end
 
       def task(due, sent)
-        Core::Cards::DueTask.new(id: due[:id], machine_state: due[:machine_state].to_sym,
+        Core::Cards::DueTask.new(id: due[:id], machine_state: due[:machine_state].to_sym, action: due[:action].to_sym,
                                  **due.slice(:customer_id, :due_on, :snoozed_until, :on_bench, :may_card), **sent.slice(:attempts, :carded_on))
       end
 
       def address(due)
-        (@addresses ||= {})[due[:customer_id]] ||=
-          Core::Cards::Address.new(stopped: !due[:stopped_on].nil?, **due.slice(:email, :street, :email_agreed, :post_agreed))
+        (@addresses ||= {})[due[:customer_id]] ||= Models::Customer.address(due, faults.fetch(due[:customer_id], {}))
+      end
+
+      def faults
+        @faults ||= begin
+          noted = @customer_ids ? Models::ChannelFault.where(customer_id: @customer_ids) : Models::ChannelFault.dataset
+          noted.all.group_by(&:customer_id).transform_values { |rows| rows.to_h { |fault| [[fault.channel, fault.address], fault.reason] } }
+        end
       end
     end
   end

@@ -71,6 +71,12 @@ module UprightBench
         date
       end
 
+      # @param from [Date]
+      # @return [Date] the day itself when open, else the last open one before it that is not before `from`; else the next
+      def last_open_day(date, from:)
+        (from..date).reverse_each.find { |day| stretches(day).any? } || open_day([date, from].max)
+      end
+
       private
 
       # The open stretches from a moment on, the first cut to begin there.

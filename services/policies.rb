@@ -17,6 +17,8 @@ module UprightBench
         "bundle_days" => [45, 0..180, "days", "Tasks due within this time of each other share a card"],
         "post_lead_days" => [21, 0..90, "days", "A card by post leaves ahead of the due date by"],
         "email_lead_days" => [10, 0..90, "days", "A card by e-mail leaves ahead of the due date by"],
+        "text_lead_days" => [10, 0..90, "days", "A text message leaves ahead of the due date by"],
+        "phone_lead_days" => [7, 0..90, "days", "A customer who wants to be called is called ahead of the due date by"],
         "follow_up_gap_days" => [30, 7..365, "days", "An unanswered card is repeated after"],
         "most_follow_ups" => [2, 0..5, "times", "An unanswered card is repeated at most"],
         "labour_an_hour" => [60, 0..1000, "$", "An hour of bench time costs, without tax"],
@@ -25,7 +27,6 @@ module UprightBench
         "labour_tax_percent" => [0.0, 0.0..50.0, "%", "Tax on bench time"],
         "part_tax_percent" => [0.0, 0.0..50.0, "%", "Tax on parts"],
         "estimate_valid_days" => [14, 1..365, "days", "The prices of an offer hold for"],
-        "free_minutes_with_card" => [0, 0..120, "min", "Bench time free for a customer who has a part named on a card fitted here"],
         "service_level_percent" => [95.0, 50.0..99.9, "%", "How sure the shelf should be to last until the next order is there"],
         "review_days" => [7, 1..90, "days", "What is short is looked at, and ordered, every"]
       }.freeze
@@ -33,6 +34,8 @@ module UprightBench
       CHOICES = {
         "length_unit" => ["mm", { "mm" => "millimetres", "inch" => "inches" }, "Lengths are typed and shown in"],
         "seal_school" => ["dry", { "dry" => "wiped, dry", "silicone" => "wiped, then a trace of silicone" }, "A seal that binds is"],
+        "card_size" => ["a6", { "a6" => "A6, 148 × 105 mm", "inch_4x6" => "4 × 6 inches" }, "A post card is"],
+        "card_layout" => ["printed", { "printed" => "on the right, with a line down the middle", "window" => "where an envelope of C6 has its window" }, "Its address stands"],
         "tax_rounding" => ["total", { "total" => "once, on the total", "line" => "line by line" }, "Tax is rounded to the cent, halves to the even one,"]
       }.freeze
       DAYS = %w[mon tue wed thu fri sat sun].freeze
@@ -79,7 +82,7 @@ module UprightBench
 
       # @return [Core::Cards::Policy]
       def cards
-        Core::Cards::Policy.new(**%w[bundle_days post_lead_days email_lead_days follow_up_gap_days most_follow_ups]
+        Core::Cards::Policy.new(**%w[bundle_days post_lead_days email_lead_days text_lead_days phone_lead_days follow_up_gap_days most_follow_ups]
           .to_h { |key| [key.to_sym, number(key)] })
       end
 

@@ -14,7 +14,7 @@ module UprightBench
         prices = held ? held.to_lines.to_h { |line| [line.key, line.net_cents] } : {}
         counted = items.reject { |item| item.state == "left" || item.action == "refer" }
         work = counted.each_with_index.map { |item, at| work(job.sheet, item, prices, counted.first(at)) }
-        earned = Earned.of(job, whole, policies: policies)
+        earned = Earned.of(job, whole)
         Core::Money::Quote.new(work: work, policy: policies.money, free_minutes: earned&.minutes || 0, free_words: earned&.words,
                                off_percent: job.discount_percent || 0, off_words: job.discount_reason).call
       end

@@ -4,7 +4,7 @@ module UprightBench
   module Services
     # Puts a customer's machine on the bench. The same request key twice gives the same job.
     class TakeIn
-      # @param input [Hash] customer_id or customer {name, phone, email, street, town, email_agreed, post_agreed};
+      # @param input [Hash] customer_id or customer {name, phone, email, street, town, language, email_agreed, text_agreed, post_agreed, phone_agreed};
       #   machine_id or machine {sheet_id, or rough {maker, model, kind}; plate, bought_on, bought_at, second_hand};
       #   use {hours_per_week, traits, allergy}; complaint, accessories {name => pieces}, request_key;
       #   made_safe, conditions (keys of Core::Intake::Safety::CONDITIONS, each of which raises a stop)
@@ -45,6 +45,7 @@ module UprightBench
         SetClocks.again(machine, on: Config::Zone.date(@at), why: "its use was told anew at job #{job.refresh.number}") if used_otherwise
         count_in(job)
         stop(job)
+        Models::Visit.booked.where(customer_id: job.customer_id).update(state: "came")
         History.note("took in", job, by: @by, at: @at, job: job, data: { complaint: job.complaint, accessories: accessories, conditions: conditions })
         job
       end
@@ -94,6 +95,7 @@ module UprightBench
         return Lookup.one(Models::Customer, @input[:customer_id]) if @input[:customer_id]
 
         made = Models::Customer.create(**@input.fetch(:customer), created_by: @by.id, created_at: @at)
+        KeepConsent.begin(made, how: "counter", by: @by, at: @at)
         History.note("added", made, by: @by, at: @at)
         made
       end

@@ -51,6 +51,38 @@ class AppTest < Minitest::Test
     Services::AddMachine.call(owned_by, sheet_id: sheet(title).id, plate: "T-#{SecureRandom.hex(4)}", bought_on: bought_on, by: owner, at: NOW)
   end
 
+  # @return [Models::Card] of a batch of its own, handed over, without lines
+  def write_card(customer, at: NOW, channel: "email", attempt: 1, **more)
+    batch = Models::Batch.create(until_on: today, created_by: owner.id, created_at: at)
+    card = Models::Card.create(customer_id: customer.id, channel: channel, attempt: attempt, code_expires_on: today + 90, batch_id: batch.id, created_by: owner.id,
+                               created_at: at, **more)
+    Models::Message.create(card_id: card.id, batch_id: batch.id, channel: channel, recipient: customer.recipient(channel), leaves_on: Config::Zone.date(at),
+                           state: "handed_over", handed_over_at: at)
+    card
+  end
+
+  # So that what leaves today leaves on whatever day the tests run.
+  def always_open
+    Services::SavePolicies.call({ "open_hours" => Services::Policies::DAYS.to_h { |day| [day, { "00:00" => "24:00" }] }, "holidays" => [] }, by: owner, at: NOW)
+  end
+
+  # @return [Models::Batch] written, not yet handed over
+  def write_batch(at: NOW, **more)
+    always_open
+    Services::WriteBatch.call(Services::SendCards.call(by: owner, at: at, **more), at: at)
+  end
+
+  # @return [Array<Models::Card>]
+  def send_cards(**more)
+    write_batch(**more).cards_dataset.all
+  end
+
+  # @return [Models::Message] as it stands after what may leave of its batch was handed over
+  def hand_over(message, at: NOW, **more)
+    Outbox::Round.new(message.batch_id, at: at, **more).call
+    message.refresh
+  end
+
   # @return [Models::Job]
   def take_in(machine = new_machine, at: NOW, **more)
     Services::TakeIn.call({ machine_id: machine.id, use: { hours_per_week: 1 }, complaint: "weak", request_key: SecureRandom.uuid, **more },

@@ -32,7 +32,7 @@ module UprightBench
           "look-over" => "#{job.call('taken_in')}/look-over", "job to settle" => job.call("looked_over"), "job in work" => job.call("in_work"),
           "job closed up" => job.call("closed_up"), **shelf, "rack" => "/rack", "cards" => "/cards", "customers" => "/customers",
           "customer" => "/customers/#{machine.customer_id}", "machine" => "/machines/#{machine.id}", "sheets" => "/sheets", "sheet" => "/sheets/#{machine.sheet_id}",
-          "settings" => "/settings", "customer's page" => URI(Outbox::CardLetter.link(Models::Card.order(:id).last)).path,
+          "settings" => "/settings", "customer's page" => URI(Outbox::Letters.link(Models::Card.order(:id).last)).path,
           "customer's page of a job" => URI(Outbox::JobLink.of(Models::Question.first.job)).path }
       end
 

@@ -95,7 +95,7 @@ module UprightBench
       end
 
       def card_path
-        URI(Outbox::CardLetter.link(Models::Card.exclude(answered_at: nil).order(:id).last)).path
+        URI(Outbox::Letters.link(Models::Card.exclude(answered_at: nil).order(:id).last)).path
       end
     end
   end

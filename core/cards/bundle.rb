@@ -15,12 +15,14 @@ module UprightBench
         # @param address [Address]
         # @param policy [Policy]
         # @param today [Date]
-        def initialize(customer_id:, tasks:, address:, policy:, today:)
+        # @param open_day [#call] a day => the day on which something really leaves; closed days send nothing
+        def initialize(customer_id:, tasks:, address:, policy:, today:, open_day: ->(day) { day })
           @customer_id = customer_id
           @tasks = tasks
           @address = address
           @policy = policy
           @today = today
+          @open_day = open_day
         end
 
         # @return [Symbol, nil]
@@ -40,7 +42,7 @@ module UprightBench
         def leaves_on
           return if sendable.empty?
 
-          [sendable.first.due_on - @policy.lead_days(channel || :email), @today].max
+          @leaves_on ||= @open_day.call([sendable.first.due_on - @policy.lead_days(channel || :email), @today].max)
         end
 
         # @return [Integer] 1 for a first card, more for a follow-up
@@ -49,7 +51,12 @@ module UprightBench
         end
 
         def leaves_today?
-          obstacle.nil? && leaves_on && leaves_on <= @today
+          leaves_by?(@today)
+        end
+
+        # @param day [Date]
+        def leaves_by?(day)
+          obstacle.nil? && !leaves_on.nil? && leaves_on <= day
         end
 
         # @return [String, nil] why no card can go at all

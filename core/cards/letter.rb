@@ -3,8 +3,7 @@
 module UprightBench
   module Core
     module Cards
-      # The words of a card, the same on paper and in the mail: names the customer, the machine and the part,
-      # and when it is due.
+      # The words of a card for each channel: names the customer, the machine and the part, and when it is due.
       class Letter
         # One task as the customer reads it.
         class Line
@@ -12,46 +11,68 @@ module UprightBench
 
           fields :machine, :part, :action, :due_on, :overdue
 
-          VERBS = { "replace" => "a new", "wash" => "a wash for the", "clean" => "a clean of the", "inspect" => "a look at the" }.freeze
-
+          # @param words [Words]
           # @return [String] as in "a new exhaust cassette, due in March 2027"
-          def words
-            "#{VERBS.fetch(action)} #{part.downcase}, #{overdue ? 'due since' : 'due in'} #{due_on.strftime('%B %Y')}"
+          def words(words = Words.new)
+            month = words.month(due_on)
+            "#{words.phrase(action.to_sym, part: part.downcase)}, #{words.phrase(overdue ? :due_since : :due_in, month: month, year: due_on.year)}"
           end
         end
 
         include Value
 
-        fields :customer, :shop, :shop_phone, :lines, :link, attempt: 1
+        # @!attribute offer [Hash, nil] minutes, until (Date)
+        # @!attribute shop_phone [String, nil]
+        fields :customer, :shop, :shop_phone, :lines, :link, attempt: 1, words: Words.new, offer: nil
 
         def subject
-          first = lines.first
-          "#{first.machine}: #{first.words}#{" and #{lines.size - 1} more" if lines.size > 1}"
-        end
-
-        def greeting
-          "Dear #{customer},"
-        end
-
-        def opening
-          return "we keep the book on your machine, and this is due:" if attempt == 1
-
-          "we wrote to you before; this is still waiting:"
-        end
-
-        # @return [Hash{String=>Array<Line>}] by machine
-        def by_machine
-          lines.group_by(&:machine)
-        end
-
-        def closing
-          "Drop in, or call #{shop_phone}. Answer, put off or stop these cards here:"
+          fill(:email_subject).tr("\n", " ")
         end
 
         # @return [String] the whole letter as plain text
+        # @raise [Wording::Missing]
         def text
-          tasks = by_machine.map { |machine, rows| "#{machine}\n#{rows.map { |row| "  - #{row.words}" }.join("\n")}" }
-          [greeting, opening, *tasks, closing, link, "#{shop}\n#{shop_phone}"].join("\n\n")
+          fill(:email_body)
+        end
+
+        # @return [String] a text message, in one line
+        def short
+          fill(:text_body).gsub(/\s+/, " ")
+        end
+
+        # @param most [Integer] tasks that the paper holds; the rest is counted, and stands on the page behind the code
+        # @return [String]
+        def paper(most)
+          fill(:post_body, most)
+        end
+
+        # @return [String] what is said on the phone
+        def call
+          fill(:phone_body)
+        end
+
+        private
+
+        def fill(name, most = lines.size)
+          Wording.new(text: words.text(name)).fill(
+            customer: customer, machine: lines.first.machine, first_task: lines.first.words(words), and_more: and_more(lines.size - 1), tasks: tasks(most),
+            opening: words.text(attempt == 1 ? :opening : :opening_again), offer: offer_words, shop: shop, phone: (shop_phone unless shop_phone.to_s.empty?), link: link
+          )
+        end
+
+        def tasks(most)
+          by_machine = lines.first(most).group_by(&:machine).map { |machine, rows| "#{machine}\n#{rows.map { |row| "  - #{row.words(words)}" }.join("\n")}" }
+          "#{by_machine.join("\n\n")}#{"\n\n#{and_more(lines.size - most).strip}" if lines.size > most}"
+        end
+
+        def and_more(count)
+          count.positive? ? words.text(:and_more).sub("{count}", count.to_s) : ""
+        end
+
+        def offer_words
+          return "" unless offer
+
+          words.phrase(:offer, minutes: offer.fetch(:minutes), until: "#{offer.fetch(:until).day} #{words.month(offer.fetch(:until))}")
         end
       end
     end

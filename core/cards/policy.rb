@@ -7,13 +7,18 @@ module UprightBench
       class Policy
         include Value
 
-        fields bundle_days: 45, post_lead_days: 21, email_lead_days: 10, follow_up_gap_days: 30, most_follow_ups: 2,
-               code_valid_days: 120
+        fields bundle_days: 45, post_lead_days: 21, email_lead_days: 10, text_lead_days: 10, phone_lead_days: 7, follow_up_gap_days: 30,
+               most_follow_ups: 2, code_valid_days: 120
 
-        # @param channel [Symbol] :email or :post
+        # @param channel [Symbol] one of Channels::ORDER
         # @return [Integer] days ahead of the due date
         def lead_days(channel)
-          channel == :post ? post_lead_days : email_lead_days
+          send(:"#{channel}_lead_days")
+        end
+
+        # @return [Integer] the most that any channel asks for
+        def longest_lead_days
+          Channels::ORDER.map { |channel| lead_days(channel) }.max
         end
       end
     end

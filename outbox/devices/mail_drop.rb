@@ -8,14 +8,14 @@ module UprightBench
       class MailDrop
         attr_reader :settings
 
-        # @param settings [Hash] folder: Pathname, key: String
+        # @param settings [Hash] tray: Tray, key: String, tries: Integer
         def initialize(settings)
           @settings = settings
         end
 
         # @param mail [Mail::Message]
         def deliver!(mail)
-          Tray.new(settings.fetch(:folder)).put("#{settings.fetch(:key)}.eml", mail.encoded)
+          settings.fetch(:tray).put("#{settings.fetch(:key)}.eml", mail.encoded, tries: settings.fetch(:tries), to: mail.destinations.first)
         end
       end
     end

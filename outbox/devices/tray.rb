@@ -9,19 +9,19 @@ module UprightBench
       # second put of the same name changes nothing: what was handed over stays handed over.
       class Tray
         # @param folder [Pathname]
-        def initialize(folder)
+        # @param trouble [Trouble]
+        def initialize(folder, trouble = Trouble.new)
           @folder = folder
+          @trouble = trouble
         end
 
         # @param name [String]
         # @param bytes [String]
-        def put(name, bytes)
-          FileUtils.mkdir_p(@folder)
-          draft = @folder.join(".#{name}.#{Process.pid}.#{Thread.current.object_id}")
-          File.binwrite(draft, bytes)
-          appear(draft, name)
-        ensure
-          FileUtils.rm_f(draft) if draft
+        # @param tries [Integer] how often it was tried, this time included
+        # @param to [String] whom it is for
+        # @raise [Rejected, Trouble::Failure]
+        def put(name, bytes, tries: 1, to: name)
+          @trouble.around("#{name} #{tries}", to: to) { lay(name, bytes) }
         end
 
         def has?(name)
@@ -29,6 +29,15 @@ module UprightBench
         end
 
         private
+
+        def lay(name, bytes)
+          FileUtils.mkdir_p(@folder)
+          draft = @folder.join(".#{name}.#{Process.pid}.#{Thread.current.object_id}")
+          File.binwrite(draft, bytes)
+          appear(draft, name)
+        ensure
+          FileUtils.rm_f(draft) if draft
+        end
 
         # A link is made whole or not at all, and only where nothing stands.
         def appear(draft, name)

@@ -5,8 +5,9 @@ module UprightBench
     module Customers
       # A customer's name, addresses and agreed channels.
       class CustomerForm < Form
-        BOXES = %i[email_agreed post_agreed fleet].freeze
-        TEXTS = %i[name phone email street town notes].freeze
+        AGREED = Models::Customer::AGREED.values.freeze
+        BOXES = [*AGREED, :fleet].freeze
+        TEXTS = %i[name phone email street town notes language].freeze
 
         takes do
           params do
@@ -17,9 +18,9 @@ module UprightBench
             optional(:street).maybe(:string, max_size?: 200)
             optional(:town).maybe(:string, max_size?: 120)
             optional(:notes).maybe(:string, max_size?: 2000)
-            optional(:email_agreed).maybe(:bool)
-            optional(:post_agreed).maybe(:bool)
-            optional(:fleet).maybe(:bool)
+            optional(:language).maybe(:string, format?: /\A[a-z]{2,3}\z/)
+            optional(:how).maybe(:string, included_in?: Services::KeepConsent::BY_HAND)
+            BOXES.each { |box| optional(box).maybe(:bool) }
           end
 
           rule(:email) { key.failure("is not an e-mail address") if value && !value.match?(/\A[^@\s<>]+@[^@\s<>]+\.[^@\s<>]+\z/) }
@@ -34,7 +35,8 @@ module UprightBench
         def fields
           boxes = BOXES.to_h { |name| [name, values[name] || false] }
           fields = TEXTS.to_h { |name| [name, values[name]] }.merge(boxes)
-          boxes[:email_agreed] || boxes[:post_agreed] ? fields.merge(stopped_on: nil) : fields
+          fields[:language] ||= Models::Wording::ENGLISH
+          boxes.values_at(*AGREED).any? ? fields.merge(stopped_on: nil) : fields
         end
       end
     end

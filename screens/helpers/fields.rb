@@ -8,9 +8,9 @@ module UprightBench
         # @param form [Form]
         # @param path [Array<Symbol>] one field, or a group and a field
         # @param more [Hash] attributes of the input
-        def field(form, *path, label:, as: :input, hint: nil, **more)
+        def field(form, *path, label:, as: :input, hint: nil, rows: 2, **more)
           erb :_field, layout: false, locals: {
-            id: path.join("-"), name: name_of(path), label: label, as: as, hint: hint, value: form.value(*path),
+            id: path.join("-"), name: name_of(path), label: label, as: as, rows: rows, hint: hint, value: form.value(*path),
             errors: form.errors_at(*path), more: attributes(more)
           }
         end

@@ -6,6 +6,7 @@ module UprightBench
       # What is written down when a machine is taken in.
       class TakeInForm < Form
         TRAITS = Core::Use::Household::FACTORS.keys.map(&:to_s).freeze
+        AGREED = Models::Customer::AGREED.values.freeze
         CONDITIONS = Core::Intake::Safety::CONDITIONS.keys.freeze
         KINDS = Core::Sheets::Sheet::KINDS.map(&:to_s).freeze
         UUID = /\A\h{8}-\h{4}-\h{4}-\h{4}-\h{12}\z/
@@ -32,8 +33,7 @@ module UprightBench
               optional(:email).maybe(:string, max_size?: 200)
               optional(:street).maybe(:string, max_size?: 200)
               optional(:town).maybe(:string, max_size?: 120)
-              optional(:email_agreed).maybe(:bool)
-              optional(:post_agreed).maybe(:bool)
+              AGREED.each { |channel| optional(channel).maybe(:bool) }
             end
             optional(:machine).maybe(:hash) do
               optional(:sheet_id).maybe(:integer)
@@ -86,7 +86,7 @@ module UprightBench
         # @return [Hash] as Services::TakeIn takes it
         def input
           known = values.slice(:request_key, :customer_id, :machine_id, :complaint)
-          known.merge(use: use, customer: values[:customer]&.then { |one| switched(one, :email_agreed, :post_agreed) }, machine: machine,
+          known.merge(use: use, customer: values[:customer]&.then { |one| switched(one, *AGREED) }, machine: machine,
                       accessories: accessories, conditions: values[:conditions].to_a.uniq, made_safe: !values[:made_safe].nil?)
         end
 

@@ -34,7 +34,7 @@ module UprightBench
         # @return [Hash{String=>Float}] by channel, that a customer who gets a card comes
         def chances
           seen = CardReturns.chances(today: @today)
-          %w[email post].to_h { |channel| [channel, seen.fetch(channel) { Core::Shelf::ReturnChance.new }.call] }
+          Core::Cards::Channels::ORDER.map(&:to_s).to_h { |channel| [channel, seen.fetch(channel) { Core::Shelf::ReturnChance.new }.call] }
         end
 
         private
@@ -61,8 +61,12 @@ module UprightBench
 
         # As Core::Cards::Address chooses.
         def reachable
-          channel = Sequel.case([[Sequel.&(:email_agreed, Sequel.~(email: nil)), "email"], [Sequel.&(:post_agreed, Sequel.~(street: nil)), "post"]], nil)
-          Models::Customer.where(stopped_on: nil).select(:id, channel.as(:channel)).from_self.exclude(channel: nil)
+          addresses = { email: :email, text: :phone, post: :street, phone: :phone }
+          ways = Core::Cards::Channels::ORDER.map do |channel|
+            fault = Models::ChannelFault.where(customer_id: Sequel[:customers][:id], channel: channel.to_s, address: Sequel[:customers][addresses.fetch(channel)])
+            [Sequel.&(Models::Customer::AGREED.fetch(channel), Sequel.~(addresses.fetch(channel) => nil), ~fault.select(1).exists), channel.to_s]
+          end
+          Models::Customer.where(stopped_on: nil).select(:id, Sequel.case(ways, nil).as(:channel)).from_self.exclude(channel: nil)
         end
 
         def used

@@ -10,7 +10,8 @@ class PagesTest < BrowserTest
     machine = Models::Due.running.order(:due_on).first.machine
     ["/", "/take-in", "/take-in?q=er", "/take-in?new=1", "/take-in?machine_id=#{machine.id}", *open.values, "/jobs/#{stopped.number}",
      "#{open.fetch('taken_in')}/look-over", "/rack", "/shelf", "/shelf/#{part('HD-2010').id}", "/shelf/fit", "/shelf/fit?q=332+x+10", *shelf,
-     "/shelf/fit?sheet=#{machine.sheet_id}&at=#{machine.to_core.walk.last.key}", "/cards", "/cards/#{Models::Card.order(:id).last.id}",
+     "/shelf/fit?sheet=#{machine.sheet_id}&at=#{machine.to_core.walk.last.key}", "/cards", "/cards/leaving?until=#{today + 30}", "/cards/#{Models::Card.order(:id).last.id}",
+     "/cards/batches/#{Models::Batch.max(:id)}", "/cards/answers", "/cards/calls", "/cards/came", "/cards/words", "/cards/words?language=de",
      "/customers", "/customers/#{machine.customer_id}", "/machines/#{machine.id}", "/machines/#{machine.id}/what-if?hours_per_week=20",
      "/sheets", "/sheets/#{machine.sheet_id}", "/sheets/new",
      *drafts, "/take-in/many?customer_id=#{machine.customer_id}", "/take-in/taken?customer_id=#{stopped.customer_id}&from=#{stopped.number}&to=#{stopped.number}",
@@ -32,14 +33,14 @@ class PagesTest < BrowserTest
   end
 
   def card_path
-    URI(Outbox::CardLetter.link(Models::Card.order(:id).last)).path
+    URI(Outbox::Letters.link(Models::Card.order(:id).last)).path
   end
 
   def test_axe_finds_nothing_and_nothing_scrolls_sideways
     visit "/login"
     found = { "/login" => axe }
     sign_in
-    [*pages, card_path, job_path].each do |path|
+    [*pages, card_path, "#{card_path}/stop", job_path].each do |path|
       visit path
       found[path] = axe
       [390, 1280, 1920].each do |width|

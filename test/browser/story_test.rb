@@ -198,6 +198,7 @@ class StoryTest < BrowserTest
 
   # The roll was left, and is due since it is more than a year old.
   def send_the_card
+    always_open
     visit "/cards"
 
     assert_css ".batch-card", count: 1, text: "Quenby Test"
@@ -206,9 +207,11 @@ class StoryTest < BrowserTest
     assert_css ".letter", text: "a new brush roll"
     click_button "Send these cards (1)"
 
-    assert_text "1 card is on the way."
+    assert_text "Being written"
     @worker = Process.spawn(File.join(TestDatabase::ROOT, "bin/worker"), pgroup: true)
-    wait_for("the mail") { outbox("mail").any? }
+
+    assert_text "1 handed over", wait: 20
+    assert_text "All has left"
     visit "/cards"
 
     assert_text "No card leaves today."
@@ -218,7 +221,7 @@ class StoryTest < BrowserTest
   def answer
     Capybara.reset_sessions!
     resize(@width, 844)
-    visit URI(Mail.read(outbox("mail").first).body.decoded[%r{http://\S+/c/\w+}]).path
+    visit URI(Mail.read(outbox("mail").first).text_part.decoded[%r{http://\S+/c/\w+}]).path
 
     assert_css "h1", text: "Hello, Quenby Test"
     assert_operator evaluate_script("document.documentElement.scrollWidth"), :<=, @width

@@ -45,7 +45,7 @@ class DrawingsTest < AppTest
   def test_no_drawing_brings_a_style
     policy = Core::Findings::Policy.new
     place = core("ostrel-stride-36").position("brush-front")
-    drawings = [Drawings::Mark.image(:wash), Drawings::RackClock.new(share: 0.5, label: "wet").render, Drawings::Horizon.new([{ label: nil, count: 3, overdue: false }]).render,
+    drawings = [Drawings::Mark.image(:wash), Drawings::RackClock.new(share: 0.5, label: "wet").render, Drawings::Horizon.new(Array.new(3) { |week| { label: nil, count: week, overdue: week.zero?, href: "/cards", words: "x", chosen: week == 1 } }).render,
                 Drawings::Gauge.new(position: place, observed: { standout_mm: 3 }, policy: policy).render]
     drawings.each do |svg|
       read(svg)

@@ -12,8 +12,8 @@ class CardPageTest < DatabaseTest
     Models::Due.running.update(snoozed_until: today + 1000)
     machine = new_machine("Brackwater Loft K", bought_on: today - 400)
     Services::SetClocks.call(machine, on: today)
-    @card = Services::SendCards.call(by: owner, at: NOW).first
-    @path = URI(Outbox::CardLetter.link(@card)).path
+    @card = send_cards.first
+    @path = URI(Outbox::Letters.link(@card)).path
   end
 
   def test_shows_what_is_due_and_why_to_anybody_with_the_code
@@ -51,7 +51,7 @@ class CardPageTest < DatabaseTest
     get swapped
 
     assert_equal 404, status
-    late = Outbox::CardLetter.codes.write(@card.id, today - 1)
+    late = Outbox::Letters.codes.write(@card.id, today - 1)
     get "/c/#{late}"
 
     assert_equal 404, status

@@ -16,7 +16,8 @@ class FuzzTest < DatabaseTest
               other_reason length_unit seal_school length_mm run_minutes
               pasted file relative_id maker model over clocks fasteners measures behind features tasks kits accessories rated take_out key water
               seat layer never_without refit_order sheet call_above warranty_name covered offer question reply discount_percent discount_reason
-              supplier part order before digest code lead_days].freeze
+              supplier part order before digest code lead_days until at_once shown customer_ids move line card_id on note drop_off_on language look
+              email_body months minutes starts_on ends_on channel first_only sheet List-Unsubscribe after].freeze
   ROUNDS = 15
 
   def setup
@@ -28,7 +29,7 @@ class FuzzTest < DatabaseTest
     @job = settled({ "pre-filter" => { grey: 5 } })
     @real = { "station" => "pre", "key" => "pre-filter", "size" => "small", "supplier" => Models::Supplier.first.id.to_s,
               "number" => @job.number.to_s, "id" => item(@job, "pre-filter").id.to_s, "position" => "pre-filter", "stay" => "1", "step" => "part",
-              "move" => "receive", "customer" => @job.customer_id.to_s, "code" => Outbox::CardLetter.codes.write(Models::Card.order(:id).last.id, today) }
+              "move" => "receive", "customer" => @job.customer_id.to_s, "code" => Outbox::Letters.codes.write(Models::Card.order(:id).last.id, today) }
   end
 
   %w[GET POST].each do |verb|

@@ -108,7 +108,7 @@ class OfferPageTest < DatabaseTest
   end
 
   def test_codes_that_are_none
-    get "/j/#{Outbox::CardLetter.codes.write(@job.id, today)}" # a card's code opens no job
+    get "/j/#{Outbox::Letters.codes.write(@job.id, today)}" # a card's code opens no job
 
     assert_equal 404, status
     get "/j/#{Outbox::JobLink.codes.write(@job.id, today - 1)}"

@@ -48,7 +48,7 @@ class ScreensTest < DatabaseTest
     job = take_in
     card = Models::Card.order(:id).last
     { "J#{job.number}" => "/jobs/#{job.number}", job.number.to_s => "/jobs/#{job.number}", "M#{job.machine_id}" => "/machines/#{job.machine_id}",
-      "hd-2010" => "/shelf/#{part('HD-2010').id}", Outbox::CardLetter.link(card) => "/cards/#{card.id}",
+      "hd-2010" => "/shelf/#{part('HD-2010').id}", Outbox::Letters.link(card) => "/cards/#{card.id}",
       "somebody" => "/customers?q=somebody" }.each do |typed, path|
       get "/find", { "q" => typed }
 
@@ -316,14 +316,22 @@ class ScreensTest < DatabaseTest
     get "/cards/of/#{machine.customer_id}?pdf=1"
 
     assert_equal "%PDF", page[0, 4]
-    submit "/cards/send", { "customer_ids" => [machine.customer_id.to_s] }
-    card = Models::Card.first(customer_id: machine.customer_id)
-    get "/cards/#{card.id}"
+    always_open
+    get "/cards/leaving"
 
-    assert_says(/waiting for the worker/)
-    get "/cards"
+    assert_says(%r{<b>Wendel Testrup</b>})
+    submit "/cards/send", { "customer_ids" => [machine.customer_id.to_s], "shown" => [machine.customer_id.to_s] }
+    batch = Models::Batch.order(:id).last
+    follow_redirect!
 
-    assert_says(%r{Wendel Testrup</a>, e-mail: waiting for the worker})
+    assert_says(/Being written/)
+    Services::WriteBatch.call(batch, at: NOW)
+    get "/cards/batches/#{batch.id}"
+
+    assert_says(%r{Wendel Testrup</a>, e-mail: waiting to leave})
+    get "/cards/#{Models::Card.first(customer_id: machine.customer_id).id}"
+
+    assert_says(/waiting to leave/)
   end
 
   def test_a_message_in_doubt_is_decided_by_a_person
@@ -352,9 +360,9 @@ class ScreensTest < DatabaseTest
   end
 
   def test_the_cards_page_says_what_came_of_them
-    get "/cards"
+    get "/cards/came"
 
-    assert_says(/What came of them/)
+    assert_says(/By channel and attempt/)
     assert_match(/between \d+ and \d+ in a hundred/, page)
   end
 end

@@ -5,13 +5,13 @@ require_relative "../test_helper"
 # Which cards brought which jobs, by channel and attempt.
 class CardReturnsTest < DatabaseTest
   def setup
-    Models::Card.dataset.update(created_at: NOW - (900 * 86_400))
+    Models::Message.dataset.update(leaves_on: today - 900)
   end
 
   def card(days_ago, channel: "email", attempt: 1, came_after: nil)
     machine = new_machine
     sent = NOW - (days_ago * 86_400)
-    Models::Card.create(customer_id: machine.customer_id, channel: channel, attempt: attempt, code_expires_on: today, created_by: owner.id, created_at: sent)
+    write_card(machine.customer, channel: channel, attempt: attempt, at: sent)
     take_in(machine, at: sent + (came_after * 86_400)) if came_after
   end
 

@@ -12,16 +12,12 @@ class CardsTest < DatabaseTest
     @customer = @machine.customer
   end
 
-  def send_cards(at: NOW)
-    Services::SendCards.call(by: owner, at: at)
-  end
-
   def test_one_card_for_all_that_is_due_and_never_twice
     card = send_cards.first
 
     assert_equal ["Exhaust cassette", "Motor filter"], card.dues.map(&:position_name).sort
     assert_empty send_cards
-    assert_equal 1, DB[:que_jobs].where(Sequel.lit("args->>0 = ?", card.message.id.to_s)).count
+    assert_equal 1, DB[:que_jobs].where(job_class: "UprightBench::Outbox::SendBatch").where(Sequel.lit("args->>0 = ?", card.batch_id.to_s)).count
   end
 
   def test_the_database_itself_refuses_a_second_first_card
@@ -48,7 +44,7 @@ class CardsTest < DatabaseTest
   # RFC 5322, read back by the mail library.
   def test_an_email_card_is_dropped_once_as_a_message_that_reads_back
     message = send_cards.first.message
-    2.times { Outbox::Deliver.call(message.id) }
+    2.times { hand_over(message) }
 
     assert_equal 1, outbox("mail").size
     mail = Mail.read(outbox("mail").first)
@@ -61,10 +57,11 @@ class CardsTest < DatabaseTest
 
   def test_what_was_handed_over_before_a_crash_is_not_handed_over_again
     message = send_cards.first.message
-    Outbox::Deliver.call(message.id)
+    hand_over(message)
     written = File.read(outbox("mail").first)
-    message.refresh.update(state: "handing_over", handed_over_at: nil)
-    Outbox::Deliver.call(message.id)
+    message.update(state: "handing_over", handed_over_at: nil)
+    message.batch.update(state: "leaving", finished_at: nil)
+    hand_over(message)
 
     assert_equal ["handed_over", written], [message.refresh.state, File.read(outbox("mail").first)]
   end
@@ -82,17 +79,16 @@ class CardsTest < DatabaseTest
     FileUtils.mkdir_p(SETTINGS.state_dir.join("outbox"))
     File.write(SETTINGS.state_dir.join("outbox/mail"), "in the way")
 
-    assert_raises(SystemCallError) { Outbox::Deliver.call(message.id) }
-    assert_equal "failed", message.refresh.state
+    assert_equal ["failed", (NOW + 60).round(3)], hand_over(message).then { |after| [after.state, after.next_try_at.round(3)] }
     File.delete(SETTINGS.state_dir.join("outbox/mail"))
-    Outbox::Deliver.call(message.id)
 
-    assert_equal ["handed_over", 2], message.refresh.values.values_at(:state, :tries)
+    assert_equal ["failed", 1], hand_over(message).values.values_at(:state, :tries)
+    assert_equal ["handed_over", 2], hand_over(message, at: NOW + 61).values.values_at(:state, :tries)
   end
 
   def test_post_goes_to_the_print_tray_as_a6
     @customer.update(email_agreed: false, post_agreed: true)
-    Outbox::Deliver.call(send_cards.first.message.id)
+    hand_over(send_cards.first.message)
 
     assert_match(%r{/MediaBox \[0 0 419\.5\d* 297\.6\d*\]}, File.binread(outbox("post").first).force_encoding("BINARY")) # 148 × 105 mm
   end

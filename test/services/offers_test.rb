@@ -131,13 +131,13 @@ class OffersTest < DatabaseTest
 
   def card_for(machine, position = "pre-filter")
     due = Models::Due.running.where(machine_id: machine.id, position: position).first
-    card = Models::Card.create(customer_id: machine.customer_id, channel: "email", attempt: 1, code_expires_on: today + 90, created_by: owner.id, created_at: days(-20))
+    bonus = Models::Bonus.create(minutes: 15, starts_on: today - 30, ends_on: today + 30, created_by: owner.id, created_at: days(-30))
+    card = write_card(machine.customer, at: days(-20), bonus_id: bonus.id)
     Models::CardLine.create(card_id: card.id, due_id: due.id, attempt: 1)
     card
   end
 
   def test_the_filter_of_a_card_earns_free_bench_time_once
-    Services::SavePolicies.call({ "free_minutes_with_card" => 15 }, by: owner, at: NOW)
     machine = new_machine
     Services::SetClocks.call(machine, on: today)
     card = card_for(machine)

@@ -21,14 +21,14 @@ class OnceTest < CommittedTest
   end
 
   def test_pressing_send_twice_at_once_writes_each_card_once
-    sent = Array.new(2) { Thread.new { Services::SendCards.call(by: owner, at: NOW).size } }.sum(&:value)
+    sent = Array.new(2) { Thread.new { send_cards.size } }.sum(&:value)
 
     assert_equal POSTED, sent
     assert_each_carded_once
   end
 
   def test_two_workers_at_once_hand_each_card_over_once
-    Services::SendCards.call(by: owner, at: NOW)
+    write_batch
     2.times { start_worker }
     wait_until { handed_over == POSTED }
 
@@ -37,7 +37,7 @@ class OnceTest < CommittedTest
   end
 
   def test_a_worker_killed_in_the_middle_of_a_batch_loses_and_repeats_nothing
-    Services::SendCards.call(by: owner, at: NOW)
+    write_batch
     pid = start_worker
     wait_until { handed_over >= 2 }
     stop(pid, "KILL")

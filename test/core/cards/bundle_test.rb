@@ -8,7 +8,7 @@ class BundleTest < CoreTest
   end
 
   def bundle(*tasks, email: true, **policy)
-    address = Cards::Address.new(email: "a@example.org", street: "Old Slip 1", email_agreed: email, post_agreed: !email)
+    address = Cards::Address.new(ways: { email: "a@example.org", post: "Old Slip 1" }, agreed: [email ? :email : :post])
     Cards::Bundle.new(customer_id: 1, tasks: tasks, address: address, policy: Cards::Policy.new(**policy), today: MONDAY)
   end
 
@@ -46,12 +46,28 @@ class BundleTest < CoreTest
   end
 
   def test_no_channel_no_card
-    [{ email: "a@b.c" }, { email_agreed: true }, { email: "a@b.c", email_agreed: true, stopped: true }].each do |fields|
+    [{ ways: { email: "a@b.c" } }, { agreed: %i[email] }, { ways: { email: "a@b.c" }, agreed: %i[email], stopped: true }].each do |fields|
       address = Cards::Address.new(**fields)
 
       assert_nil address.channel
       refute_nil address.obstacle
     end
-    assert_equal :post, Cards::Address.new(street: "Old Slip 1", post_agreed: true, email: "a@b.c").channel
+    assert_equal :post, Cards::Address.new(ways: { post: "Old Slip 1", email: "a@b.c" }, agreed: %i[post]).channel
+  end
+
+  def test_an_address_that_takes_nothing_gives_way_to_the_next_channel
+    address = Cards::Address.new(ways: { email: "a@b.c", phone: "555-0100" }, agreed: %i[email phone], faults: { email: "it came back" })
+
+    assert_equal :phone, address.channel
+    assert_match(/e-mail: it came back/, address.with(agreed: %i[email]).obstacle)
+  end
+
+  def test_nothing_leaves_on_a_closed_day
+    address = Cards::Address.new(ways: { email: "a@b.c" }, agreed: %i[email])
+    open_day = ->(day) { day.sunday? ? day - 1 : day }
+    one = Cards::Bundle.new(customer_id: 1, tasks: [due(16)], address: address, policy: Cards::Policy.new, today: MONDAY, open_day: open_day)
+
+    assert_equal MONDAY + 5, one.leaves_on
+    assert one.leaves_by?(MONDAY + 5)
   end
 end

@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Formats
+    # A text message as a network takes it: each part's user data, packed (3GPP TS 23.038 clause 6.1.2.1) and, of several,
+    # behind the header that joins them (3GPP TS 23.040 clause 9.2.3.24.1), with its data coding scheme.
+    class TextSubmit
+      DATA_CODING = { gsm7: 0x00, ucs2: 0x08 }.freeze
+      JOINING = [0x05, 0x00, 0x03].freeze # a header of five bytes follows: concatenated, three bytes long
+      HEADER_SEPTETS = 7                  # the six bytes of it, filled up to a septet
+
+      # @param gsm [Core::Cards::Gsm]
+      # @param reference [Integer] 0 to 255, the same in all parts
+      def initialize(gsm, reference:)
+        @gsm = gsm
+        @reference = reference
+      end
+
+      # @return [Integer]
+      def data_coding
+        DATA_CODING.fetch(@gsm.encoding)
+      end
+
+      # @return [Array<String>] bytes, a part each
+      def parts
+        codes = @gsm.parts
+        codes.each_with_index.map do |part, place|
+          header = codes.size > 1 ? [*JOINING, @reference, codes.size, place + 1] : []
+          @gsm.encoding == :ucs2 ? (header.pack("C*") + part.pack("n*")) : septets(header, part)
+        end
+      end
+
+      private
+
+      # Seven bits each, the lowest first; behind a header the first begins on a septet's border.
+      def septets(header, codes)
+        number = codes.each_with_index.sum { |code, place| code << (7 * (place + (header.empty? ? 0 : HEADER_SEPTETS))) }
+        number += header.each_with_index.sum { |byte, place| byte << (8 * place) }
+        bits = (codes.size + (header.empty? ? 0 : HEADER_SEPTETS)) * 7
+        Array.new((bits + 7) / 8) { |place| (number >> (8 * place)) & 0xFF }.pack("C*")
+      end
+    end
+  end
+end

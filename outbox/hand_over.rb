@@ -1,0 +1,86 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Outbox
+    # Hands a slice of claimed messages to their channel, and writes down in one transaction what became of each.
+    class HandOver
+      MOST_TRIES = 8
+      FIRST_WAIT_SECONDS = 60
+      LONGEST_WAIT_SECONDS = 6 * 3600
+
+      # @param messages [Array<Models::Message>] being handed over, all on this channel
+      # @param channel [#deliver, #fate, #certain?]
+      # @param at [Time]
+      def initialize(messages, channel, at:)
+        @messages = messages
+        @channel = channel
+        @at = at
+        @shop = Models::Shop.the
+      end
+
+      def call
+        Models::Card.where(id: @messages.map(&:card_id)).eager(:customer, :lines).all.then { |cards| hang(cards.to_h { |card| [card.id, card] }) }
+        unwanted = StillWanted.new(@messages, today: Config::Zone.date(@at)).call
+        letters = Letters.new((@messages - unwanted.keys).map(&:card), shop: @shop)
+        outcomes = @messages.to_h { |message| [message, unwanted.key?(message) ? [:withdrawn, unwanted[message]] : deliver(message, letters)] }
+        DB.transaction { write(outcomes) }
+      end
+
+      private
+
+      def hang(cards)
+        @messages.each { |message| message.associations[:card] = cards.fetch(message.card_id) }
+      end
+
+      # An address that was changed since goes to the new one.
+      # @return [Array(Symbol, String)] what became of it, and why
+      def deliver(message, letters)
+        message.recipient = message.card.customer.recipient(message.channel)
+        @channel.deliver(message, letters.of(message.card), @shop)
+        [:handed_over, nil]
+      rescue Rejected => e
+        [:rejected, e.message]
+      rescue InDoubt => e
+        [:unsure, e.message]
+      rescue StandardError => e
+        @channel.certain? && @channel.fate(message) == :arrived ? [:handed_over, nil] : [:failed, e.message]
+      end
+
+      def write(outcomes)
+        arrived = outcomes.select { |_, (outcome, _)| outcome == :handed_over }.keys
+        arrived.group_by(&:changed_columns).each do |changed, messages|
+          changed.empty? ? all_handed_over(messages) : messages.each { |message| message.update(HANDED_OVER.merge(handed_over_at: @at)) }
+        end
+        outcomes.each { |message, (outcome, why)| send(outcome, message, why.to_s[0, 500]) unless outcome == :handed_over }
+      end
+
+      HANDED_OVER = { state: "handed_over", last_error: nil, next_try_at: nil }.freeze
+      private_constant :HANDED_OVER
+
+      def all_handed_over(messages)
+        Models::Message.where(id: messages.map(&:id)).update(HANDED_OVER.merge(handed_over_at: @at))
+      end
+
+      def withdrawn(message, why)
+        Withdraw.call(Models::Message.where(id: message.id), why)
+      end
+
+      def rejected(message, why)
+        message.update(state: "rejected", last_error: why, next_try_at: nil)
+        Reached.not(message, why, @at)
+      end
+
+      def unsure(message, why)
+        message.update(state: "unsure", last_error: why)
+      end
+
+      # Later each time, and not for ever: then a person decides.
+      def failed(message, why)
+        return message.update(state: "given_up", last_error: why, next_try_at: nil) if message.tries >= MOST_TRIES
+
+        wait = [FIRST_WAIT_SECONDS * (2**(message.tries - 1)), LONGEST_WAIT_SECONDS].min
+        message.update(state: "failed", last_error: why, next_try_at: @at + wait)
+      end
+    end
+  end
+end

@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Outbox
+    # The words of many cards at once, each in its customer's language; read in a few queries however many they are.
+    class Letters
+      # @param card [Models::Card]
+      # @return [Core::Cards::Letter]
+      def self.of(card)
+        new([card]).of(card)
+      end
+
+      # @param card [Models::Card]
+      # @return [String] the customer's page
+      def self.link(card)
+        "#{SETTINGS.public_url}/c/#{codes.write(card.id, card.code_expires_on)}"
+      end
+
+      def self.codes
+        @codes ||= Formats::SignedCode.new(SETTINGS.session_secret, "card code")
+      end
+
+      # @param cards [Array<Models::Card>]
+      def initialize(cards, shop: Models::Shop.the)
+        @shop = shop
+        @words = Models::Wording.words
+        @lines = Models::CardLine.where(card_id: cards.map(&:id)).all.group_by(&:card_id)
+        @dues = Models::Due.where(id: @lines.values.flatten.map(&:due_id)).eager(machine: :sheet).all.to_h { |due| [due.id, due] }
+        @bonuses = Models::Bonus.where(id: cards.filter_map(&:bonus_id).uniq).as_hash(:id)
+      end
+
+      # @return [Core::Cards::Letter] of what it names; of a card that reached nobody, of what it would have named
+      # @raise [Core::Cards::Wording::Missing] only when its text is asked for
+      def of(card)
+        lines = @lines.fetch(card.id, [])
+        named = lines.reject(&:void).then { |left| left.empty? ? lines : left }
+        dues = named.map { |line| @dues.fetch(line.due_id) }.sort_by { |due| [due.due_on || FAR, due.id] }
+        written = Config::Zone.date(card.created_at)
+        letter(card.customer, dues.map { |due| line(due.machine.sheet.title, due, written) }, self.class.link(card), card.attempt, @bonuses[card.bonus_id])
+      end
+
+      # Of a card that is about to be written; its code opens nothing yet, and is as long as it will be.
+      # @param customer [Models::Customer]
+      # @param rows [Array<#position_name, #action, #due_on, #machine_title>] as in Services::DueBook
+      # @param bonus [Models::Bonus, nil]
+      def preview(customer, rows, attempt:, bonus:, today:)
+        letter(customer, rows.map { |row| line(row.machine_title, row, today) }, "#{SETTINGS.public_url}/c/#{self.class.codes.write(0, today)}", attempt, bonus)
+      end
+
+      FAR = Date.new(9999)
+      private_constant :FAR
+
+      private
+
+      def line(machine, due, today)
+        Core::Cards::Letter::Line.new(machine: machine, part: due.position_name, action: due.action, due_on: due.due_on || today,
+                                      overdue: !due.due_on.nil? && due.due_on < today)
+      end
+
+      def letter(customer, lines, link, attempt, bonus)
+        Core::Cards::Letter.new(customer: customer.name, shop: @shop.name, shop_phone: @shop.phone, lines: lines, link: link, attempt: attempt,
+                                words: @words.fetch(customer.language) { @words.fetch(Models::Wording::ENGLISH) },
+                                offer: bonus && { minutes: bonus.minutes, until: bonus.ends_on })
+      end
+    end
+  end
+end

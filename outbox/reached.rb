@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Outbox
+    # What it means when a card did not reach anybody.
+    module Reached
+      module_function
+
+      # The address is noted as no good, and the card's tasks are free for another channel.
+      # @param message [Models::Message]
+      # @param reason [String]
+      # @param at [Time]
+      def not(message, reason, at)
+        void([message.card_id])
+        fault = { customer_id: message.card.customer_id, channel: message.channel, address: message.channel == "post" ? message.card.customer.street : message.recipient }
+        Models::ChannelFault.dataset.insert_conflict.insert(**fault, reason: reason[0, 300], noted_at: at) if fault[:address]
+      end
+
+      # @param card_ids [Array<Integer>]
+      def void(card_ids)
+        Models::CardLine.where(card_id: card_ids).update(void: true)
+      end
+    end
+  end
+end

@@ -1,0 +1,8 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Outbox
+    # The channel will not take this for this address, now or ever.
+    class Rejected < StandardError; end
+  end
+end

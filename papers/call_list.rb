@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Papers
+    # Whom to call and what to say, A4, with room to write what was said.
+    class CallList < FlowPaper
+      SIZE_MM = [210, 297].freeze
+      MARGIN_MM = 16
+      COLUMNS = [[0, 260], [265, 110], [380, 130]].freeze # left, width
+
+      # @param rows [Array<Hash>] name, phone, words, calls
+      def initialize(shop:, rows:)
+        @shop = shop
+        @rows = rows
+        super()
+      end
+
+      private
+
+      def title
+        "Whom to call"
+      end
+
+      def flow
+        words(@shop, size: 9)
+        words("Whom to call", size: 18, style: :bold, height: 30)
+        words("Nobody waits for a call.", size: 11) if @rows.empty?
+        @rows.each { |one| call(one) }
+      end
+
+      def call(one)
+        said = one[:words].split("\n").reject(&:empty?)
+        room(ROW * (said.size + 3))
+        rule
+        row([one[:name], one[:phone], one[:calls].positive? ? "not reached #{one[:calls]} ×" : ""], COLUMNS, size: 12, style: :bold, height: 20)
+        said.each { |text| words(text, size: 9, height: 13) }
+        words("Said:", size: 9, height: 26)
+      end
+    end
+  end
+end

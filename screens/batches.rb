@@ -1,0 +1,74 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    # One batch of cards: how far it is, what was left out, to pause, to go on, to cancel, and to print.
+    module Batches
+      PAGE = 100
+      AGAIN_SECONDS = 2 # until its progress is looked at again
+
+      def self.registered(app)
+        app.helpers Helpers
+        app.get("/cards/batches/:id") { batch_page(batch_asked) }
+        app.get("/cards/batches/:id/progress") { batch_progress(batch_asked) }
+
+        app.post "/cards/batches/:id/steer" do
+          Services::SteerBatch.call(batch_asked, params["move"].to_s, by: person, at: now)
+          redirect "/cards/batches/#{batch_asked.id}", 303
+        end
+
+        app.get "/cards/batches/:id/print.pdf" do
+          batch = batch_asked
+          sheet = Papers::CardSheet::SHEETS_MM.key?(params["sheet"]) ? params["sheet"] : "a4"
+          pdf Papers::CardSheet.new(cards: printed_cards(batch), sender: shop.sender, style: card_style, sheet: sheet).render, "batch-#{batch.id}"
+        end
+      end
+
+      # Helpers of this screen's routes and templates.
+      module Helpers
+        def batch_asked
+          Services::Lookup.one(Models::Batch, id_of(params["id"]))
+        end
+
+        def batch_page(batch)
+          @title = "Batch of #{moment(batch.created_at)}"
+          after = id_of(params["after"] || "0")
+          messages = batch.messages_dataset.where(Sequel[:messages][:id] > after).join(:cards, id: :card_id).join(:customers, id: Sequel[:cards][:customer_id]).naked
+                          .order(Sequel[:messages][:id]).limit(PAGE)
+                          .select(Sequel[:messages][:id], Sequel[:messages][:state], :last_error, :leaves_on, :card_id, Sequel[:messages][:channel], Sequel[:customers][:name]).all
+          erb :"batches/page", locals: { batch: batch, counts: batch.counts, messages: messages, channels: batch.messages_dataset.unordered.group_and_count(:channel).naked.as_hash(:channel, :count) }
+        end
+
+        def batch_progress(batch)
+          erb :"batches/_progress", layout: !htmx?, locals: { batch: batch, counts: batch.counts }
+        end
+
+        # Those that go by post and were not taken back, all of a batch on sheets.
+        # @return [Array<Hash>] as Papers::CardSheet takes them
+        def printed_cards(batch)
+          cards = batch.cards_dataset.where(channel: "post").where(id: batch.messages_dataset.unordered.exclude(state: %w[withdrawn rejected]).select(:card_id)).eager(:customer).all
+          raise Services::NotFound, "No card of this batch goes by post." if cards.empty?
+
+          letters = Outbox::Letters.new(cards, shop: shop)
+          cards.map { |card| { letter: letters.of(card), address: card.customer.recipient("post") } }
+        end
+
+        def batch_words(batch)
+          case batch.state
+          when "writing" then "being written"
+          when "leaving" then "leaving"
+          when "paused" then "paused"
+          when "done" then "all has left, #{moment(batch.finished_at)}"
+          when "cancelled" then "cancelled #{moment(batch.finished_at)}"
+          end
+        end
+
+        # Is something happening now, that the page should show as it happens?
+        def batch_moves?(batch, counts)
+          batch.state == "writing" || (batch.state == "leaving" && counts.slice("queued", "handing_over").values.sum.positive? &&
+            batch.messages_dataset.where(state: %w[queued handing_over]).where(Sequel[:leaves_on] <= today).any?)
+        end
+      end
+    end
+  end
+end

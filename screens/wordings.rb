@@ -1,0 +1,94 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    # The owner's words on the cards, language by language, seen with real customers before they are kept; and what cards offer.
+    module Wordings
+      SAMPLE = 5 # customers that the words are tried on
+
+      def self.registered(app)
+        app.helpers Helpers
+        words(app)
+        offers(app)
+      end
+
+      def self.words(app)
+        app.get("/cards/words") { words_page(WordsForm.blank(WordsForm.typed_from(language_asked, card_words.of(language_asked)))) }
+
+        app.post "/cards/words" do
+          form = WordsForm.new(params)
+          next erb(:"wordings/_preview", layout: !htmx?, locals: { previews: word_previews(form), form: form }) if params["look"]
+
+          owner_only!
+          keep_words(form) ? redirect("/cards/words?language=#{form.language}", 303) : words_page(form)
+        end
+      end
+      private_class_method :words
+
+      def self.offers(app)
+        app.post "/cards/offers" do
+          owner_only!
+          form = OfferForm.new(params)
+          if form.ok?
+            bonus = Models::Bonus.create(**form.fields, created_by: person.id, created_at: now)
+            Services::History.note("offered", bonus, by: person, at: now, data: form.fields.transform_values(&:to_s))
+            redirect "/cards/words#offers", 303
+          end
+          status 422
+          words_page(WordsForm.blank(WordsForm.typed_from(language_asked, card_words.of(language_asked))), offer: form)
+        end
+
+        app.post "/cards/offers/:id/end" do
+          owner_only!
+          bonus = Services::Lookup.one(Models::Bonus, id_of(params["id"]))
+          bonus.update(ended_at: now) unless bonus.ended_at
+          redirect "/cards/words#offers", 303
+        end
+      end
+      private_class_method :offers
+
+      # Helpers of this screen's routes and templates.
+      module Helpers
+        def words_page(form, offer: OfferForm.blank("starts_on" => today.iso8601, "ends_on" => (today + 90).iso8601))
+          @title = "Words and offers"
+          erb :"wordings/page", locals: { form: form, offer: offer, languages: card_words.languages, bonuses: Models::Bonus.order(Sequel.desc(:id)).limit(20).all, previews: word_previews(form) }
+        end
+
+        def card_words
+          Services::Words.new(shop: shop)
+        end
+
+        # @return [String] a language that is asked for, else English
+        def language_asked
+          params["language"].to_s.match?(WordsForm::LANGUAGE) ? params["language"] : Models::Wording::ENGLISH
+        end
+
+        def keep_words(form)
+          return status(422) && false unless form.ok?
+
+          Services::Words.keep(form.language, form.texts, by: person, at: now)
+          say "Kept. Cards that leave from now on say it so."
+          true
+        rescue Services::Invalid => e
+          form.add(e.errors)
+          status 422
+          false
+        end
+
+        # How the next cards would read with these words.
+        # @return [Array<Core::Cards::Letter>] none while something is wrong with the words
+        def word_previews(form)
+          words = Core::Cards::Words.new(texts: form.texts)
+          return [] if words.problems.any?
+
+          sample_cards.map { |card| Outbox::Letters.of(card).with(words: words) }
+        end
+
+        # The newest cards of several customers.
+        def sample_cards
+          Models::Card.where(id: Models::Card.group(:customer_id).select(Sequel.function(:max, :id)).order(Sequel.desc(Sequel.function(:max, :id))).limit(SAMPLE)).eager(:customer, :lines).all
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # The owner's words in every language, and whether they can be sent.
+    class Words
+      # @raise [Invalid] naming each text that would leave with a hole in it
+      def self.check
+        problems = new.problems
+        raise Invalid, { base: problems } if problems.any?
+      end
+
+      # @param language [String]
+      # @param texts [Hash{Symbol=>String}] those that differ from what comes with the product
+      # @raise [Invalid] by name, when a field is unknown or a needed one is missing
+      def self.keep(language, texts, by:, at:)
+        problems = Core::Cards::Words.new(texts: texts).problems
+        raise Invalid, problems if problems.any?
+
+        DB.transaction do
+          Models::Wording.where(language: language).delete
+          texts.each { |name, text| Models::Wording.create(language: language, name: name.to_s, template: text, changed_by: by.id, changed_at: at) }
+          History.note("worded", Models::Shop.the, by: by, at: at, data: { language: language, texts: texts.keys })
+        end
+      end
+
+      def initialize(shop: Models::Shop.the)
+        @shop = shop
+        @by_language = Models::Wording.words
+      end
+
+      # @return [Array<String>]
+      def languages
+        @by_language.keys
+      end
+
+      # @return [Core::Cards::Words] those of the language, else the English ones
+      def of(language)
+        @by_language.fetch(language) { @by_language.fetch(Models::Wording::ENGLISH) }
+      end
+
+      # @return [Array<String>] what would be missing from every card
+      def problems
+        @by_language.flat_map { |language, words| missing(words).map { |name, error| "#{Core::Cards::Words::ALL.fetch(name).last} (#{language}): #{error.message}" } }
+      end
+
+      private
+
+      SENT = { email_subject: :subject, email_body: :text, text_body: :short, phone_body: :call }.freeze
+      private_constant :SENT
+
+      def missing(words)
+        letter = sample(words)
+        tried = SENT.to_h { |name, method| [name, -> { letter.public_send(method) }] }.merge(post_body: -> { letter.paper(1) })
+        tried.filter_map do |name, fill|
+          fill.call
+          nil
+        rescue Core::Cards::Wording::Missing => e
+          [name, e]
+        end
+      end
+
+      def sample(words)
+        line = Core::Cards::Letter::Line.new(machine: "machine", part: "part", action: "replace", due_on: Date.new(2000), overdue: false)
+        Core::Cards::Letter.new(customer: "customer", shop: @shop.name, shop_phone: @shop.phone, lines: [line], link: "link", words: words)
+      end
+    end
+  end
+end
