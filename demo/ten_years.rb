@@ -28,6 +28,9 @@ module UprightBench
         Load.new(now: @now, households: 12, fleets: 1, say: @say).call
         @plan = Plan.new(customers: @customers, machines: (@customers * MACHINES_A_CUSTOMER).to_i, visits: VISITS, today: Config::Zone.date(@now))
         Bulk.new(Tables.new(@plan).all, say: @say).call
+        @say.call "Ten years: what was learned from what was found …"
+        Models::Learned.dataset.delete
+        Models::Learned.draw(Models::Finding.dataset)
         catalogue = Catalogue.new(Models::Person.first.id, share: @customers.to_f / CUSTOMERS)
         Bulk.new(catalogue.all, say: @say).call
         catalogue.spread

@@ -44,8 +44,31 @@ Sequel.migration do
       CREATE INDEX messages_to_call ON messages (handed_over_at) WHERE channel = 'phone' AND state = 'handed_over';
       CREATE INDEX messages_for_a_person ON messages (id) WHERE state IN ('unsure', 'given_up');
 
-      ALTER TABLE card_lines ADD COLUMN void boolean NOT NULL DEFAULT false, DROP CONSTRAINT card_lines_once;
+      ALTER TABLE card_lines ADD COLUMN void boolean NOT NULL DEFAULT false, ADD COLUMN leaves_on date, DROP CONSTRAINT card_lines_once;
+      UPDATE card_lines SET leaves_on = cards.created_at::date FROM cards WHERE cards.id = card_id;
+      ALTER TABLE card_lines ALTER COLUMN leaves_on SET NOT NULL;
       CREATE UNIQUE INDEX card_lines_once ON card_lines (due_id, attempt) WHERE NOT void;
+      SET CONSTRAINTS ALL IMMEDIATE;
+
+      -- How often a due was on a card that reached somebody, and when it last left: counted here, so that a batch is chosen by one look
+      -- at an index however many cards there ever were.
+      ALTER TABLE dues ADD COLUMN attempts integer NOT NULL DEFAULT 0 CONSTRAINT dues_attempts CHECK (attempts >= 0), ADD COLUMN carded_on date;
+      CREATE FUNCTION count_cards_of_dues() RETURNS trigger LANGUAGE plpgsql AS $$
+        BEGIN
+          UPDATE dues SET attempts = counted.attempts, carded_on = counted.carded_on FROM (
+            SELECT changed.due_id, coalesce(max(lines.attempt), 0) AS attempts, max(lines.leaves_on) AS carded_on
+            FROM (SELECT DISTINCT due_id FROM changed) AS changed LEFT JOIN card_lines AS lines ON lines.due_id = changed.due_id AND NOT lines.void
+            GROUP BY changed.due_id) AS counted
+          WHERE dues.id = counted.due_id;
+          RETURN NULL;
+        END $$;
+      CREATE TRIGGER card_lines_added AFTER INSERT ON card_lines REFERENCING NEW TABLE AS changed FOR EACH STATEMENT EXECUTE FUNCTION count_cards_of_dues();
+      CREATE TRIGGER card_lines_changed AFTER UPDATE ON card_lines REFERENCING NEW TABLE AS changed FOR EACH STATEMENT EXECUTE FUNCTION count_cards_of_dues();
+      CREATE TRIGGER card_lines_gone AFTER DELETE ON card_lines REFERENCING OLD TABLE AS changed FOR EACH STATEMENT EXECUTE FUNCTION count_cards_of_dues();
+      UPDATE dues SET attempts = counted.attempts, carded_on = counted.carded_on
+        FROM (SELECT due_id, max(attempt) AS attempts, max(leaves_on) AS carded_on FROM card_lines WHERE NOT void GROUP BY due_id) AS counted WHERE dues.id = counted.due_id;
+      DROP INDEX dues_open_by_date;
+      CREATE INDEX dues_to_card ON dues (due_on, attempts) WHERE state = 'open' AND may_card;
 
       ALTER TABLE answers ADD COLUMN written_by bigint REFERENCES people;
 

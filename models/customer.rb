@@ -18,7 +18,7 @@ module UprightBench
       # @return [Core::Cards::Address]
       def self.address(fields, faults = {})
         ways = { email: fields[:email], text: fields[:phone], post: fields[:street], phone: fields[:phone] }.compact
-        broken = ways.to_h { |channel, address| [channel, faults[[channel.to_s, address]]] }.compact
+        broken = faults.empty? ? {} : ways.to_h { |channel, address| [channel, faults[[channel.to_s, address]]] }.compact
         Core::Cards::Address.new(ways: ways, agreed: AGREED.select { |_, column| fields[column] }.keys, faults: broken, stopped: !fields[:stopped_on].nil?)
       end
 

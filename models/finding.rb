@@ -7,21 +7,6 @@ module UprightBench
       many_to_one :job
       many_to_one :finder, class: "UprightBench::Models::Person", key: :found_by
 
-      # What was found over what was expected, at every visit of a machine.
-      # @return [Hash{String=>Array<Array(Float, Float)>}] by position, the newest first
-      def self.loads_of(machine)
-        told = where(job_id: Job.where(machine_id: machine.id).select(:id)).exclude(load_found: nil).exclude(load_expected: nil)
-        told.order(Sequel.desc(:job_id)).select_map(%i[position load_found load_expected])
-            .group_by(&:first).transform_values { |rows| rows.map { |_, found, expected| [found.to_f, expected.to_f] } }
-      end
-
-      # The last reading of each strip of a machine.
-      # @return [Hash{String=>Array(Integer, Time)}] by position, percent and when it was read
-      def self.strips_of(machine)
-        read = where(job_id: Job.where(machine_id: machine.id).select(:id)).where(Sequel.lit("observed ->> 'indicator_percent' IS NOT NULL"))
-        read.order(:job_id).all.to_h { |finding| [finding.position, [finding.seen[:indicator_percent], finding.found_at]] }
-      end
-
       dataset_module do
         # The newest finding of each position at the machine's earlier visits, with the day of the visit (taken_in_at).
         def of_last_visits(job)

@@ -21,11 +21,11 @@ module UprightBench
         Core::Use::Household.new(traits: traits.map(&:to_sym))
       end
 
+      # @param readings [Array<UseReading>] its own
       # @return [Core::Use::Rate] a stored machine does not run
-      def use_rate(today)
+      def use_rate(today, readings = use_readings)
         stated = state == "stored" ? 0 : hours_per_week&.to_f
-        Core::Use::Rate.from(stated_hours_per_week: stated, today: today,
-                             evidence: state == "stored" ? [] : use_readings.map(&:to_core))
+        Core::Use::Rate.from(stated_hours_per_week: stated, today: today, evidence: state == "stored" ? [] : readings.map(&:to_core))
       end
 
       # @return [Core::Intake::Warranty] run hours are what the use rate says since it was bought

@@ -1,51 +1,36 @@
 # frozen_string_literal: true
 
 require "cgi"
-require "mail"
 
 module UprightBench
   module Outbox
-    # A card as an e-mail message (RFC 5322).
-    class CardMail
+    # A card as an e-mail message.
+    module CardMail
+      module_function
+
+      # The Message-ID is the message's own key, so that a repeat can be told by whoever receives it.
       # @param message [Models::Message]
       # @param letter [Core::Cards::Letter]
       # @param shop [Models::Shop]
-      def initialize(message, letter, shop)
-        @message = message
-        @letter = letter
-        @shop = shop
+      # @return [String] RFC 5322
+      # @raise [Rejected] when the address cannot be written in a message
+      def write(message, letter, shop)
+        text = letter.text
+        Formats::MailMessage.new(from: [shop.name, shop.email], to: message.recipient, subject: letter.subject, id: "#{message.key}@#{shop.email.split('@').last}",
+                                 date: Time.now, text: text, html: html(text, letter.link), headers: unsubscribe(letter)).to_s
+      rescue ArgumentError => e
+        raise Rejected, e.message
       end
-
-      # The Message-ID is the message's own key, so that a repeat can be told by whoever receives it.
-      # @return [Mail::Message]
-      def compose
-        mail = Mail.new(charset: "UTF-8", from: %("#{@shop.name.delete('"\\\\')}" <#{@shop.email}>), to: @message.recipient, subject: @letter.subject,
-                        message_id: "<#{@message.key}@#{@shop.email.split('@').last}>", **unsubscribe)
-        text = @letter.text
-        mail.text_part = part("text/plain", text)
-        mail.html_part = part("text/html", html(text))
-        mail
-      end
-
-      private
 
       # RFC 8058 clause 3.1: the header names an address that stops it by a POST with just this field, and nothing else asked.
-      def unsubscribe
-        { "List-Unsubscribe" => "<#{@letter.link}/stop>", "List-Unsubscribe-Post" => "List-Unsubscribe=One-Click" }
+      def unsubscribe(letter)
+        { "List-Unsubscribe" => "<#{letter.link}/stop>", "List-Unsubscribe-Post" => "List-Unsubscribe=One-Click" }
       end
 
-      def part(type, body)
-        Mail::Part.new(content_type: "#{type}; charset=UTF-8", body: body)
-      end
-
-      def html(text)
-        paragraphs = text.split("\n\n").map { |one| "<p>#{linked(CGI.escape_html(one)).gsub("\n", "<br>\n")}</p>" }
+      def html(text, link)
+        address = CGI.escape_html(link)
+        paragraphs = text.split("\n\n").map { |one| "<p>#{CGI.escape_html(one).gsub(address, %(<a href="#{address}">#{address}</a>)).gsub("\n", "<br>\n")}</p>" }
         "<!doctype html>\n<html><body>\n#{paragraphs.join("\n")}\n</body></html>\n"
-      end
-
-      def linked(text)
-        link = CGI.escape_html(@letter.link)
-        text.gsub(link) { %(<a href="#{link}">#{link}</a>) }
       end
     end
   end

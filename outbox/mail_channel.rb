@@ -23,11 +23,8 @@ module UprightBench
       # @param shop [Models::Shop]
       # @raise [Rejected, InDoubt]
       def deliver(message, letter, shop)
-        mail = CardMail.new(message, letter, shop).compose
-        return drop(mail, message) unless @smtp
-
-        mail.delivery_method(:smtp, smtp_settings)
-        send_out(mail)
+        written = CardMail.write(message, letter, shop)
+        @smtp ? send_out(Mail.new(written)) : @tray.put("#{message.key}.eml", written, tries: message.tries, to: message.recipient)
       end
 
       # What became of a message that was being handed over when the process died.
@@ -45,12 +42,8 @@ module UprightBench
 
       private
 
-      def drop(mail, message)
-        mail.delivery_method(Devices::MailDrop, tray: @tray, key: message.key, tries: message.tries)
-        mail.deliver!
-      end
-
       def send_out(mail)
+        mail.delivery_method(:smtp, smtp_settings)
         mail.deliver!
       rescue Net::SMTPFatalError => e
         raise Rejected, e.message

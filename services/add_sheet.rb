@@ -27,7 +27,7 @@ module UprightBench
         Models::SheetVersion.insert(id: id, sheet_id: sheet.id, version: version, content: Sequel.pg_jsonb(content), note: note,
                                     created_by: by.id, created_at: at)
         History.note("kept sheet", sheet, by: by, at: at, data: { version: version })
-        RecomputeSheet.enqueue(sheet.id, version) if version > 1
+        RecomputeDues.ask(why: "version #{version} of its sheet", sheet: sheet, by: by, at: at) if version > 1
         sheet
       end
 

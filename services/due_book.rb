@@ -5,8 +5,9 @@ module UprightBench
     # What falls due, as the cards see it: one query, then the core bundles it by customer.
     class DueBook
       # One open due with what a screen or a card says about it; `task` and `address` are what the core asks for.
-      Row = Struct.new(:task, :customer_id, :customer_name, :address, :machine_id, :machine_title, :plate, :position_name, :action, :due_on,
-                       keyword_init: true)
+      Row = Struct.new(:task, :address, :read) do
+        %i[customer_id customer_name machine_id machine_title plate position_name action due_on].each { |name| define_method(name) { read[name] } }
+      end
 
       # How much falls due in each week from today; -1 is what is overdue.
       # @return [Hash{Integer=>Integer}]
@@ -30,11 +31,7 @@ module UprightBench
 
       # @return [Array<Row>] soonest first
       def rows
-        @rows ||= begin
-          dues = dataset.all
-          sent = sent_before(dues.map { |due| due[:id] })
-          dues.map { |due| row(due, sent.fetch(due[:id], NEVER_SENT)) }
-        end
+        @rows ||= dataset.map { |due| Row.new(task(due), address(due), due) }
       end
 
       # @return [Hash{Integer=>Row}] by the due's id
@@ -61,13 +58,13 @@ module UprightBench
       # Those who were written to often enough are not read with the others: there are many, and more with every year.
       # @return [Integer] customers
       def often_enough
-        Models::Due.running.where(Sequel[:dues][:due_on] <= @until_on + @policy.longest_lead_days).where(Sequel[:dues][:id] => sent_out.select(:due_id))
+        Models::Due.running.where(may_card: true).where(Sequel[:due_on] <= @until_on + @policy.longest_lead_days).where(Sequel[:attempts] > @policy.most_follow_ups)
                    .join(:machines, id: :machine_id).get(Sequel.function(:count, Sequel[:machines][:customer_id]).distinct)
       end
 
       private
 
-      DUE = %i[id machine_id position_name action due_on snoozed_until may_card].freeze
+      DUE = %i[id machine_id position_name action due_on snoozed_until may_card attempts carded_on].freeze
       private_constant :DUE
 
       def all_bundles
@@ -80,8 +77,8 @@ module UprightBench
         soonest = by_customer.fetch(bundle.customer_id).first
         return [soonest, bundle.obstacle] if bundle.lines.any? && bundle.obstacle && bundle.leaves_on <= @until_on
 
-        lead = @policy.lead_days(bundle.channel || :email)
-        held = bundle.held_back.select { |task, _| task.due_on - lead <= @until_on }
+        last = @until_on + @policy.lead_days(bundle.channel || :email)
+        held = bundle.held_back.select { |task, _| task.due_on <= last }
         [by_id.fetch(held.keys.first.id), held.values.uniq.join("; ")] if held.any? && (bundle.lines.empty? || bundle.leaves_on > @until_on)
       end
 
@@ -98,12 +95,8 @@ module UprightBench
         found = Models::Due.running.where(may_card: true).where(Sequel[:dues][:due_on] <= @last_due_on)
                            .join(:machines, id: :machine_id).join(:customers, id: Sequel[:machines][:customer_id])
                            .join(:sheets, id: Sequel[:machines][:sheet_id]).exclude(Sequel[:machines][:state] => %w[sold scrapped])
-        found = @customer_ids ? found.where(Sequel[:machines][:customer_id] => @customer_ids) : found.exclude(sent_out.where(due_id: Sequel[:dues][:id]).select(1).exists)
+        found = @customer_ids ? found.where(Sequel[:machines][:customer_id] => @customer_ids) : found.where(Sequel[:attempts] <= @policy.most_follow_ups)
         found.select(*columns).order(Sequel[:dues][:due_on], Sequel[:dues][:id]).naked
-      end
-
-      def sent_out
-        Models::CardLine.where(void: false).where(Sequel[:attempt] > @policy.most_follow_ups)
       end
 
       def columns
@@ -112,28 +105,15 @@ module UprightBench
            Sequel[:machines][:state].as(:machine_state), Sequel.join(%i[maker model_name], " ").as(:machine_title), on_bench.as(:on_bench)]
       end
 
-      NEVER_SENT = { attempts: 0, carded_on: nil }.freeze
-      private_constant :NEVER_SENT
-
-      # Asked for by their ids: joined to the rest, the database reads every card there ever was.
-      # @return [Hash{Integer=>Hash}] by the due's id
-      def sent_before(due_ids)
-        Models::CardLine.join(:messages, card_id: :card_id).where(due_id: due_ids, void: false).group(:due_id)
-                        .select(:due_id, Sequel.function(:max, Sequel[:card_lines][:attempt]).as(:attempts), Sequel.function(:max, :leaves_on).as(:carded_on)).naked.as_hash(:due_id)
-      end
-
       def on_bench
         Models::Job.in_shop.where(machine_id: Sequel[:dues][:machine_id]).select(1).exists
       end
 
-      def row(due, sent)
-        Row.new(task: task(due, sent), address: address(due),
-                **due.slice(:customer_id, :customer_name, :machine_id, :machine_title, :plate, :position_name, :action, :due_on))
-      end
-
-      def task(due, sent)
-        Core::Cards::DueTask.new(id: due[:id], machine_state: due[:machine_state].to_sym, action: due[:action].to_sym,
-                                 **due.slice(:customer_id, :due_on, :snoozed_until, :on_bench, :may_card), **sent.slice(:attempts, :carded_on))
+      # Field by field, for there are many.
+      def task(due)
+        Core::Cards::DueTask.new(id: due[:id], customer_id: due[:customer_id], due_on: due[:due_on], action: due[:action].to_sym, attempts: due[:attempts],
+                                 carded_on: due[:carded_on], snoozed_until: due[:snoozed_until], on_bench: due[:on_bench], machine_state: due[:machine_state].to_sym,
+                                 may_card: due[:may_card])
       end
 
       def address(due)

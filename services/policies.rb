@@ -14,6 +14,11 @@ module UprightBench
         "room_temperature_c" => [nil, -20..50, "°C", "Drying room, temperature"],
         "room_humidity_percent" => [nil, 0..100, "%", "Drying room, humidity"],
         "promise_buffer_minutes" => [120, 0..960, "min", "Spare time on every promise, in open hours"],
+        "pets_percent" => [75, 40..100, "%", "Pets that shed: washing, cleaning and bags come round after this share of the time"],
+        "dust_percent" => [70, 40..100, "%", "Building dust: after this share of the time"],
+        "long_hair_percent" => [90, 40..100, "%", "Long hair: after this share of the time"],
+        "daily_percent" => [80, 40..100, "%", "Used daily: after this share of the time"],
+        "smoker_percent" => [85, 40..100, "%", "Smokers: after this share of the time"],
         "bundle_days" => [45, 0..180, "days", "Tasks due within this time of each other share a card"],
         "post_lead_days" => [21, 0..90, "days", "A card by post leaves ahead of the due date by"],
         "email_lead_days" => [10, 0..90, "days", "A card by e-mail leaves ahead of the due date by"],
@@ -78,6 +83,11 @@ module UprightBench
       # @return [Float] a probability
       def service_level
         number("service_level_percent") / 100.0
+      end
+
+      # @return [Hash{Symbol=>Float}] trait of a household => what an interval is multiplied by
+      def household_factors
+        Core::Use::Household::FACTORS.keys.to_h { |trait| [trait, number("#{trait}_percent") / 100.0] }
       end
 
       # @return [Core::Cards::Policy]

@@ -47,6 +47,7 @@ module UprightBench
 
         verdict = settled_verdict
         saved = verdict ? save(before, verdict) : clear(before)
+        learn(before, saved)
         Models::Skip.where(job_id: @job.id, position: @position.key).delete if verdict
         KeepStop.call(@job, @position, verdict, by: @by, at: @at)
         PlanWork.call(@job, by: @by) unless @job.stage == :taken_in
@@ -85,6 +86,12 @@ module UprightBench
         due = Models::Due.running.where(machine_id: @job.machine_id, position: @position.key).exclude(due_on: nil).order(:due_on).first
         dates = due && { **due.values.slice(:started_on, :due_on), personal: due.personal.to_f, today: Config::Zone.date(@at) }
         { load_found: found, load_expected: dates && Core::Findings::Load.expected(**dates) }
+      end
+
+      # From what was seen now, or no longer.
+      def learn(before, saved)
+        telling = [before, saved].compact.any? { |finding| finding.load_found || finding.seen.key?(:indicator_percent) }
+        Models::Learned.draw_again(@job.machine_id, @position.key) if telling
       end
 
       def policy

@@ -8,8 +8,10 @@ module UprightBench
       def self.call(values, by:, at:)
         Policies.new(values).schedule
         DB.transaction do
+          before = Policies.now.household_factors
           values.each { |key, value| keep(key, value, by, at) }
           History.note("changed policies", Models::Shop.the, by: by, at: at, data: values)
+          RecomputeDues.ask(why: "how much a household shortens was changed", by: by, at: at) unless Policies.now.household_factors == before
         end
       end
 

@@ -14,32 +14,43 @@ module UprightBench
       end
 
       # Computes again what runs already, and ends what its sheet no longer names; nothing begins.
-      # @return [Array<Models::Due>]
+      # @return [Array<Models::Due>] as they stand now
       def self.again(machine, on:, why:)
-        new(machine, on, why: why).again
+        again_all([machine], on: on, why: why)
+        Models::Due.running.where(machine_id: machine.id).all
       end
 
-      def initialize(machine, on, why: nil, done: {})
+      # The same for many machines, read and written together.
+      # @param machines [Array<Models::Machine>]
+      def self.again_all(machines, on:, why:, policies: Policies.now)
+        facts = Facts.new(machines, policies: policies)
+        over, moves = machines.map { |machine| new(machine, on, facts: facts).again }.transpose.map { |lists| lists.flatten(1) }
+        Models::Due.where(id: over.map(&:id)).update(state: "ended", closed_on: on) if over.any?
+        Moves.write(moves, why: why, on: on)
+      end
+
+      def initialize(machine, on, why: nil, done: {}, facts: Facts.new([machine]))
         @why = why
         @machine = machine
         @done = done
         @on = on
-        @use = machine.use_rate(on)
-        @strips = Models::Finding.strips_of(machine).transform_values { |percent, at| [percent, Config::Zone.date(at)] }
-        @personal = Models::Finding.loads_of(machine).transform_values { |loads| Core::Use::Personal.from(loads) }
-        @open = Models::Due.running.where(machine_id: machine.id).all.to_h { |due| [[due.position, due.task], due] }
-        @fittings = Models::Fitting.in_place.where(machine_id: machine.id).all.to_h { |fitting| [fitting.position, fitting] }
+        @factors = facts.factors
+        @household = machine.household
+        @use = facts.use_rate(machine, on)
+        @strips = facts.strips(machine)
+        @personal = facts.personal(machine)
+        @open = facts.open(machine)
+        @fittings = facts.fittings(machine)
       end
 
       def call
         @machine.to_core.positions.flat_map { |place| place.tasks.map { |task| set(place, task) } }
       end
 
-      # @return [Array<Models::Due>] that still run
+      # @return [Array(Array<Models::Due>, Array)] what the sheet no longer names; and what runs on, each with its new answer
       def again
         tasks = @machine.to_core.positions.flat_map { |place| place.tasks.map { |task| [[place.key, task.key], [place, task]] } }.to_h
-        @open.except(*tasks.keys).each_value { |due| due.update(state: "ended", closed_on: @on) }
-        @open.slice(*tasks.keys).map { |key, _| set(*tasks.fetch(key)) }
+        [@open.except(*tasks.keys).values, @open.slice(*tasks.keys).map { |key, due| [due, ask(*tasks.fetch(key), due.started_on)] }]
       end
 
       # What `call` would write for a machine that nothing was done to; nothing is written.
@@ -73,9 +84,8 @@ module UprightBench
       end
 
       def move(open, answer)
-        Models::DueChange.create(due_id: open.id, was_on: open.due_on, now_on: answer.due_on, reason: @why, changed_on: @on) unless open.due_on == answer.due_on
-        open.update(columns(answer))
-        open
+        Moves.write([[open, answer]], why: @why, on: @on)
+        open.set(columns(answer))
       end
 
       def begin_cycle(place, task, open)
@@ -99,8 +109,8 @@ module UprightBench
 
       def ask(place, task, start)
         progress = Core::Clocks::Progress.new(started_on: start, **counted(place, start), **read(place, start))
-        Core::Clocks::DueDate.new(task: task, progress: progress, use: @use, household: @machine.household, today: @on,
-                                  personal: @personal.fetch(place.key) { Core::Use::Personal.new }).call
+        Core::Clocks::DueDate.new(task: task, progress: progress, use: @use, household: @household, today: @on,
+                                  personal: @personal.fetch(place.key) { Core::Use::Personal.new }, factors: @factors).call
       end
 
       # The last reading of its strip counts until the part is changed, whatever is computed again meanwhile.

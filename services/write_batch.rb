@@ -63,15 +63,16 @@ module UprightBench
         return if bundles.empty?
 
         ids = DB[:cards].import(CARD, bundles.map { |bundle| card(bundle, customers.fetch(bundle.customer_id)) }, return: :primary_key)
-        DB[:card_lines].import(%i[card_id due_id attempt], ids.zip(bundles).flat_map { |id, bundle| bundle.lines.map { |task| [id, task.id, task.attempts + 1] } })
+        DB[:card_lines].import(LINE, ids.zip(bundles).flat_map { |id, bundle| bundle.lines.map { |task| [id, task.id, task.attempts + 1, leaves_on(bundle)] } })
         DB[:messages].import(MESSAGE, ids.zip(bundles).map { |id, bundle| message(id, bundle, customers.fetch(bundle.customer_id)) })
         DB[:events].import(EVENT, ids.zip(bundles).map { |id, bundle| event(id, bundle) })
       end
 
       CARD = %i[customer_id channel attempt created_by created_at code_expires_on batch_id bonus_id].freeze
+      LINE = %i[card_id due_id attempt leaves_on].freeze
       MESSAGE = %i[card_id channel recipient batch_id leaves_on].freeze
       EVENT = %i[verb subject subject_id at person_id actor data].freeze
-      private_constant :CARD, :MESSAGE, :EVENT
+      private_constant :CARD, :LINE, :MESSAGE, :EVENT
 
       def card(bundle, customer)
         [customer.id, bundle.channel.to_s, bundle.attempt, @batch.created_by, @at, leaves_on(bundle) + @policies.cards.code_valid_days, @batch.id,

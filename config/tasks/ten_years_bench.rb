@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "cards_bench"
 require_relative "stopwatch"
 
 module UprightBench
@@ -25,6 +26,7 @@ module UprightBench
           shelf
           saves
         end
+        CardsBench.new(out: @out).call
       end
 
       private
@@ -87,7 +89,7 @@ module UprightBench
       end
 
       def pages
-        { "take in" => "/take-in", "customers" => "/customers", "sheets" => "/sheets" }.each { |name, path| @watch.report(name) { @watch.get(path) } }
+        { "bench" => "/", "what falls due" => "/cards", "take in" => "/take-in", "customers" => "/customers", "sheets" => "/sheets" }.each { |name, path| @watch.report(name) { @watch.get(path) } }
         jobs_and_machines.each { |name, path| @watch.report(name) { |round| @watch.get(path.call(round)) } }
       end
 

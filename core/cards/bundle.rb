@@ -27,15 +27,18 @@ module UprightBench
 
         # @return [Symbol, nil]
         def channel
-          @address.channel
+          @channel = @address.channel unless defined?(@channel)
+          @channel
         end
 
         # @return [Array<DueTask>] what goes on the card, soonest first
         def lines
-          return [] if sendable.empty?
-
-          window_ends = [sendable.first.due_on, @today].max + @policy.bundle_days
-          sendable.select { |task| task.due_on <= window_ends }
+          @lines ||= if sendable.empty?
+                       []
+                     else
+                       window_ends = [sendable.first.due_on, @today].max + @policy.bundle_days
+                       sendable.take_while { |task| task.due_on <= window_ends }
+                     end
         end
 
         # @return [Date, nil] the day the card leaves, never before today
@@ -61,18 +64,23 @@ module UprightBench
 
         # @return [String, nil] why no card can go at all
         def obstacle
-          @address.obstacle
+          @address.obstacle if channel.nil?
         end
 
-        # @return [Hash{DueTask=>String}] what is left off, and why
+        # @return [Hash{DueTask=>String}] what is left off, and why; soonest first
         def held_back
-          @tasks.to_h { |task| [task, task.held_back(@policy, @today)] }.compact
+          holds.compact
         end
 
         private
 
+        # By identity: to compare every field of many thousand tasks would take longer than all the rest.
+        def holds
+          @holds ||= @tasks.each_with_object({}.compare_by_identity) { |task, found| found[task] = task.held_back(@policy, @today) }
+        end
+
         def sendable
-          @sendable ||= @tasks.select { |task| task.held_back(@policy, @today).nil? }.sort_by(&:due_on)
+          @sendable ||= holds.select { |_, reason| reason.nil? }.keys.sort_by(&:due_on)
         end
       end
     end

@@ -13,10 +13,7 @@ module UprightBench
 
         # @return [String, nil] why it is not on a card today; nil when it may be
         def held_back(policy, today)
-          HOLDS.each do |hold|
-            reason = send(hold, policy, today)
-            return reason if reason
-          end
+          HOLDS.each { |hold| send(hold, policy, today)&.then { |reason| return reason } }
           nil
         end
 

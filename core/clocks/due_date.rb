@@ -11,6 +11,7 @@ module UprightBench
       #   DueDate.new(task:, progress:, use:, household:, today:).call  # => Due
       #
       # Months are calendar months and clamp at a month's end (31 Jan + 1 month is the last of February).
+      # The bounds are for the day on which the hours will have been used up, not for the rate alone (Use::Rate#bounds_over).
       # A task whose start is unknown is due for inspection today, not in a year.
       class DueDate
         DAYS_A_WEEK = 7.0
@@ -22,6 +23,7 @@ module UprightBench
         # @param household [Use::Household]
         # @param personal [Use::Personal] what was found at this place before
         # @param today [Date]
+        # @param factors [Hash{Symbol=>Float}] trait of a household => what an interval is multiplied by
         def initialize(task:, progress:, use:, household:, today:, personal: Use::Personal.new, factors: Use::Household::FACTORS)
           @task = task
           @progress = progress
@@ -57,8 +59,9 @@ module UprightBench
           due = on(clock, @use.mean)
           return if due.nil?
 
-          early = on(clock, rate_high)
-          late = on(clock, rate_low)
+          slow, fast = rates(clock)
+          early = on(clock, fast)
+          late = on(clock, slow)
           { clock: clock, due: due, early: [early, due].min, late: late && [late, due].max, reason: reason(clock, due) }
         end
 
@@ -66,16 +69,21 @@ module UprightBench
           send(:"by_#{clock.kind}", clock, hours_per_week)
         end
 
-        def rate_high
-          @rate_high ||= @use.high
+        # @return [Array(Float, Float)] hours a week, at the slowest and at the fastest; what goes by the calendar has none
+        def rates(clock)
+          hours = hours_to_come(clock)
+          hours&.positive? ? @use.bounds_over(hours) : [@use.mean, @use.mean]
         end
 
-        def rate_low
-          @rate_low ||= @use.low
+        def hours_to_come(clock)
+          case clock.kind
+          when :hours then clock.limit * factor(clock)
+          when :count then clock.each_hours && (left(clock) * clock.each_hours * factor(clock))
+          end
         end
 
         def by_hours(clock, rate)
-          after(start, clock.limit * factor(clock), rate)
+          after(start, hours_to_come(clock), rate)
         end
 
         def by_months(clock, _rate)
@@ -85,10 +93,13 @@ module UprightBench
         # What was counted is taken as it stands on the day of counting; only the rest is predicted.
         def by_count(clock, rate)
           from = @progress.counted_on || start
-          left = [clock.limit - @progress.counted, 0].max
-          return after(from, left * clock.each_hours * factor(clock), rate) if clock.each_hours
+          return after(from, hours_to_come(clock), rate) if clock.each_hours
 
-          shortened(from, from >> (left * clock.each_months), clock)
+          shortened(from, from >> (left(clock) * clock.each_months), clock)
+        end
+
+        def left(clock)
+          [clock.limit - @progress.counted, 0].max
         end
 
         def by_indicator(clock, _rate)
@@ -102,7 +113,7 @@ module UprightBench
 
         # On the interval.
         def factor(clock)
-          household(clock) / personal(clock)
+          (@by_clock ||= {}.compare_by_identity)[clock] ||= household(clock) / personal(clock)
         end
 
         def household(clock)
@@ -110,7 +121,7 @@ module UprightBench
         end
 
         def personal(clock)
-          @task.follows_findings?(clock) ? @personal.factor : 1.0
+          @task.follows_findings?(clock) ? (@own ||= @personal.factor) : 1.0
         end
 
         def shortened(from, whole, clock)

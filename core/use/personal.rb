@@ -21,12 +21,6 @@ module UprightBench
         # A visit early in the interval says little: what was predicted then is too near nothing (house rule).
         LEAST_EXPECTED = 0.25
 
-        # @param loads [Array<Array(Numeric, Numeric)>] found and predicted, the newest first
-        # @return [Personal]
-        def self.from(loads)
-          new(ratios: loads.select { |found, expected| found.positive? && expected >= LEAST_EXPECTED }.first(NEWEST).map { |found, expected| found / expected.to_f })
-        end
-
         # @return [Float] LEAST to MOST
         def factor
           Math.exp(ratios.sum { |ratio| Math.log(ratio) } / (ratios.size + PRIOR_VISITS)).clamp(LEAST, MOST)

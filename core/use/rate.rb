@@ -51,6 +51,19 @@ module UprightBench
           zero? ? 0.0 : gamma.quantile((1 + INTERVAL) / 2)
         end
 
+        # How fast the coming hours may go by: the rate's own uncertainty, and that of the hours themselves, which come at random.
+        # The wait for so many events of a Poisson process whose rate is Gamma has, to the first order, the squared relative
+        # spread 1/shape + 1/events; a Gamma of that spread stands for it. Without the second term the date on which they
+        # are used up would lie between the bounds in little more than half of all cases.
+        # @param hours_to_come [Numeric] above 0
+        # @return [Array(Float, Float)] hours a week, exceeded in nine of ten cases and in one of ten
+        def bounds_over(hours_to_come)
+          return [0.0, 0.0] if zero?
+
+          shape = 1 / ((1.0 / hours) + (1.0 / hours_to_come))
+          Stats::Gamma.new(shape: shape, rate: shape / mean).near_bounds(INTERVAL)
+        end
+
         # @return [String] one sentence for the screen
         def reason
           return "stored, no use: the calendar alone counts" if zero?

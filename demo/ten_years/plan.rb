@@ -18,7 +18,7 @@ module UprightBench
           @machines = machines
           @visits = visits
           @today = today
-          @first = %i[customers machines jobs findings].to_h { |table| [table, (DB[table].max(:id) || 0) + 1] }
+          @first = %i[customers machines jobs findings dues cards batches].to_h { |table| [table, (DB[table].max(:id) || 0) + 1] }
           @first_number = (DB[:jobs].max(:number) || 0) + 1
           @sheets = Models::Sheet.order(:id).all
           @staff = Models::Person.where(role: %w[technician counter]).order(:id).select_map(%i[id name])

@@ -9,18 +9,24 @@ module UprightBench
         CARD_DAYS = 200
         JOB = "id number machine_id customer_id sheet_version_id state complaint made_safe_at made_safe_by request_key taken_in_by taken_in_at " \
               "closed_up_at handed_over_at"
-        DUE = "machine_id position position_name task action started_on due_on early_on late_on deciding reasons may_card computed_on"
+        DUE = "id machine_id position position_name task action started_on due_on early_on late_on deciding reasons may_card computed_on"
 
         # @param plan [Plan]
         def initialize(plan)
           @plan = plan
           @cores = plan.sheets.to_h { |sheet| [sheet.id, sheet.to_core] }
+          @tasks = @cores.transform_values { |core| core.positions.flat_map { |place| place.tasks.map { |task| [place, task] } } }
           @seen = @cores.transform_values { |core| Seen.new(core, plan.today).lines }
         end
 
         # @return [Array<Hash>] table, columns and rows (an Enumerator of lines), each after what it points at
         def all
-          [customers, machines, jobs, findings, events, fittings, dues, use_readings]
+          [customers, machines, jobs, findings, events, fittings, dues, use_readings, *carded]
+        end
+
+        # The cards alone, for a shop that has the rest.
+        def carded
+          [batches, cards, card_lines, messages]
         end
 
         private
@@ -98,19 +104,69 @@ module UprightBench
         end
 
         def dues
-          tasks = @cores.transform_values { |core| core.positions.flat_map { |place| place.tasks.map { |task| [place, task] } } }
           table(:dues, DUE, lines(@plan.machines) do |row|
-            tasks.fetch(@plan.sheet_of(row).id).each_with_index.map { |(place, task), at| due(row, place, task, @plan.last_day(row), CARD_DAYS + (at * 30)) }.join
+            @tasks.fetch(@plan.sheet_of(row).id).each_with_index.map { |(place, task), at| due(row, at, place, task, @plan.last_day(row)) }.join
           end)
+        end
+
+        def due_id(row, at)
+          @first_due ||= Array.new(@plan.machines).tap do |firsts|
+            firsts.each_index.inject(@plan.id(:dues, 0)) { |id, machine| (firsts[machine] = id) + @tasks.fetch(@plan.sheet_of(machine).id).size }
+          end
+          @first_due.fetch(row) + at
+        end
+
+        def days_to(at)
+          CARD_DAYS + (at * 30)
+        end
+
+        def sent
+          days = @tasks.transform_values { |tasks| tasks.each_with_index.map { |(_, task), at| days_to(at) if task.card } }
+          @sent ||= Carded.new(@plan, days).each.to_a
+        end
+
+        CARD = "id customer_id channel attempt code_expires_on batch_id created_by created_at"
+
+        def cards
+          table(:cards, CARD, numbered do |card, id|
+            line(id, customer_id(card), "email", card.lines.values.max, card.day + 120, batch, counter, "#{card.day} 09:00Z")
+          end)
+        end
+
+        def card_lines
+          table(:card_lines, "card_id due_id attempt leaves_on", numbered { |card, id| card.lines.map { |at, attempt| line(id, due_id(card.machine, at), attempt, card.day) }.join })
+        end
+
+        def messages
+          table(:messages, "card_id channel recipient state handed_over_at batch_id leaves_on tries", numbered do |card, id|
+            line(id, "email", "c#{@plan.customer_of(card.machine)}@example.org", "handed_over", "#{card.day} 09:05Z", batch, card.day, 1)
+          end)
+        end
+
+        def numbered
+          Enumerator.new { |out| sent.each_with_index { |card, place| out << yield(card, @plan.id(:cards, place)) } }
+        end
+
+        def customer_id(card)
+          @plan.id(:customers, @plan.customer_of(card.machine))
+        end
+
+        # They are all of one, which left long ago.
+        def batches
+          table(:batches, "id state until_on created_by created_at written_at finished_at", lines(1) { line(batch, "done", @plan.today, counter, *(["#{@plan.today} 00:00Z"] * 3)) })
+        end
+
+        def batch
+          @plan.id(:batches, 0)
         end
 
         def core_of(machine)
           @cores.fetch(@plan.sheet_of(machine).id)
         end
 
-        def due(row, place, task, started, days)
-          due = started + days
-          line(@plan.machine_id(row), place.key, place.name, task.key, task.action, started, due, due - 20, due + 40, "months",
+        def due(row, at, place, task, started)
+          due = started + days_to(at)
+          line(due_id(row, at), @plan.machine_id(row), place.key, place.name, task.key, task.action, started, due, due - 20, due + 40, "months",
                '["by the calendar since the last visit"]', task.card, started)
         end
 

@@ -36,6 +36,15 @@ class TenYearsTest < CommittedTest
     assert_equal @constraints, constraints
   end
 
+  # As many as the policy allows, and what was written to often enough is left alone.
+  def test_what_is_due_was_carded_as_the_shop_would_have
+    lines = Models::CardLine.join(:cards, id: :card_id).where(Sequel[:cards][:customer_id] => Models::Customer.where(Sequel.like(:email, "c%@example.org")).select(:id))
+
+    assert_operator lines.count, :>, 100
+    assert_equal [1, 2, 3], lines.distinct.select_order_map(Sequel[:card_lines][:attempt])
+    assert_operator Services::DueBook.new(today: today).often_enough, :>, 10
+  end
+
   def test_machines_come_in_by_turns_and_the_shop_goes_on
     machine = Models::Machine.order(:id).last
 

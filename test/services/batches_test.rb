@@ -143,6 +143,21 @@ class BatchesTest < DatabaseTest
     assert_equal 1, send_cards.first.attempt
   end
 
+  # Whatever is done to lines of cards, each due says how often it was on one.
+  def test_each_due_says_how_often_it_was_on_a_card
+    one = due_in(5)
+    card = send_cards.first
+
+    assert_equal [[1, today]], dues_of(one).distinct.select_map(%i[attempts carded_on])
+    card.lines_dataset.update(void: true)
+
+    assert_equal [[0, nil]], dues_of(one).distinct.select_map(%i[attempts carded_on])
+    card.lines_dataset.update(void: false)
+    card.lines_dataset.delete
+
+    assert_equal [[0, nil]], dues_of(one).distinct.select_map(%i[attempts carded_on])
+  end
+
   # ---- refused, bounced, in doubt
 
   def test_a_refused_address_is_marked_and_the_next_channel_taken

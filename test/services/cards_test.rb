@@ -25,7 +25,7 @@ class CardsTest < DatabaseTest
     other = Models::Card.create(card.values.except(:id))
 
     assert_raises(Sequel::UniqueConstraintViolation) do
-      DB.transaction(savepoint: true) { Models::CardLine.create(card_id: other.id, due_id: card.dues.first.id, attempt: 1) }
+      DB.transaction(savepoint: true) { Models::CardLine.create(card_id: other.id, due_id: card.dues.first.id, attempt: 1, leaves_on: today) }
     end
   end
 

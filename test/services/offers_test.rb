@@ -133,7 +133,7 @@ class OffersTest < DatabaseTest
     due = Models::Due.running.where(machine_id: machine.id, position: position).first
     bonus = Models::Bonus.create(minutes: 15, starts_on: today - 30, ends_on: today + 30, created_by: owner.id, created_at: days(-30))
     card = write_card(machine.customer, at: days(-20), bonus_id: bonus.id)
-    Models::CardLine.create(card_id: card.id, due_id: due.id, attempt: 1)
+    Models::CardLine.create(card_id: card.id, due_id: due.id, attempt: 1, leaves_on: today - 20)
     card
   end
 

@@ -60,11 +60,70 @@ class RecomputeTest < DatabaseTest
     halved.delete("kits")
     halved["positions"].reject! { |place| place["key"] == "motor-filter" }
     Services::AddSheet.call(halved, by: owner, at: NOW, sheet: @machine.sheet)
-    queued = DB[:que_jobs].where(job_class: "UprightBench::Services::RecomputeSheet").get(:args)
-    Services::RecomputeSheet.allocate.run(*queued)
+    work
 
     assert_equal [today + 175, "version 2 of its sheet"], [due.due_on, changes.last.last]
     assert_equal ["ended"], Models::Due.where(machine_id: @machine.id, position: "motor-filter").select_map(:state).uniq
+  end
+
+  def test_another_policy_moves_every_machine_that_it_is_about_and_shows_how_far_it_is
+    @machine.update(traits: Sequel.pg_array(["pets"], :text))
+    Services::SetClocks.again(@machine, on: today, why: "pets")
+    wash = Models::Due.running.where(machine_id: new_machine("Hallmoor Dart M").id)
+    Services::SavePolicies.call({ "pets_percent" => 50 }, by: owner, at: NOW)
+    asked = Models::Recompute.order(:id).last
+
+    assert_equal [nil, 0, nil], asked.values.values_at(:machines, :done, :finished_at)
+    work
+
+    assert_equal asked.refresh.machines, asked.done
+    refute_nil asked.finished_at
+    assert_operator asked.machines, :>, 10
+    moved = Models::Due.running.where(machine_id: @machine.id, id: Models::DueChange.where(reason: asked.reason).select(:due_id))
+
+    assert_match(/× 0.50/, moved.first.reasons.to_a.join)
+    assert_equal 0, wash.count
+    Services::SavePolicies.call({ "pets_percent" => 50, "bundle_days" => 30 }, by: owner, at: NOW)
+
+    assert_equal asked.id, Models::Recompute.max(:id), "nothing that dates rest on was changed"
+  end
+
+  # The slices as the worker takes them, and as one process would.
+  def test_in_slices_it_is_the_same_as_one_by_one
+    machines = Models::Machine.where(id: Models::Due.running.select(:machine_id)).order(:id).limit(25).all
+    dates = -> { Models::Due.running.where(machine_id: machines.map(&:id)).order(:id).select_map(%i[id due_on early_on late_on deciding personal]) }
+    DB.transaction(savepoint: true, rollback: :always) do
+      machines.each { |machine| Services::SetClocks.again(machine, on: today + 3, why: "one by one") }
+      @one_by_one = dates.call
+    end
+    Services::SetClocks.again_all(machines, on: today + 3, why: "together")
+
+    assert_equal @one_by_one, dates.call
+  end
+
+  # Kept beside the findings, it says what they say, also after one was changed and one was cleared.
+  def test_what_was_learned_is_what_the_findings_say
+    job = take_in(@machine)
+    record(job, "exhaust-filter", { indicator_percent: 40 })
+    record(job, "exhaust-filter", { indicator_percent: 60 }, version: 1)
+    record(job, "motor-filter", { grey: 3 })
+    record(job, "motor-filter", {}, version: 1)
+    kept = Models::Learned.order(:machine_id, :position).map(&:values)
+    Models::Learned.dataset.delete
+    Models::Learned.draw(Models::Finding.dataset)
+
+    assert_equal Models::Learned.order(:machine_id, :position).map(&:values), kept
+    assert_equal 60, Models::Learned.first(machine_id: @machine.id, position: "exhaust-filter").strip_percent
+  end
+
+  # What the worker would do with what is asked of it.
+  def work
+    [Services::RecomputeDues::Plan, Services::RecomputeDues::Slice].each do |job|
+      DB[:que_jobs].where(job_class: job.name).order(:id).select_map(%i[args id]).each do |args, id|
+        DB[:que_jobs].where(id: id).delete
+        job.allocate.tap { |one| one.define_singleton_method(:finish) { nil } }.run(*args)
+      end
+    end
   end
 
   def test_what_was_is_never_rewritten

@@ -42,11 +42,13 @@ class DueDateTest < CoreTest
     assert_equal MONDAY + 23, due(task(clock(:hours, 10)), use: rate(3)).call.due_on # 23.3 days
   end
 
-  def test_the_bounds_come_from_the_interval_of_the_rate
+  def test_the_bounds_come_from_the_rate_and_the_hours_to_come
     answer = due(task(clock(:hours, 50))).call
+    slow, fast = rate(1).bounds_over(50)
 
-    assert_equal MONDAY + (350 / rate(1).high).floor, answer.early_on
-    assert_equal MONDAY + (350 / rate(1).low).floor, answer.late_on
+    assert_equal MONDAY + (350 / fast).floor, answer.early_on
+    assert_equal MONDAY + (350 / slow).floor, answer.late_on
+    assert_operator answer.early_on, :<, MONDAY + (350 / rate(1).high).floor
   end
 
   def test_an_indicator_is_extrapolated_from_the_start

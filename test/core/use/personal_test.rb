@@ -4,7 +4,7 @@ require_relative "../../core_helper"
 
 class PersonalTest < CoreTest
   def factor(*loads)
-    Use::Personal.from(loads).factor
+    Use::Personal.new(ratios: loads.map { |found, expected| found / expected }).factor
   end
 
   # Worked by hand: the geometric mean of 1, 1 and the ratios.
@@ -20,9 +20,9 @@ class PersonalTest < CoreTest
     assert_in_delta 0.5, factor(*[[0.25, 2.0]] * 9)
   end
 
-  def test_a_visit_too_early_to_tell_says_nothing
-    assert_in_delta 1.0, factor([1.5, 0.1], [0.25, 0.0])
-    assert_empty Use::Personal.from([[1.5, 0.1]]).words
+  def test_with_no_visit_there_is_nothing_to_say
+    assert_empty Use::Personal.new.words
+    assert_raises(ArgumentError) { Use::Personal.new(ratios: [0.0]) }
   end
 
   # Ratios of a household that is always twice as dirty: the factor goes towards two, and never back.

@@ -32,6 +32,27 @@ class RateTest < CoreTest
     assert_in_delta 0.35, strip(1, 1, on: MONDAY - 730).weight(MONDAY), 0.001
   end
 
+  # Gelman et al., Bayesian Data Analysis, the Poisson model with exposure: 3 deaths in an exposure of 2.0 upon a Gamma(3, 5) give
+  # a Gamma(6, 7) with mean 0.86, above 1 with probability 0.30; 30 in 20 give mean 1.32 and 0.93 (from memory).
+  def test_the_handbooks_example_of_conjugate_updating
+    { [3, 2.0] => [6 / 7.0, 0.30], [30, 20.0] => [33 / 25.0, 0.93] }.each do |(seen, exposure), (mean, above_one)|
+      rate = Use::Rate.new(hours: 3 + seen, weeks: 5 + exposure)
+
+      assert_in_delta mean, rate.mean, 1e-12
+      assert_in_delta above_one, 1 - Stats::Gamma.new(shape: rate.hours, rate: rate.weeks).cdf(1), 0.005
+    end
+  end
+
+  # By simulation of what it stands for: a rate drawn from the belief, then the wait for 50 events of a process of that rate.
+  def test_the_bounds_over_hours_to_come_hold_eight_of_ten_waits
+    random = Random.new(4610)
+    belief = Stats::Gamma.new(shape: 16, rate: 8)
+    slow, fast = Use::Rate.new(hours: 16, weeks: 8.0).bounds_over(50)
+    waits = Array.new(4000) { Stats::Gamma.new(shape: 50, rate: belief.quantile(random.rand)).quantile(random.rand) }
+
+    assert_in_delta 0.8, waits.count { |weeks| weeks.between?(50 / fast, 50 / slow) } / 4000.0, 0.02
+  end
+
   # Common practice: nothing said means an hour a week.
   def test_nothing_said_is_an_hour_a_week_and_marked
     assert_in_delta 1.0, rate(nil).mean

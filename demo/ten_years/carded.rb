@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Demo
+    class TenYears
+      # The cards that went out about what is due now, by mail and each month: what falls due within the bundling window together,
+      # up to three times, and nobody answered.
+      class Carded
+        LEAD_DAYS = 10
+        WINDOW_DAYS = 45
+        GAP_DAYS = 31
+        ATTEMPTS = 3
+
+        # A card: its machine's row, the day it left, and for each due on it (by its place in the sheet) the attempt.
+        Card = Struct.new(:machine, :day, :lines)
+
+        # @param plan [Plan]
+        # @param due_days [Hash{Integer=>Array<Integer>}] by sheet: days from a visit to each due, nil for those without cards
+        def initialize(plan, due_days)
+          @plan = plan
+          @due_days = due_days
+        end
+
+        # @yieldparam card [Card]
+        def each
+          return enum_for unless block_given?
+
+          @plan.machines.times { |row| of(row) { |card| yield card } }
+        end
+
+        private
+
+        def of(row)
+          days = @due_days.fetch(@plan.sheet_of(row).id)
+          visit = @plan.last_day(row)
+          sent = Array.new(days.size, 0)
+          day = visit + days.compact.min - LEAD_DAYS
+          while day < @plan.today - 1
+            lines = days.each_index.select { |place| days[place] && sent[place] < ATTEMPTS && visit + days[place] <= day + LEAD_DAYS + WINDOW_DAYS }
+            lines.each { |place| sent[place] += 1 }
+            yield Card.new(row, day, lines.to_h { |place| [place, sent[place]] }) if lines.any?
+            break if days.each_index.all? { |place| days[place].nil? || sent[place] == ATTEMPTS }
+
+            day += GAP_DAYS
+          end
+        end
+      end
+    end
+  end
+end
