@@ -15,6 +15,8 @@ module UprightBench
           erb :"customers/page", locals: { query: query, customers: query.empty? ? customers_after(params["after"].to_s) : [], hits: Services::FindCustomers.call(query) }
         end
 
+        forgetting(app)
+
         app.get("/customers/:id") do
           customer = Services::Lookup.one(Models::Customer, id_of(params["id"]))
           customer_page(customer, CustomerForm.blank(CustomerForm.typed_from(customer)))
@@ -64,6 +66,28 @@ module UprightBench
         end
       end
 
+      # Those who have not been here for long, and those who ask for it.
+      def self.forgetting(app)
+        app.get "/customers/long-away" do
+          owner_only!
+          @title = "Not here for long"
+          erb :"customers/long_away", locals: { customers: Services::Forget.long_away(today: today, years: policies.number("kept_years"), after: id_of(params["after"] || "0")), years: policies.number("kept_years") }
+        end
+
+        app.post "/customers/:id/forget" do
+          owner_only!
+          customer = Services::Lookup.one(Models::Customer, id_of(params["id"]))
+          if params["sure"] == "1"
+            Services::Forget.call(customer, by: person, at: now)
+            say "Forgotten. The machines and what was done with them stay, of nobody."
+          else
+            say "Nothing was forgotten: tick that you are sure."
+          end
+          redirect(params["list"] ? "/customers/long-away" : "/customers/#{customer.id}", 303)
+        end
+      end
+      private_class_method :forgetting
+
       # What falls due within a year, for those who plan: as paper, and for a calendar.
       def self.year_ahead(app)
         app.get "/customers/:id/dues.pdf" do
@@ -76,6 +100,15 @@ module UprightBench
           content_type "text/calendar", charset: "utf-8"
           headers "content-disposition" => %(attachment; filename="due-#{customer.id}.ics")
           due_calendar(customer)
+        end
+
+        app.get("/customers/:id/plan") { plan_page(Services::Lookup.one(Models::Customer, id_of(params["id"]))) }
+        app.get("/customers/:id/plan.pdf") { pdf plan_paper(Services::Lookup.one(Models::Customer, id_of(params["id"]))), "plan" }
+
+        app.get "/customers/:id/plan.ics" do
+          customer = Services::Lookup.one(Models::Customer, id_of(params["id"]))
+          rows = plan_rows(customer).map { |row| { id: "plan-#{customer.id}-#{row[:machine_id]}-#{row[:date].iso8601}", url: nil, **row } }
+          calendar(Formats::DueCalendar.new(name: "#{customer.name}, #{shop.name}", host: URI(SETTINGS.public_url).host, stamp: now, rows: rows).call, "plan-#{customer.id}")
         end
       end
       private_class_method :year_ahead
@@ -92,6 +125,25 @@ module UprightBench
         def due_calendar(customer)
           rows = Services::YearAhead.call(customer, today: today).map(&:to_h)
           Formats::DueCalendar.new(name: "#{customer.name}, #{shop.name}", host: URI(SETTINGS.public_url).host, stamp: now, rows: rows).call
+        end
+
+        def plan_page(customer)
+          @title = "A year of #{customer.name}"
+          erb :"customers/plan", locals: { customer: customer, visits: Services::PlanYear.call(customer, today: today, policies: policies) }
+        end
+
+        # @return [Array<Hash>] a machine and day each, as Papers::DueList takes them
+        def plan_rows(customer)
+          Services::PlanYear.call(customer, today: today, policies: policies).flat_map { |visit| visit.rows.map { |row| { date: visit.date, overdue: false, **row } } }
+        end
+
+        def plan_paper(customer)
+          Papers::DueList.new(shop: "#{shop.name}, #{shop.phone}", customer: "Visits of #{customer.name}", until_on: today >> 12, rows: plan_rows(customer)).render
+        end
+
+        def life_drawing(machine)
+          life = Services::LifeOf.new(machine)
+          Drawings::Years.new(lanes: life.places.map { |place| Drawings::Years::Lane.new(**place.to_h) }, visits: life.visits, today: today).render
         end
 
         # Every date as it would be with another use; nothing is kept.

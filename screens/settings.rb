@@ -12,6 +12,8 @@ module UprightBench
           erb :"settings/page", locals: { form: SettingsForm.blank(SettingsForm.typed_from(policies)), policies: policies }
         end
 
+        app.get("/settings/recomputes") { recomputes_under_way }
+
         app.post "/settings" do
           owner_only!
           @title = "Settings"
@@ -32,6 +34,14 @@ module UprightBench
 
       # Helpers of this screen's templates.
       module Helpers
+        # How far the worker is with dates that are computed again; nothing once it is through.
+        # @param sheet [Models::Sheet, nil] of this model only
+        def recomputes_under_way(sheet = params["sheet"] && Services::Lookup.one(Models::Sheet, id_of(params["sheet"])))
+          asked = Models::Recompute.under_way.order(:id)
+          asked = asked.where(Sequel.|({ sheet_id: sheet.id }, { sheet_id: nil })) if sheet
+          partial :"settings/_recomputes", recomputes: asked.limit(5).all, path: "/settings/recomputes#{"?sheet=#{sheet.id}" if sheet}"
+        end
+
         def day_words(key)
           { "mon" => "Monday", "tue" => "Tuesday", "wed" => "Wednesday", "thu" => "Thursday", "fri" => "Friday", "sat" => "Saturday", "sun" => "Sunday" }.fetch(key)
         end

@@ -95,6 +95,7 @@ module UprightBench
         found = Models::Due.running.where(may_card: true).where(Sequel[:dues][:due_on] <= @last_due_on)
                            .join(:machines, id: :machine_id).join(:customers, id: Sequel[:machines][:customer_id])
                            .join(:sheets, id: Sequel[:machines][:sheet_id]).exclude(Sequel[:machines][:state] => %w[sold scrapped])
+                           .where(Sequel[:customers][:forgotten_on] => nil)
         found = @customer_ids ? found.where(Sequel[:machines][:customer_id] => @customer_ids) : found.where(Sequel[:attempts] <= @policy.most_follow_ups)
         found.select(*columns).order(Sequel[:dues][:due_on], Sequel[:dues][:id]).naked
       end

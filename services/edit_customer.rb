@@ -16,7 +16,7 @@ module UprightBench
           raise Stale, stale_words(customer, changed) unless customer.lock_version == version
 
           KeepConsent.call(customer, agreed(changed), how: how, by: by, at: at)
-          customer.update(changed)
+          customer.update(changed.key?(:name) ? changed.merge(forgotten_on: nil) : changed) # somebody who was forgotten is back
           History.note("edited", customer, by: by, at: at, data: changed)
           customer
         end

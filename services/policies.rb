@@ -32,6 +32,7 @@ module UprightBench
         "labour_tax_percent" => [0.0, 0.0..50.0, "%", "Tax on bench time"],
         "part_tax_percent" => [0.0, 0.0..50.0, "%", "Tax on parts"],
         "estimate_valid_days" => [14, 1..365, "days", "The prices of an offer hold for"],
+        "kept_years" => [10, 1..50, "years", "A customer who was not here for so long is offered to be forgotten"],
         "service_level_percent" => [95.0, 50.0..99.9, "%", "How sure the shelf should be to last until the next order is there"],
         "review_days" => [7, 1..90, "days", "What is short is looked at, and ordered, every"]
       }.freeze

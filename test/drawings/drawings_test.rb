@@ -46,13 +46,31 @@ class DrawingsTest < AppTest
     policy = Core::Findings::Policy.new
     place = core("ostrel-stride-36").position("brush-front")
     drawings = [Drawings::Mark.image(:wash), Drawings::RackClock.new(share: 0.5, label: "wet").render, Drawings::Horizon.new(Array.new(3) { |week| { label: nil, count: week, overdue: week.zero?, href: "/cards", words: "x", chosen: week == 1 } }).render,
-                Drawings::Gauge.new(position: place, observed: { standout_mm: 3 }, policy: policy).render]
+                years, Drawings::Gauge.new(position: place, observed: { standout_mm: 3 }, policy: policy).render]
     drawings.each do |svg|
       read(svg)
 
       refute_match(/style=|fill="#|on\w+=/, svg)
       assert_match(/<title>|aria-label/, svg)
     end
+  end
+
+  def years
+    lane = Drawings::Years::Lane.new(name: "Motor filter", fitted: [[nil, Date.new(2024, 5, 1)], [Date.new(2024, 5, 1), nil]], done: [[Date.new(2025, 1, 2), "wash done"]],
+                                     found: [[Date.new(2025, 1, 1), "found: grey <5>"]], due: [Date.new(2026, 5, 1), Date.new(2026, 4, 1), Date.new(2039, 1, 1), "replace due"])
+    Drawings::Years.new(lanes: [lane, lane], visits: [Date.new(2024, 5, 1), Date.new(2025, 1, 1)], today: Date.new(2026, 3, 2)).render
+  end
+
+  # From the first date to the last, and no further than the drawing is wide.
+  def test_the_years_keep_their_order_and_stay_on_the_line
+    wide = years.scan(/<svg.*?<\/svg>/m).first
+    svg = read(wide)
+    now = svg.at_xpath(".//line[@class='now-line']")["x1"].to_f
+    boxes = svg.xpath(".//rect").map { |rect| [rect["x"].to_f, rect["x"].to_f + rect["width"].to_f] }
+
+    boxes.flatten.each { |x| assert_includes 0..1200, x }
+    assert_operator svg.at_xpath(".//rect[@class='due-box']")["x"].to_f, :>, now
+    assert_in_delta now, svg.xpath(".//rect[@class='fitted-bar']").first.then { |bar| bar["x"].to_f + bar["width"].to_f }, 0.2
   end
 
   # The bristles end where they were measured: 4 px a millimetre below the bars.

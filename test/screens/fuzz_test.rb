@@ -17,7 +17,7 @@ class FuzzTest < DatabaseTest
               pasted file relative_id maker model over clocks fasteners measures behind features tasks kits accessories rated take_out key water
               seat layer never_without refit_order sheet call_above warranty_name covered offer question reply discount_percent discount_reason
               supplier part order before digest code lead_days until at_once shown customer_ids move line card_id on note drop_off_on language look
-              email_body months minutes starts_on ends_on channel first_only sheet List-Unsubscribe after].freeze
+              email_body months minutes starts_on ends_on channel first_only sheet List-Unsubscribe after sure].freeze
   ROUNDS = 15
 
   def setup

@@ -365,4 +365,65 @@ class ScreensTest < DatabaseTest
     assert_says(/By channel and attempt/)
     assert_match(/between \d+ and \d+ in a hundred/, page)
   end
+
+  def test_a_year_of_visits_as_page_paper_and_calendar
+    fleet = Models::Customer.first(fleet: true)
+    get "/customers/#{fleet.id}/plan"
+
+    assert_says(/visits?<\/b>, [\d.]+ hours at the bench/)
+    get "/customers/#{fleet.id}/plan.pdf"
+
+    assert_equal "%PDF", page[0, 4]
+    get "/customers/#{fleet.id}/plan.ics"
+    events = Icalendar::Calendar.parse(page).first.events
+
+    assert_equal Services::PlanYear.call(fleet, today: today).sum { |visit| visit.rows.size }, events.size
+    assert_equal events.size, events.map { |event| event.uid.to_s }.uniq.size
+  end
+
+  def test_only_the_owner_forgets_and_only_when_sure
+    customer = Models::Customer.create(name: "Perpetua Vanish", created_by: owner.id)
+    submit "/customers/#{customer.id}/forget"
+
+    assert_nil customer.refresh.forgotten_on
+    submit "/customers/#{customer.id}/forget", { "sure" => "1" }
+
+    assert_equal ["forgotten #{customer.id}", today], customer.refresh.values.values_at(:name, :forgotten_on)
+    clear_cookies
+    sign_in Demo::Load.mail("Sunniva Pike")
+    submit "/customers/#{Models::Customer.first(fleet: true).id}/forget", { "sure" => "1" }
+
+    assert_equal 409, status
+  end
+
+  def test_how_far_dates_that_are_computed_again_are
+    Services::SavePolicies.call({ "pets_percent" => 60 }, by: owner, at: NOW)
+    get "/settings"
+
+    assert_says(/computed again, for how much a household shortens was changed: waiting for the worker/)
+    Models::Recompute.dataset.update(machines: 10, done: 4)
+    get "/settings/recomputes"
+
+    assert_says(/4 of 10 machines/)
+    Models::Recompute.dataset.update(finished_at: NOW, done: 10)
+    get "/settings/recomputes"
+
+    refute_match(/computed again/, page)
+  end
+
+  def test_a_mail_program_stops_the_cards_with_one_click
+    card = Models::Card.exclude(channel: "phone").order(:id).last
+    clear_cookies
+    path = "#{URI(Outbox::Letters.link(card)).path}/stop"
+    get path
+
+    assert_nil card.customer.refresh.stopped_on
+    2.times { post path, { "List-Unsubscribe" => "One-Click" } }
+
+    assert_equal [200, today], [status, card.customer.refresh.stopped_on]
+    assert_equal ["one_click"], card.customer.consents_dataset.where(agreed: false).select_map(:how).uniq
+    post "/c/#{'0' * 26}/stop", { "List-Unsubscribe" => "One-Click" }
+
+    assert_equal 404, status
+  end
 end

@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Cards
+      # A year of visits for somebody with many machines: as few days as possible on which all that falls due is done in time, none
+      # of it earlier than need be.
+      #
+      # Each task may be done within a window before its date. The next visit is on the earliest date that is left, and takes along
+      # every task whose window has opened (the fewest points that hit all intervals; a classic greedy result). What was done
+      # comes round again after its interval.
+      class YearPlan
+        # A task: `machine` and `what` are handed back as they came.
+        class Task
+          include Value
+
+          fields :machine, :what, :due_on, :interval_days
+
+          private
+
+          def check
+            raise ArgumentError, "an interval takes a day at least" unless interval_days.positive?
+          end
+        end
+
+        Visit = Struct.new(:date, :tasks)
+
+        WINDOW_SHARE = 0.25 # of its interval that a task may be done early, at most (house rule)
+        MOST_VISITS = 400
+
+        # @param tasks [Array<Task>]
+        # @param window_days [Integer] that a task may be done early
+        # @param today [Date]
+        # @param until_on [Date]
+        # @param open_day [#call] a day => the open day on which to come, at or before it where there is one
+        def initialize(tasks:, window_days:, today:, until_on:, open_day: ->(day) { day })
+          @tasks = tasks
+          @window_days = window_days
+          @today = today
+          @until_on = until_on
+          @open_day = open_day
+        end
+
+        # @return [Array<Visit>] in order
+        def visits
+          left = @tasks.map { |task| [task, task.due_on] }
+          found = []
+          while (first = left.map(&:last).min) && first <= @until_on && found.size < MOST_VISITS
+            date = day([first, @today].max, found.last)
+            done, left = left.partition { |task, due_on| opens(task, due_on) <= date }
+            found << Visit.new(date, done.map(&:first))
+            left += done.map { |task, _| [task, date + task.interval_days] }
+          end
+          found
+        end
+
+        private
+
+        # Never on the same day twice, whatever the open days say.
+        def day(date, last)
+          open = @open_day.call(date)
+          last && open <= last.date ? last.date + 1 : open
+        end
+
+        def opens(task, due_on)
+          due_on - [@window_days, (task.interval_days * WINDOW_SHARE).floor].min
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,93 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # Takes a person out of the book. The machines, what was found and done with them and what it cost stay, of nobody; what says
+    # who it was goes: name, addresses, what was written to them and by them. It cannot be undone.
+    class Forget
+      NAME = "forgotten"
+      LIST = 40
+
+      # Customers who have not been here for as long as the shop keeps them, the longest away first.
+      # @param years [Integer]
+      # @param after [Integer] id of the last one seen
+      # @return [Array<Models::Customer>]
+      def self.long_away(today:, years:, after: 0)
+        since = Config::Zone.at(today << (12 * years), 0)
+        seen = Models::Job.where(customer_id: Sequel[:customers][:id]).where { (taken_in_at > since) | (handed_over_at > since) }
+        Models::Customer.where(forgotten_on: nil).where(Sequel[:created_at] < since).where(Sequel[:id] > after).exclude(seen.select(1).exists)
+                        .exclude(in_shop(Sequel[:customers][:id]).select(1).exists).order(:id).limit(LIST).all
+      end
+
+      def self.in_shop(customer_id)
+        Models::Job.in_shop.where(customer_id: customer_id)
+      end
+
+      # @param customer [Models::Customer]
+      # @raise [Refused] while a machine of theirs is in the shop
+      def self.call(customer, by:, at:)
+        DB.transaction do
+          customer.lock!
+          next customer if customer.forgotten_on
+          raise Refused, "A machine of theirs is in the shop; hand it over first." if in_shop(customer.id).any?
+
+          new(customer, by, at).call
+        end
+      end
+
+      def initialize(customer, by, at)
+        @customer = customer
+        @by = by
+        @at = at
+      end
+
+      def call
+        withdraw
+        DB.run("SET LOCAL upright_bench.forgetting = 'yes'") # lets history be emptied of the person, in this transaction only
+        forget_words
+        DB.run("SET LOCAL upright_bench.forgetting = ''")
+        forget_person
+        History.note("forgot", @customer, by: @by, at: @at)
+        @customer
+      end
+
+      private
+
+      def jobs
+        Models::Job.where(customer_id: @customer.id)
+      end
+
+      def cards
+        Models::Card.where(customer_id: @customer.id)
+      end
+
+      def withdraw
+        KeepConsent.stop(@customer, how: "written", by: @by, at: @at)
+        Outbox::Withdraw.call(Models::Message.where(card_id: cards.select(:id), state: Models::Message::WAITING), "the customer asked to be forgotten")
+        Models::Visit.booked.where(customer_id: @customer.id).update(state: "called_off")
+      end
+
+      def forget_words
+        Models::Message.where(card_id: cards.select(:id)).update(recipient: NAME)
+        Models::Answer.where(card_id: cards.select(:id)).update(note: nil)
+        Models::Question.where(job_id: jobs.select(:id)).update(asked: Sequel.join([NAME, " ", Sequel.cast(:id, String)]))
+        Models::Estimate.where(job_id: jobs.select(:id)).update(agreed_name: NAME, warranty_name: Sequel.case([[{ warranty_name: nil }, nil]], NAME))
+        jobs.update(agreed_name: Sequel.case([[{ agreed_name: nil }, nil]], NAME), complaint: NAME)
+        events.update(data: Sequel.pg_jsonb({}))
+      end
+
+      # What was found stays; the rest may hold the person's words or name.
+      def events
+        subjects = { "customers" => [@customer.id], "cards" => cards.select(:id), "messages" => Models::Message.where(card_id: cards.select(:id)).select(:id),
+                     "questions" => Models::Question.where(job_id: jobs.select(:id)).select(:id) }
+        about = subjects.map { |table, ids| { subject: table, subject_id: ids } }
+        Models::Event.where(Sequel.|(*about, Sequel.&({ job_id: jobs.select(:id) }, Sequel.~(verb: ["found", "cleared finding"]))))
+      end
+
+      def forget_person
+        Models::ChannelFault.where(customer_id: @customer.id).delete
+        @customer.update(name: "#{NAME} #{@customer.id}", phone: nil, email: nil, street: nil, town: nil, notes: nil, fleet: false, forgotten_on: Config::Zone.date(@at))
+      end
+    end
+  end
+end

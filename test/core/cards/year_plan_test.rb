@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+require_relative "../../core_helper"
+
+class YearPlanTest < CoreTest
+  def task(what, due_in, interval)
+    Cards::YearPlan::Task.new(machine: 1, what: what, due_on: MONDAY + due_in, interval_days: interval)
+  end
+
+  def plan(*tasks, window: 30, days: 365, **more)
+    Cards::YearPlan.new(tasks: tasks, window_days: window, today: MONDAY, until_on: MONDAY + days, **more).visits.map { |visit| [(visit.date - MONDAY).to_i, visit.tasks.map(&:what)] }
+  end
+
+  # Worked by hand.
+  def test_what_falls_due_within_the_window_is_done_together_on_the_earliest_date
+    assert_equal [[10, %w[a b]], [80, %w[c]]], plan(task("a", 10, 400), task("b", 35, 400), task("c", 80, 400))
+  end
+
+  def test_it_comes_round_again
+    assert_equal [[50, %w[a]], [150, %w[a]], [250, %w[a]], [350, %w[a]]], plan(task("a", 50, 100))
+  end
+
+  def test_nothing_is_done_earlier_than_a_quarter_of_its_interval
+    assert_equal [[10, %w[a]], [35, %w[b]]], plan(task("a", 10, 400), task("b", 35, 90), days: 40)
+  end
+
+  def test_what_is_overdue_is_done_today
+    assert_equal [[0, %w[a b]]], plan(task("a", -50, 400), task("b", 3, 400))
+  end
+
+  # By trying every set of days, for small cases: no fewer visits would do.
+  def test_no_fewer_visits_would_do
+    random = Random.new(4610)
+    20.times do
+      dues = Array.new(6) { random.rand(1..120) }
+      visits = plan(*dues.map { |due| task(due.to_s, due, 4000) }, window: 20, days: 130)
+      fewest = (1..6).find { |count| dues.uniq.combination(count).any? { |days| dues.all? { |due| days.any? { |day| day.between?(due - 20, due) } } } }
+
+      assert_equal fewest, visits.size, dues.inspect
+    end
+  end
+
+  def test_in_time_and_on_open_days
+    visits = plan(task("a", 5, 7), task("b", 6, 10), open_day: ->(day) { day.sunday? ? day - 1 : day })
+
+    assert(visits.none? { |days, _| (MONDAY + days).sunday? })
+    assert(visits.each_cons(2).all? { |(first, _), (second, _)| second > first })
+  end
+end

@@ -1,0 +1,73 @@
+# frozen_string_literal: true
+
+require_relative "../test_helper"
+
+# Nothing in the database says any more who it was, and the machine's history stays.
+class ForgetTest < DatabaseTest
+  def setup
+    empty_outbox
+    @machine = new_machine(name: "Perpetua Vanish", email: "vanish@example.org", street: "Vanish Row 1", phone: "555-0177", notes: "Vanish likes tea")
+    @customer = @machine.customer
+    @job = settled({ "pre-filter" => { grey: 5 } }, machine: @machine)
+    Services::AskAboutJob.ask(@job, "Is Vanish's filter in stock?", at: NOW)
+    do_all(@job)
+    @job.refresh.update(state: "handed_over", handed_over_at: NOW)
+    Services::SetClocks.call(@machine, on: today)
+    Services::EditCustomer.call(@customer.refresh, { notes: "Vanish likes coffee" }, version: @customer.lock_version, by: owner, at: NOW)
+    @card = write_card(@customer)
+    Services::AnswerCard.call(@card, kind: "not_now", note: "Vanish says later", at: NOW)
+  end
+
+  def forget
+    Services::Forget.call(@customer.refresh, by: owner, at: NOW)
+  end
+
+  # Every text and document of every table.
+  def mentions(word)
+    DB.tables.select do |table|
+      texts = DB.schema(table).select { |_, column| column[:db_type].match?(/text|json|character/) }.map { |name, _| Sequel.ilike(Sequel.cast(name, :text), "%#{word}%") }
+      texts.any? && DB[table].where(Sequel.|(*texts)).any?
+    end
+  end
+
+  def test_nothing_says_who_it_was
+    refute_empty mentions("vanish")
+    forget
+
+    assert_empty mentions("vanish")
+  end
+
+  def test_the_machine_and_what_was_found_and_done_stay
+    counts = -> { [Models::Job, Models::Finding, Models::WorkItem, Models::Fitting, Models::Due, Models::Estimate].map { |model| model.dataset.count } }
+    before = counts.call
+    forget
+
+    assert_equal before, counts.call
+    assert_equal [5], Models::Finding.where(job_id: @job.id).map { |finding| finding.seen[:grey] }.compact
+  end
+
+  def test_nobody_is_written_to_and_history_is_closed_again
+    forget
+
+    assert_nil @customer.refresh.address.channel
+    assert_raises(Sequel::DatabaseError) { DB.transaction(savepoint: true) { Models::Answer.dataset.update(note: "x") } }
+    assert_equal @customer.forgotten_on, forget.forgotten_on
+  end
+
+  def test_not_while_a_machine_is_here
+    take_in(@machine)
+
+    assert_raises(Services::Refused) { forget }
+  end
+
+  def test_who_was_not_here_for_long_is_offered
+    long_ago = NOW - (11 * 366 * 86_400)
+    old = Models::Customer.create(name: "Long Away", created_by: owner.id, created_at: long_ago)
+    offered = -> { Services::Forget.long_away(today: today, years: 10).map(&:id) }
+
+    assert_equal [old.id], offered.call
+    @customer.update(created_at: long_ago)
+
+    assert_equal [old.id], offered.call, "was here of late"
+  end
+end
