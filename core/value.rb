@@ -27,7 +27,7 @@ module UprightBench
           attr_reader(*@declared)
 
           keywords = required.map { |name| "#{name}:" } + optional.keys.map { |name| "#{name}: DEFAULTS.fetch(:#{name})" }
-          class_eval(<<~RUBY, __FILE__, __LINE__ + 1)
+          class_eval(<<~RUBY, __FILE__, __LINE__ + 1) # rubocop:disable Style/DocumentDynamicEvalDefinition
             def initialize(#{keywords.join(', ')})        # def initialize(kind:, limit:, each_hours: DEFAULTS.fetch(:each_hours))
               #{@declared.map { |name| "@#{name} = Value.deep_freeze(#{name})" }.join("\n")}
               check

@@ -13,6 +13,7 @@ module UprightBench
       FOLDER = File.expand_path(__dir__)
       RACK = 12
       HISTORY_DAYS = 730
+      NEW_DAYS = 90 # a machine is not brought in before
       POLICIES = { "room_temperature_c" => 21, "room_humidity_percent" => 50, "labour_tax_percent" => 15.0, "part_tax_percent" => 15.0 }.freeze
 
       # @return [Array<Array(String, String)>] e-mail and role of every demo sign-in
@@ -63,7 +64,7 @@ module UprightBench
         shop
         sheets
         @stock = Shelf.new(owner, @begun).call
-        customers
+        @machines = Customers.new(sheets: @sheets, by: counter, at: @begun, today: @today, random: @random).call(households: @households, fleets: @fleets)
       end
 
       def staff
@@ -93,38 +94,6 @@ module UprightBench
         @sheets = Models::Sheet.all.to_h { |sheet| [sheet.title, sheet] }
       end
 
-      def customers
-        @machines = Names.households(@random).first(@households).each_with_index.flat_map { |fields, place| household(fields, place) }
-        Names::FLEETS.first(@fleets).each_with_index { |fleet, place| @machines.concat(fleet(fleet, place)) }
-      end
-
-      def household(fields, place)
-        customer = Models::Customer.create(**fields, created_by: counter.id, created_at: @begun)
-        Names::MODELS.rotate(place).first((place % 6).zero? ? 2 : 1).map { |title| machine(customer, title, use(place)) }
-      end
-
-      def use(place)
-        traits = [["pets"], [], ["long_hair"], %w[pets dust], [], ["daily"]][place % 6]
-        { hours_per_week: [1, 2, 1.5, nil, 3][place % 5], traits: Sequel.pg_array(traits, :text), allergy: place % 8 == 2 }
-      end
-
-      def fleet(fleet, place)
-        customer = Models::Customer.create(name: fleet[:name], fleet: true, phone: "555-019#{place}", email: "office#{place}@example.org",
-                                           street: fleet[:street], town: Names::TOWN, email_agreed: true, created_by: counter.id, created_at: @begun)
-        fleet[:models].flat_map { |title, pieces| [title] * pieces }.map do |title|
-          machine(customer, title, { hours_per_week: fleet[:hours], traits: Sequel.pg_array(["daily"], :text), allergy: false })
-        end
-      end
-
-      def machine(customer, title, use)
-        @plates = (@plates || 0) + 1
-        plate = "#{title[/[A-Z]/]}#{title[-1].upcase}-#{format('%05d', 20_000 + (@plates * 137))}"
-        made = Services::AddMachine.call(customer, sheet_id: @sheets.fetch(title).id, plate: plate, by: counter, at: @begun,
-                                                   bought_on: @today - @random.rand(400..1500), second_hand: @random.rand < 0.08)
-        made.set(**use).save_changes
-        made
-      end
-
       def history
         visits = @machines.flat_map { |machine| dates_of(machine).map { |date| [date, machine] } }.sort_by { |date, machine| [date, machine.id] }
         cards = (1..8).map { |month| Services::Policies.now.schedule.open_day(@today - (month * 30)) }.sort
@@ -143,7 +112,7 @@ module UprightBench
       def dates_of(machine)
         schedule = Services::Policies.now.schedule
         gap = machine.customer.fleet ? 170 : 330
-        first = @today - HISTORY_DAYS + @random.rand(0..gap)
+        first = [@today - HISTORY_DAYS + @random.rand(0..gap), machine.bought_on + NEW_DAYS].max
         dates = [first]
         dates << (dates.last + gap + @random.rand(-30..60)) while dates.last < @today - gap - 75
         dates.map { |date| schedule.open_day(date) }

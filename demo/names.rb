@@ -23,7 +23,8 @@ module UprightBench
       HOUSEHOLDS = 60
       # What the shop writes to its German speaking customers.
       GERMAN = {
-        email_body: "Guten Tag {customer},\n\n{opening}\n\n{tasks}\n\n{offer}\n\nKommen Sie vorbei, oder rufen Sie an: {phone}. Antworten, verschieben oder abbestellen:\n\n{link}\n\n{shop}\n{phone}",
+        email_body: "Guten Tag {customer},\n\n{opening}\n\n{tasks}\n\n{offer}\n\nKommen Sie vorbei, oder rufen Sie an: {phone}. " \
+                    "Antworten, verschieben oder abbestellen:\n\n{link}\n\n{shop}\n{phone}",
         post_body: "Guten Tag {customer},\n\n{opening}\n\n{tasks}\n\n{offer}\n\nKommen Sie vorbei, oder rufen Sie an: {phone}. Antworten oder abbestellen über den Code.",
         text_body: "{shop}: {machine}: {first_task}{and_more}. {offer} Antworten oder abbestellen: {link}",
         opening: "wir führen Buch über Ihr Gerät, und das ist fällig:", opening_again: "wir haben Ihnen schon geschrieben; das steht noch aus:",

@@ -29,12 +29,16 @@ module UprightBench
       def draw(form)
         weeks = @all.first(form[:weeks])
         most = [weeks.reject { |week| week[:overdue] }.map { |week| week[:count] }.max, 1].compact.max # what is overdue must not flatten the rest
-        step = (form[:width] - OVERDUE) / (weeks.size - 1).to_f
-        columns = weeks.each_with_index.map do |week, place|
-          place.zero? ? column(week, 0, OVERDUE, most, counted: true) : column(week, OVERDUE + ((place - 1) * step), step, most, counted: weeks.size <= form[:counts])
-        end
+        columns = columns(form, weeks, most)
         Svg.image(form[:width], HEIGHT, columns.join + Svg.tag(:line, x1: 0, y1: BASE, x2: form[:width], y2: BASE, class: "tick"),
                   label: "Tasks due: #{weeks.sum { |week| week[:count] }} in #{weeks.size} weeks", role: "group", class: form[:css])
+      end
+
+      def columns(form, weeks, most)
+        step = (form[:width] - OVERDUE) / (weeks.size - 1).to_f
+        weeks.each_with_index.map do |week, place|
+          place.zero? ? column(week, 0, OVERDUE, most, counted: true) : column(week, OVERDUE + ((place - 1) * step), step, most, counted: weeks.size <= form[:counts])
+        end
       end
 
       # The whole height may be pressed, however little falls due.
@@ -42,7 +46,10 @@ module UprightBench
         height = TOP * [week[:count], most].min / most
         area = Svg.tag(:rect, x: left, y: 0, width: step, height: HEIGHT, class: week[:chosen] ? "due-area due-area-chosen" : "due-area")
         bar = Svg.tag(:rect, x: left + 3, y: BASE - height, width: step - 6, height: height, class: week[:overdue] ? "due-bar due-bar-over" : "due-bar")
-        count = Svg.text(week[:count], x: left + (step / 2), y: BASE - height - 5, class: counted || week[:overdue] ? "gauge-text" : "due-count", text_anchor: "middle") if week[:count].positive?
+        if week[:count].positive?
+          count = Svg.text(week[:count], x: left + (step / 2), y: BASE - height - 5, class: counted || week[:overdue] ? "gauge-text" : "due-count",
+                                         text_anchor: "middle")
+        end
         label = Svg.text(week[:label], x: left + 3, y: 122, class: "hour") if week[:label]
         Svg.tag(:a, "#{area}#{bar}#{count}#{label}", href: week[:href], aria_label: week[:words], aria_current: ("true" if week[:chosen]))
       end

@@ -96,7 +96,12 @@ module UprightBench
 
       def marks(list, middle, css)
         list.map do |date, words|
-          shape = css ? Svg.tag(:circle, cx: x(date), cy: middle, r: 4, class: css) : Svg.text(LETTERS.fetch(words.split.first, "·"), x: x(date), y: middle + 5, class: "done-mark", text_anchor: "middle")
+          shape = if css
+                    Svg.tag(:circle, cx: x(date), cy: middle, r: 4,
+                                     class: css)
+                  else
+                    Svg.text(LETTERS.fetch(words.split.first, "·"), x: x(date), y: middle + 5, class: "done-mark", text_anchor: "middle")
+                  end
           Svg.tag(:g, Svg.tag(:title, Svg.escape("#{date.iso8601}: #{words}")) + shape)
         end.join
       end
@@ -106,7 +111,10 @@ module UprightBench
 
         date, early, late, words = due
         bounds = Svg.tag(:line, x1: x(early || date), y1: middle, x2: x(late || date), y2: middle, class: "due-bounds")
-        Svg.tag(:g, Svg.tag(:title, Svg.escape("#{date.iso8601}: #{words}")) + bounds + Svg.tag(:rect, x: x(date) - 5, y: middle - 5, width: 10, height: 10, class: date < @today ? "due-box due-box-over" : "due-box"))
+        Svg.tag(:g,
+                Svg.tag(:title,
+                        Svg.escape("#{date.iso8601}: #{words}")) + bounds + Svg.tag(:rect, x: x(date) - 5, y: middle - 5, width: 10, height: 10,
+                                                                                           class: date < @today ? "due-box due-box-over" : "due-box"))
       end
     end
   end

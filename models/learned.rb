@@ -8,7 +8,7 @@ module UprightBench
       unrestrict_primary_key
 
       # Where enough was expected to say something.
-      TELLING = Sequel.expr { (load_found > 0) & (load_expected >= Core::Use::Personal::LEAST_EXPECTED) }
+      TELLING = (Sequel[:load_expected] >= Core::Use::Personal::LEAST_EXPECTED) & Sequel.lit("load_found > 0")
       STRIP = Sequel.lit("observed ->> 'indicator_percent'")
 
       # @param machine_id [Integer]
@@ -21,7 +21,8 @@ module UprightBench
       # @param findings [Sequel::Dataset] of places that nothing is kept of yet
       def self.draw(findings)
         told = findings.join(:jobs, id: :job_id).where(Sequel.|(TELLING, Sequel.~(STRIP => nil))).group(Sequel[:jobs][:machine_id], :position)
-        dataset.insert(%i[machine_id position ratios strip_percent strip_at], told.select(Sequel[:jobs][:machine_id], :position, ratios, newest(Sequel.cast(STRIP, Integer)), newest(:found_at)))
+        dataset.insert(%i[machine_id position ratios strip_percent strip_at],
+                       told.select(Sequel[:jobs][:machine_id], :position, ratios, newest(Sequel.cast(STRIP, Integer)), newest(:found_at)))
       end
 
       def self.ratios

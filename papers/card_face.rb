@@ -40,10 +40,15 @@ module UprightBench
         mm = Paper::MM
         above = (WINDOW_MM[:bottom] + WINDOW_MM[:height] - MARGIN_MM) * mm
         words(letter, :window, width: pdf.bounds.width, height: pdf.bounds.height - above - (2 * mm))
-        left = (WINDOW_MM[:left] - MARGIN_MM) * mm
-        line(sender, at: [left, above], width: WINDOW_MM[:width] * mm, size: 6, height: 8)
-        pdf.text_box address, at: [left, above - (4 * mm)], width: WINDOW_MM[:width] * mm, height: (WINDOW_MM[:height] - 4) * mm, size: 11, leading: 2, overflow: :shrink_to_fit
+        behind_window(address, sender, above, mm)
         code(letter, pdf.bounds.width - (40 * mm), 40 * mm)
+      end
+
+      def behind_window(address, sender, above, mm)
+        left = (WINDOW_MM[:left] - MARGIN_MM) * mm
+        width = WINDOW_MM[:width] * mm
+        line(sender, at: [left, above], width: width, size: 6, height: 8)
+        pdf.text_box address, at: [left, above - (4 * mm)], width: width, height: (WINDOW_MM[:height] - 4) * mm, size: 11, leading: 2, overflow: :shrink_to_fit
       end
 
       def words(letter, layout, width:, height:)

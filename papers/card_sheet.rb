@@ -22,10 +22,17 @@ module UprightBench
         super()
       end
 
-      # @return [Integer] cards on a sheet: they lie upright on it, side by side or one above the other
+      # @return [Integer] cards on a sheet
       def self.on_a_sheet(size, sheet)
-        across, down = grid(PostCard::SIZES_MM.fetch(size), SHEETS_MM.fetch(sheet))
-        across * down
+        card = PostCard::SIZES_MM.fetch(size)
+        grid(card, laid(card, sheet)).inject(:*)
+      end
+
+      # The sheet, turned where it holds more so.
+      # @return [Array(Float, Float)] millimetres
+      def self.laid(card, sheet)
+        whole = SHEETS_MM.fetch(sheet)
+        [whole, whole.reverse].max_by { |sides| grid(card, sides).inject(:*) }
       end
 
       def self.grid(card, sheet)
@@ -35,7 +42,7 @@ module UprightBench
       private
 
       def size_mm
-        SHEETS_MM.fetch(@sheet)
+        self.class.laid(card_mm, @sheet)
       end
 
       def title
@@ -50,7 +57,7 @@ module UprightBench
       end
 
       def card_mm
-        PostCard::SIZES_MM.fetch(@style.size)
+        PostCard::SIZES_MM.fetch(@style.format)
       end
 
       # @return [Array<Array(Float, Float)>] lower left corner of each card in millimetres, the top row first

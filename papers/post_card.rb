@@ -6,11 +6,11 @@ module UprightBench
     class PostCard < Paper
       include CardFace
 
-      # How cards are printed: `size` as SIZES_MM, `layout` as CardFace.
-      Style = Struct.new(:size, :layout, keyword_init: true) do
+      # How cards are printed: `format` as SIZES_MM, `layout` as CardFace.
+      Style = Struct.new(:format, :layout, keyword_init: true) do
         # @param stored [Hash{String=>String}] the shop's choices; what it has not chosen is an A6 card with its address printed
         def self.of(stored)
-          new(size: stored.fetch("card_size", "a6").to_sym, layout: stored.fetch("card_layout", "printed").to_sym)
+          new(format: stored.fetch("card_size", "a6").to_sym, layout: stored.fetch("card_layout", "printed").to_sym)
         end
       end
 
@@ -33,7 +33,7 @@ module UprightBench
       private
 
       def size_mm
-        SIZES_MM.fetch(@style.size)
+        SIZES_MM.fetch(@style.format)
       end
 
       def title

@@ -81,7 +81,8 @@ module UprightBench
         def recent_answers
           found = Models::Answer.join(:cards, id: :card_id).join(:customers, id: Sequel[:cards][:customer_id]).order(Sequel.desc(Sequel[:answers][:id])).limit(PAGE).naked
           found = found.where(Sequel[:answers][:id] < id_of(params["before"])) if params["before"].is_a?(String)
-          found.select(Sequel[:answers][:id], Sequel[:answers][:kind], Sequel[:answers][:note], Sequel[:answers][:answered_at], Sequel[:answers][:card_id], Sequel[:customers][:name]).all
+          found.select(Sequel[:answers][:id], Sequel[:answers][:kind], Sequel[:answers][:note], Sequel[:answers][:answered_at], Sequel[:answers][:card_id],
+                       Sequel[:customers][:name]).all
         end
 
         def calls_page
@@ -110,11 +111,16 @@ module UprightBench
 
         def came_page
           @title = "What came of the cards"
-          erb :"answers/came", locals: { returns: Services::CardReturns.by_attempt(today: today), leads: Services::CardReturns.by_lead(today: today), offers: Services::CardReturns.by_offer(today: today) }
+          returns = { returns: :by_attempt, leads: :by_lead, offers: :by_offer }.transform_values { |by| Services::CardReturns.public_send(by, today: today) }
+          erb :"answers/came", locals: returns
         end
 
+        # @param for_shop [Boolean] as the shop sees it, or as the customer does
         def visit_calendar(visits, for_shop:)
-          rows = visits.map { |visit| { id: visit.id, date: visit.drop_off_on, summary: for_shop ? "#{visit.customer.name} brings a machine" : "Bring the vacuum cleaner to #{shop.name}", place: (shop.sender unless for_shop) } }
+          rows = visits.map do |visit|
+            said = for_shop ? { summary: "#{visit.customer.name} brings a machine" } : { summary: "Bring the vacuum cleaner to #{shop.name}", place: shop.sender }
+            { id: visit.id, date: visit.drop_off_on, place: nil, **said }
+          end
           Formats::VisitCalendar.new(name: shop.name, host: URI(SETTINGS.public_url).host, stamp: now, rows: rows).call
         end
 

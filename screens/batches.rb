@@ -32,11 +32,15 @@ module UprightBench
 
         def batch_page(batch)
           @title = "Batch of #{moment(batch.created_at)}"
-          after = id_of(params["after"] || "0")
-          messages = batch.messages_dataset.where(Sequel[:messages][:id] > after).join(:cards, id: :card_id).join(:customers, id: Sequel[:cards][:customer_id]).naked
-                          .order(Sequel[:messages][:id]).limit(PAGE)
-                          .select(Sequel[:messages][:id], Sequel[:messages][:state], :last_error, :leaves_on, :card_id, Sequel[:messages][:channel], Sequel[:customers][:name]).all
-          erb :"batches/page", locals: { batch: batch, counts: batch.counts, messages: messages, channels: batch.messages_dataset.unordered.group_and_count(:channel).naked.as_hash(:channel, :count) }
+          channels = batch.messages_dataset.unordered.group_and_count(:channel).naked.as_hash(:channel, :count)
+          erb :"batches/page", locals: { batch: batch, counts: batch.counts, messages: batch_messages(batch, id_of(params["after"] || "0")), channels: channels }
+        end
+
+        # @param after [Integer] the last one of the page before
+        def batch_messages(batch, after)
+          message = Sequel[:messages]
+          batch.messages_dataset.where(message[:id] > after).join(:cards, id: :card_id).join(:customers, id: Sequel[:cards][:customer_id]).naked.order(message[:id]).limit(PAGE)
+               .select(message[:id], message[:state], :last_error, :leaves_on, :card_id, message[:channel], Sequel[:customers][:name]).all
         end
 
         def batch_progress(batch)
@@ -46,7 +50,8 @@ module UprightBench
         # Those that go by post and were not taken back, all of a batch on sheets.
         # @return [Array<Hash>] as Papers::CardSheet takes them
         def printed_cards(batch)
-          cards = batch.cards_dataset.where(channel: "post").where(id: batch.messages_dataset.unordered.exclude(state: %w[withdrawn rejected]).select(:card_id)).eager(:customer).all
+          cards = batch.cards_dataset.where(channel: "post").where(id: batch.messages_dataset.unordered.exclude(state: %w[withdrawn
+                                                                                                                          rejected]).select(:card_id)).eager(:customer).all
           raise Services::NotFound, "No card of this batch goes by post." if cards.empty?
 
           letters = Outbox::Letters.new(cards, shop: shop)

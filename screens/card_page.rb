@@ -61,7 +61,7 @@ module UprightBench
           @title = "Your machines"
           dues = Models::Due.where(id: card.due_ids).eager(machine: :sheet).order(:due_on).all
           erb :"card_page/page", layout: :"card_page/layout", locals: { card: card, dues: dues, problem: problem, answers: card.answers_dataset.order(:id).all,
-                                                                                  visit: Models::Visit.booked.first(customer_id: card.customer_id), offer: card.bonus }
+                                                                        visit: Models::Visit.booked.first(customer_id: card.customer_id), offer: card.bonus }
         end
 
         def stop_page(card)

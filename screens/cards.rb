@@ -37,30 +37,41 @@ module UprightBench
           erb :"cards/_letter", layout: !htmx?, locals: preview
         end
 
-        app.get("/cards/:id") { card_page(Services::Lookup.one(Models::Card, id_of(params["id"]))) }
+        written_card(app)
+      end
+
+      def self.written_card(app)
+        app.get("/cards/:id") { card_page(card_asked) }
 
         app.get "/cards/:id/card.pdf" do
-          card = Services::Lookup.one(Models::Card, id_of(params["id"]))
+          card = card_asked
           pdf post_card(Outbox::Letters.of(card), card.customer.recipient("post")), "card-#{card.id}"
         end
 
+        doubts(app)
+      end
+
+      # What somebody here knows of a card that the channel does not.
+      def self.doubts(app)
         app.post "/cards/:id/unsure" do
-          card = Services::Lookup.one(Models::Card, id_of(params["id"]))
-          Services::SettleMessage.call(card.message, arrived: params["arrived"] == "yes", by: person, at: now)
-          redirect "/cards/#{card.id}", 303
+          Services::SettleMessage.call(card_asked.message, arrived: params["arrived"] == "yes", by: person, at: now)
+          redirect "/cards/#{id_of(params['id'])}", 303
         end
 
         app.post "/cards/:id/bounced" do
-          card = Services::Lookup.one(Models::Card, id_of(params["id"]))
-          Services::SettleMessage.bounced(card.message, reason: Job::Note.of(params["reason"], :reason).to_s.strip.then { |said| said.empty? ? "it came back" : said }, by: person, at: now)
+          Services::SettleMessage.bounced(card_asked.message, reason: Job::Note.of(params["reason"], :reason).to_s, by: person, at: now)
           say "Noted: this address takes nothing. What the card named may go by another channel."
-          redirect "/cards/#{card.id}", 303
+          redirect "/cards/#{id_of(params['id'])}", 303
         end
       end
-      private_class_method :one_card
+      private_class_method :one_card, :written_card, :doubts
 
       # Helpers of this screen's routes and templates.
       module Helpers
+        def card_asked
+          Services::Lookup.one(Models::Card, id_of(params["id"]))
+        end
+
         def cards_page(problem: nil)
           @title = "Cards"
           erb :"cards/page", locals: { weeks: horizon_weeks, until_on: leaves_until, problem: problem,
@@ -119,7 +130,8 @@ module UprightBench
           last = week == -1 ? today : start + 6
           label = week == -1 ? "overdue" : (start.strftime("%b") if week.positive? && start.month != (start - 7).month)
           words = week == -1 ? "#{count} overdue: the cards that leave today" : "#{count} due in the week of #{day(start)}: the cards that leave until its end"
-          { label: label, count: count, overdue: week == -1, href: "/cards?until=#{last.iso8601}", words: words, chosen: last == leaves_until || (week.zero? && leaves_until > today && leaves_until < last) }
+          { label: label, count: count, overdue: week == -1, href: "/cards?until=#{last.iso8601}", words: words,
+            chosen: week == (leaves_until == today ? -1 : (leaves_until - today).to_i / 7) }
         end
 
         # What only somebody here can decide.
@@ -134,12 +146,17 @@ module UprightBench
 
         # @param counts [Hash{String, Symbol=>Integer}] by channel
         def by_channel(counts)
-          Core::Cards::Channels::ORDER.filter_map { |channel| [counts[channel], counts[channel.to_s]].compact.first&.then { |count| "#{count} by #{channel_words(channel)}" } }.join(", ")
+          Core::Cards::Channels::ORDER.filter_map do |channel|
+            [counts[channel], counts[channel.to_s]].compact.first&.then do |count|
+              "#{count} by #{channel_words(channel)}"
+            end
+          end.join(", ")
         end
 
         def message_words(state)
-          { "queued" => "waiting to leave", "handing_over" => "being handed over", "failed" => "failed, will be tried again", "given_up" => "failed too often; a person must decide",
-            "unsure" => "may have arrived; a person must decide", "handed_over" => "handed over", "rejected" => "refused: the address takes nothing", "bounced" => "came back",
+          { "queued" => "waiting to leave", "handing_over" => "being handed over", "failed" => "failed, will be tried again",
+            "given_up" => "failed too often; a person must decide", "unsure" => "may have arrived; a person must decide",
+            "handed_over" => "handed over", "rejected" => "refused: the address takes nothing", "bounced" => "came back",
             "withdrawn" => "not sent" }.fetch(state)
         end
 

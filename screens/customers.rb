@@ -18,14 +18,15 @@ module UprightBench
         forgetting(app)
 
         app.get("/customers/:id") do
-          customer = Services::Lookup.one(Models::Customer, id_of(params["id"]))
+          customer = customer_asked
           customer_page(customer, CustomerForm.blank(CustomerForm.typed_from(customer)))
         end
 
         year_ahead(app)
+        planning(app)
 
         app.post "/customers/:id" do
-          customer = Services::Lookup.one(Models::Customer, id_of(params["id"]))
+          customer = customer_asked
           form = CustomerForm.new(params)
           begin
             if form.ok?
@@ -43,7 +44,7 @@ module UprightBench
         end
 
         app.post "/customers/:id/try-again" do
-          customer = Services::Lookup.one(Models::Customer, id_of(params["id"]))
+          customer = customer_asked
           customer.channel_faults_dataset.where(channel: params["channel"].to_s).delete
           Services::History.note("tries a channel again", customer, by: person, at: now, data: { channel: params["channel"].to_s[0, 20] })
           redirect "/customers/#{customer.id}", 303
@@ -76,7 +77,7 @@ module UprightBench
 
         app.post "/customers/:id/forget" do
           owner_only!
-          customer = Services::Lookup.one(Models::Customer, id_of(params["id"]))
+          customer = customer_asked
           if params["sure"] == "1"
             Services::Forget.call(customer, by: person, at: now)
             say "Forgotten. The machines and what was done with them stay, of nobody."
@@ -91,27 +92,25 @@ module UprightBench
       # What falls due within a year, for those who plan: as paper, and for a calendar.
       def self.year_ahead(app)
         app.get "/customers/:id/dues.pdf" do
-          customer = Services::Lookup.one(Models::Customer, id_of(params["id"]))
-          pdf due_list(customer), "due-#{customer.id}"
+          pdf due_list(customer_asked), "due"
         end
 
         app.get "/customers/:id/dues.ics" do
-          customer = Services::Lookup.one(Models::Customer, id_of(params["id"]))
+          customer = customer_asked
           content_type "text/calendar", charset: "utf-8"
           headers "content-disposition" => %(attachment; filename="due-#{customer.id}.ics")
           due_calendar(customer)
         end
-
-        app.get("/customers/:id/plan") { plan_page(Services::Lookup.one(Models::Customer, id_of(params["id"]))) }
-        app.get("/customers/:id/plan.pdf") { pdf plan_paper(Services::Lookup.one(Models::Customer, id_of(params["id"]))), "plan" }
-
-        app.get "/customers/:id/plan.ics" do
-          customer = Services::Lookup.one(Models::Customer, id_of(params["id"]))
-          rows = plan_rows(customer).map { |row| { id: "plan-#{customer.id}-#{row[:machine_id]}-#{row[:date].iso8601}", url: nil, **row } }
-          calendar(Formats::DueCalendar.new(name: "#{customer.name}, #{shop.name}", host: URI(SETTINGS.public_url).host, stamp: now, rows: rows).call, "plan-#{customer.id}")
-        end
       end
       private_class_method :year_ahead
+
+      # The same put together to visits.
+      def self.planning(app)
+        app.get("/customers/:id/plan") { plan_page(customer_asked) }
+        app.get("/customers/:id/plan.pdf") { pdf plan_paper(customer_asked), "plan" }
+        app.get("/customers/:id/plan.ics") { calendar(plan_calendar(customer_asked), "plan") }
+      end
+      private_class_method :planning
 
       # Helpers of this screen's routes and templates.
       module Helpers
@@ -124,6 +123,15 @@ module UprightBench
         # @return [String] iCalendar
         def due_calendar(customer)
           rows = Services::YearAhead.call(customer, today: today).map(&:to_h)
+          Formats::DueCalendar.new(name: "#{customer.name}, #{shop.name}", host: URI(SETTINGS.public_url).host, stamp: now, rows: rows).call
+        end
+
+        def customer_asked
+          Services::Lookup.one(Models::Customer, id_of(params["id"]))
+        end
+
+        def plan_calendar(customer)
+          rows = plan_rows(customer).map { |row| { id: "plan-#{customer.id}-#{row[:machine_id]}-#{row[:date].iso8601}", url: nil, **row } }
           Formats::DueCalendar.new(name: "#{customer.name}, #{shop.name}", host: URI(SETTINGS.public_url).host, stamp: now, rows: rows).call
         end
 
@@ -164,8 +172,8 @@ module UprightBench
           @title = customer.name
           machines = customer.machines_dataset.eager(:sheet, dues: ->(dues) { dues.where(state: "open").order(Sequel.asc(:due_on, nulls: :last)) }).order(:id).all
           erb :"customers/customer", locals: { customer: customer, form: form, machines: machines, cards: customer.cards_dataset.eager(:message, :answers).limit(12).all,
-                                                  consents: customer.consents_dataset.eager(:writer).limit(20).all, visit: Models::Visit.booked.first(customer_id: customer.id),
-                                                  languages: Models::Wording.words.keys | [customer.language] }
+                                               consents: customer.consents_dataset.eager(:writer).limit(20).all, visit: Models::Visit.booked.first(customer_id: customer.id),
+                                               languages: Models::Wording.words.keys | [customer.language] }
         end
 
         def machine_dues(machine)

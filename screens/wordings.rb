@@ -13,7 +13,7 @@ module UprightBench
       end
 
       def self.words(app)
-        app.get("/cards/words") { words_page(WordsForm.blank(WordsForm.typed_from(language_asked, card_words.of(language_asked)))) }
+        app.get("/cards/words") { words_page(words_as_kept) }
 
         app.post "/cards/words" do
           form = WordsForm.new(params)
@@ -29,19 +29,15 @@ module UprightBench
         app.post "/cards/offers" do
           owner_only!
           form = OfferForm.new(params)
-          if form.ok?
-            bonus = Models::Bonus.create(**form.fields, created_by: person.id, created_at: now)
-            Services::History.note("offered", bonus, by: person, at: now, data: form.fields.transform_values(&:to_s))
-            redirect "/cards/words#offers", 303
-          end
-          status 422
-          words_page(WordsForm.blank(WordsForm.typed_from(language_asked, card_words.of(language_asked))), offer: form)
+          next offer_refused(form) unless form.ok?
+
+          Services::Bonuses.begin(form.fields, by: person, at: now)
+          redirect "/cards/words#offers", 303
         end
 
         app.post "/cards/offers/:id/end" do
           owner_only!
-          bonus = Services::Lookup.one(Models::Bonus, id_of(params["id"]))
-          bonus.update(ended_at: now) unless bonus.ended_at
+          Services::Bonuses.end(Services::Lookup.one(Models::Bonus, id_of(params["id"])), by: person, at: now)
           redirect "/cards/words#offers", 303
         end
       end
@@ -52,6 +48,15 @@ module UprightBench
         def words_page(form, offer: OfferForm.blank("starts_on" => today.iso8601, "ends_on" => (today + 90).iso8601))
           @title = "Words and offers"
           erb :"wordings/page", locals: { form: form, offer: offer, languages: card_words.languages, bonuses: Models::Bonus.order(Sequel.desc(:id)).limit(20).all, previews: word_previews(form) }
+        end
+
+        def offer_refused(form)
+          status 422
+          words_page(words_as_kept, offer: form)
+        end
+
+        def words_as_kept
+          WordsForm.blank(WordsForm.typed_from(language_asked, card_words.of(language_asked)))
         end
 
         def card_words
@@ -86,7 +91,8 @@ module UprightBench
 
         # The newest cards of several customers.
         def sample_cards
-          Models::Card.where(id: Models::Card.group(:customer_id).select(Sequel.function(:max, :id)).order(Sequel.desc(Sequel.function(:max, :id))).limit(SAMPLE)).eager(:customer, :lines).all
+          Models::Card.where(id: Models::Card.group(:customer_id).select(Sequel.function(:max, :id)).order(Sequel.desc(Sequel.function(:max, :id))).limit(SAMPLE)).eager(:customer,
+                                                                                                                                                                         :lines).all
         end
       end
     end

@@ -41,7 +41,8 @@ module UprightBench
       def shares(cards, *groups)
         names = groups.each_index.map { |place| :"group_#{place}" }
         asked = groups.zip(names).map { |group, name| (group.is_a?(Sequel::SQL::AliasedExpression) ? group.expression : group).as(name) }
-        counted = cards.select(*asked, came.as(:came)).from_self.group(*names).select(*names, Sequel.function(:count).*.as(:cards), Sequel.function(:count).*.filter(:came).as(:came))
+        counted = cards.select(*asked, came.as(:came)).from_self.group(*names).select(*names, Sequel.function(:count).*.as(:cards),
+                                                                                      Sequel.function(:count).*.filter(:came).as(:came))
         counted.order(*names).naked.to_h { |row| [row.values_at(*names), Core::Stats::Wilson.new(hits: row[:came], tries: row[:cards])] }
       end
 

@@ -16,20 +16,26 @@ module UprightBench
         return if places.empty?
 
         card = card(job, places)
-        card && Free.new(card[:id], card[:minutes], "the #{job.sheet.position(card[:position]).name.downcase} on the card of #{Config::Zone.date(card[:created_at]).strftime('%-d %b %Y')} is fitted here")
+        card && Free.new(card[:id], card[:minutes],
+                         "the #{job.sheet.position(card[:position]).name.downcase} on the card of #{Config::Zone.date(card[:created_at]).strftime('%-d %b %Y')} is fitted here")
       end
 
       # An offer that the owner ended holds for the cards that named it.
       def self.card(job, places)
-        taken = Models::Earning.where(card_id: Sequel[:cards][:id]).exclude(job_id: job.id)
         on = Config::Zone.date(job.taken_in_at)
-        sent = Models::Card.where(customer_id: job.customer_id, created_at: (job.taken_in_at - (DAYS * 86_400))..job.taken_in_at).exclude(taken.select(1).exists)
-        found = sent.from_self(alias: :cards).join(:bonuses, id: :bonus_id).where { starts_on <= on }.where { ends_on >= on }
-                    .join(:card_lines, card_id: Sequel[:cards][:id], void: false).join(:dues, id: :due_id)
-                    .where(Sequel[:dues][:machine_id] => job.machine_id, Sequel[:dues][:position] => places)
+        found = sent_to(job).join(:bonuses, id: :bonus_id).where { starts_on <= on }.where { ends_on >= on }
+                            .join(:card_lines, card_id: Sequel[:cards][:id], void: false).join(:dues, id: :due_id)
+                            .where(Sequel[:dues][:machine_id] => job.machine_id, Sequel[:dues][:position] => places)
         found.order(Sequel.desc(Sequel[:cards][:id]), :position).naked.select(Sequel[:cards][:id], Sequel[:cards][:created_at], :minutes, :position).first
       end
-      private_class_method :card
+
+      # Those that earned for no other job.
+      def self.sent_to(job)
+        taken = Models::Earning.where(card_id: Sequel[:cards][:id]).exclude(job_id: job.id)
+        within = (job.taken_in_at - (DAYS * 86_400))..job.taken_in_at
+        Models::Card.where(customer_id: job.customer_id, created_at: within).exclude(taken.select(1).exists).from_self(alias: :cards)
+      end
+      private_class_method :card, :sent_to
 
       # Written down where it is agreed; the database refuses a card that earned for another job.
       def self.keep(job, items, at:)

@@ -21,7 +21,7 @@ module UprightBench
       # @param said [Hash] kind, on, weeks, note: as in Core::Cards::AnswerLine
       # @raise [Invalid, Refused]
       def call(card, said, by:, at:)
-        return SettleMessage.bounced(card.message, reason: said[:note] || "it came back", by: by, at: at) if said[:kind] == "bounced"
+        return SettleMessage.bounced(card.message, reason: said[:note].to_s, by: by, at: at) if said[:kind] == "bounced"
 
         AnswerCard.call(card, kind: said[:kind].to_s, weeks: said[:weeks] || 4, drop_off_on: said[:on], note: said[:note], how: "phone", by: by, at: at)
       end

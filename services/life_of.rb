@@ -21,7 +21,11 @@ module UprightBench
       # @return [Array<Place>] along the air path, those at which anything happened or will
       def places
         core = @machine.to_core
-        core.walk.map { |place| place(place) }.reject { |place| place.fitted.all? { |from, till| from.nil? && till.nil? } && place.done.empty? && place.found.empty? && place.due.nil? }
+        core.walk.map { |place| place(place) }.reject do |place|
+          place.fitted.all? do |from, till|
+            from.nil? && till.nil?
+          end && place.done.empty? && place.found.empty? && place.due.nil?
+        end
       end
 
       private

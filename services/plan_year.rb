@@ -49,7 +49,9 @@ module UprightBench
 
       def rows(visit)
         visit.tasks.group_by(&:machine).map do |machine, tasks|
-          { machine: [machine.sheet.title, machine.plate].compact.join(" "), machine_id: machine.id, what: tasks.map { |task| "#{task.what.action} #{task.what.position_name.downcase}" } }
+          { machine: [machine.sheet.title, machine.plate].compact.join(" "), machine_id: machine.id, what: tasks.map do |task|
+            "#{task.what.action} #{task.what.position_name.downcase}"
+          end }
         end
       end
 

@@ -17,7 +17,7 @@ module UprightBench
       end
 
       # It came back: the address is no good, and what it named may go by another channel.
-      # @param reason [String]
+      # @param reason [String] what it says, if anything
       # @raise [Refused] when it has not left
       def self.bounced(message, reason:, by:, at:)
         DB.transaction do
@@ -26,7 +26,7 @@ module UprightBench
           next if message.state == "bounced"
 
           message.update(state: "bounced", handed_over_at: message.handed_over_at || at)
-          Outbox::Reached.not(message, reason, at)
+          Outbox::Reached.not(message, reason.strip.empty? ? "it came back" : reason.strip, at)
           History.note("came back", message, by: by, at: at, data: { reason: reason })
         end
       end

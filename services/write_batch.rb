@@ -48,8 +48,13 @@ module UprightBench
       def choose
         whole = book(@batch.chosen&.to_a)
         leaving = whole.leaving.map(&:customer_id) - @batch.without.to_a
-        @batch.update(expected: @batch.cards_dataset.count + leaving.size, left_out: Sequel.pg_jsonb(whole.left_out.values.tally))
+        @batch.update(expected: @batch.cards_dataset.count + leaving.size, left_out: Sequel.pg_jsonb(whole.left_out.values.map { |why| undated(why) }.tally))
         leaving
+      end
+
+      # Who waits for another day is counted together.
+      def undated(why)
+        why.gsub(/not before \d{4}-\d\d-\d\d/, "to wait").gsub(/on \d{4}-\d\d-\d\d/, "of late")
       end
 
       # A batch may be cancelled while it is written.
@@ -63,9 +68,13 @@ module UprightBench
         return if bundles.empty?
 
         ids = DB[:cards].import(CARD, bundles.map { |bundle| card(bundle, customers.fetch(bundle.customer_id)) }, return: :primary_key)
-        DB[:card_lines].import(LINE, ids.zip(bundles).flat_map { |id, bundle| bundle.lines.map { |task| [id, task.id, task.attempts + 1, leaves_on(bundle)] } })
-        DB[:messages].import(MESSAGE, ids.zip(bundles).map { |id, bundle| message(id, bundle, customers.fetch(bundle.customer_id)) })
-        DB[:events].import(EVENT, ids.zip(bundles).map { |id, bundle| event(id, bundle) })
+        fill(ids.zip(bundles), customers)
+      end
+
+      def fill(cards, customers)
+        DB[:card_lines].import(LINE, cards.flat_map { |id, bundle| lines(id, bundle) })
+        DB[:messages].import(MESSAGE, cards.map { |id, bundle| message(id, bundle, customers.fetch(bundle.customer_id)) })
+        DB[:events].import(EVENT, cards.map { |id, bundle| event(id, bundle) })
       end
 
       CARD = %i[customer_id channel attempt created_by created_at code_expires_on batch_id bonus_id].freeze
@@ -77,6 +86,10 @@ module UprightBench
       def card(bundle, customer)
         [customer.id, bundle.channel.to_s, bundle.attempt, @batch.created_by, @at, leaves_on(bundle) + @policies.cards.code_valid_days, @batch.id,
          @bonuses.for(customer, bundle)&.id]
+      end
+
+      def lines(id, bundle)
+        bundle.lines.map { |task| [id, task.id, task.attempts + 1, leaves_on(bundle)] }
       end
 
       def message(id, bundle, customer)

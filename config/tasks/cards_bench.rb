@@ -85,7 +85,11 @@ module UprightBench
         slices = Services::RecomputeDues.slices(asked)
         asked.update(machines: slices.sum(&:last))
         Models::SheetVersion.preload(Models::Sheet.select_map(:current_version_id)) # read once in the life of a process
-        2.times { |round| took { "all dates computed again#{' once more, nothing has changed' if round == 1}: #{asked.machines} machines, #{PROCESSES} processes#{in_processes(asked, slices)}" } }
+        2.times do |round|
+          took do
+            "all dates computed again#{' once more, nothing has changed' if round == 1}: #{asked.machines} machines, #{PROCESSES} processes#{in_processes(asked, slices)}"
+          end
+        end
       ensure
         asked&.delete
       end

@@ -53,11 +53,12 @@ module UprightBench
         walk = job("in_work")
         { "bench" => ["/"], "take-in" => ["/take-in?machine_id=#{machine.id}"],
           "look-over" => ["/jobs/#{walk}/look-over?at=#{measured(walk)}"], "settle" => ["/jobs/#{job('looked_over')}"],
-          "work" => ["/jobs/#{walk}"], "hand-over" => ["/jobs/#{job('closed_up')}"], "rack" => ["/rack"], "shelf" => ["/shelf"], "cards" => ["/cards"],
+          "work" => ["/jobs/#{walk}"], "hand-over" => ["/jobs/#{job('closed_up')}"], "rack" => ["/rack"], "shelf" => ["/shelf"],
+          "cards" => ["/cards"], "batch" => ["/cards/batches/#{Models::Batch.max(:id)}"],
           "customer" => ["/customers/#{machine.customer_id}"], "machine" => ["/machines/#{machine.id}"], "sheets" => ["/sheets"],
           "sheet-draft" => ["/drafts/#{draft.id}?at=#{drawn.to_core.positions.find(&:washable?).key}"],
           "fit" => ["/shelf/fit?sheet=#{Models::Sheet.first(model_name: 'Loft K').id}&at=exhaust-filter"],
-          "part" => ["/shelf/#{asked_for.part_id}"], "what-to-order" => ["/shelf/short"], "offer-page" => [offer_path, PHONE],
+          "what-to-order" => ["/shelf/short"], "offer-page" => [offer_path, PHONE],
           "phone-look-over" => ["/jobs/#{walk}/look-over?at=#{measured(walk)}", PHONE], "customers-page" => [card_path, PHONE] }
       end
 
@@ -83,11 +84,6 @@ module UprightBench
       # Begun for the picture, and dropped after it unless it was there.
       def draft
         Models::Draft.first(sheet_id: drawn.id) || Services::BeginDraft.of(drawn, by: Models::Person.first(role: "technician"), at: Time.now).tap { |begun| @begun = begun }
-      end
-
-      # Most tasks ask for it.
-      def asked_for
-        Models::PartForecast.order(Sequel.desc(:tasks), Sequel.desc(:from_dues)).first
       end
 
       def offer_path

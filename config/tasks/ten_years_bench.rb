@@ -89,7 +89,11 @@ module UprightBench
       end
 
       def pages
-        { "bench" => "/", "what falls due" => "/cards", "take in" => "/take-in", "customers" => "/customers", "sheets" => "/sheets" }.each { |name, path| @watch.report(name) { @watch.get(path) } }
+        { "bench" => "/", "what falls due" => "/cards", "take in" => "/take-in", "customers" => "/customers", "sheets" => "/sheets" }.each do |name, path|
+          @watch.report(name) do
+            @watch.get(path)
+          end
+        end
         jobs_and_machines.each { |name, path| @watch.report(name) { |round| @watch.get(path.call(round)) } }
       end
 

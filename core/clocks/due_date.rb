@@ -36,84 +36,78 @@ module UprightBench
 
         # @return [Due]
         def call
-          return unknown_history if @progress.started_on.nil?
+          return unknown_history if start.nil?
 
-          dated = @task.clocks.filter_map { |clock| dates(clock) }
+          dated = @task.clocks.filter_map { |clock| dates(clock) }.sort_by(&:due)
           return never if dated.empty?
 
-          first = dated.min_by { |row| row[:due] }
-          Due.new(due_on: first[:due], early_on: dated.map { |row| row[:early] }.min,
-                  late_on: dated.filter_map { |row| row[:late] }.min, deciding: first[:clock].kind, personal: personal(first[:clock]),
-                  reasons: dated.sort_by { |row| row[:due] }.map { |row| row[:reason] })
+          first = dated.first
+          Due.new(due_on: first.due, early_on: dated.map(&:early).min, late_on: dated.filter_map(&:late).min, deciding: first.clock.kind, personal: personal(first.clock),
+                  reasons: dated.map { |one| reason(one) })
         end
 
         # @param clock [Clock] one of the task's
         # @return [Date, nil] when this clock alone runs out; nil when it never does
         def due_of(clock)
-          dates(clock)&.fetch(:due)
+          dates(clock)&.due
         end
 
         private
 
+        Dated = Struct.new(:clock, :due, :early, :late)
+        private_constant :Dated
+
         def dates(clock)
-          due = on(clock, @use.mean)
-          return if due.nil?
-
-          slow, fast = rates(clock)
-          early = on(clock, fast)
-          late = on(clock, slow)
-          { clock: clock, due: due, early: [early, due].min, late: late && [late, due].max, reason: reason(clock, due) }
+          due, early, late = send(BY.fetch(clock.kind), clock)
+          due && Dated.new(clock, due, [early, due].min, late && [late, due].max)
         end
 
-        def on(clock, hours_per_week)
-          send(:"by_#{clock.kind}", clock, hours_per_week)
+        BY = { hours: :by_hours, months: :by_months, count: :by_count, indicator: :by_indicator }.freeze
+        private_constant :BY
+
+        # @return [Array(Date, Date, Date)] the day itself, the early and the late bound; what goes by the calendar has none
+        def by_hours(clock)
+          by_use(start, clock.limit * factor(clock))
         end
 
-        # @return [Array(Float, Float)] hours a week, at the slowest and at the fastest; what goes by the calendar has none
-        def rates(clock)
-          hours = hours_to_come(clock)
-          hours&.positive? ? @use.bounds_over(hours) : [@use.mean, @use.mean]
-        end
-
-        def hours_to_come(clock)
-          case clock.kind
-          when :hours then clock.limit * factor(clock)
-          when :count then clock.each_hours && (left(clock) * clock.each_hours * factor(clock))
-          end
-        end
-
-        def by_hours(clock, rate)
-          after(start, hours_to_come(clock), rate)
-        end
-
-        def by_months(clock, _rate)
-          shortened(start, start >> clock.limit, clock)
+        def by_months(clock)
+          [shortened(start, start >> clock.limit, clock)] * 3
         end
 
         # What was counted is taken as it stands on the day of counting; only the rest is predicted.
-        def by_count(clock, rate)
+        def by_count(clock)
           from = @progress.counted_on || start
-          return after(from, hours_to_come(clock), rate) if clock.each_hours
+          left = [clock.limit - @progress.counted, 0].max
+          return by_use(from, left * clock.each_hours * factor(clock)) if clock.each_hours
 
-          shortened(from, from >> (left(clock) * clock.each_months), clock)
+          [shortened(from, from >> (left * clock.each_months), clock)] * 3
         end
 
-        def left(clock)
-          [clock.limit - @progress.counted, 0].max
-        end
-
-        def by_indicator(clock, _rate)
+        def by_indicator(clock)
           return unless @progress.indicator&.positive?
+          return [@progress.indicator_on] * 3 if @progress.indicator >= clock.limit
 
           days = (@progress.indicator_on - start).to_i
-          return @progress.indicator_on if @progress.indicator >= clock.limit
+          [start + (days * clock.limit / @progress.indicator.to_f).floor] * 3
+        end
 
-          start + (days * clock.limit / @progress.indicator.to_f).floor
+        def by_use(from, hours)
+          return [from] * 3 if hours <= 0
+
+          slow, fast = @use.bounds_over(hours)
+          [after(from, hours, @use.mean), after(from, hours, fast), after(from, hours, slow)]
+        end
+
+        def after(from, hours, rate)
+          return if rate.zero?
+
+          days = (hours / rate * DAYS_A_WEEK).floor
+          from + days if days <= FOREVER_DAYS
         end
 
         # On the interval.
         def factor(clock)
-          (@by_clock ||= {}.compare_by_identity)[clock] ||= household(clock) / personal(clock)
+          household(clock) / personal(clock)
         end
 
         def household(clock)
@@ -125,35 +119,31 @@ module UprightBench
         end
 
         def shortened(from, whole, clock)
-          factor(clock) == 1 ? whole : from + ((whole - from) * factor(clock)).floor
-        end
-
-        def after(from, hours, rate)
-          return from if hours <= 0
-          return if rate.zero?
-
-          days = (hours / rate * DAYS_A_WEEK).floor
-          from + days if days <= FOREVER_DAYS
+          share = factor(clock)
+          share == 1 ? whole : from + ((whole - from) * share).floor
         end
 
         def start
           @progress.started_on
         end
 
-        def reason(clock, due)
-          "#{clock.words}#{shortening(clock)} from #{start.iso8601}#{progress_words(clock)}: #{due.iso8601}"
+        def reason(dated)
+          clock = dated.clock
+          "#{clock.words}#{shortening(clock)} from #{@start_words ||= start.iso8601}#{progress_words(clock)}: #{dated.due.iso8601}"
         end
 
         def shortening(clock)
-          words = []
-          words << format(" × %<factor>.2f (%<why>s)", factor: household(clock), why: @household.words) if household(clock) < 1
-          words << format(" ÷ %<factor>.2f (%<why>s)", factor: personal(clock), why: @personal.words) unless personal(clock) == 1
-          words.join
+          household = household(clock)
+          personal = personal(clock)
+          return "" if household == 1 && personal == 1
+
+          "#{format(' × %<factor>.2f (%<why>s)', factor: household, why: @household.words) if household < 1}" \
+            "#{format(' ÷ %<factor>.2f (%<why>s)', factor: personal, why: @personal.words) unless personal == 1}"
         end
 
         def progress_words(clock)
           case clock.kind
-          when :hours then format(" at %<rate>.1f h a week", rate: @use.mean)
+          when :hours then @rate_words ||= format(" at %<rate>.1f h a week", rate: @use.mean)
           when :count then ", #{@progress.counted} counted so far"
           when :indicator then ", #{@progress.indicator} % on #{@progress.indicator_on.iso8601}"
           end

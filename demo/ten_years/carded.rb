@@ -22,10 +22,10 @@ module UprightBench
         end
 
         # @yieldparam card [Card]
-        def each
+        def each(&block)
           return enum_for unless block_given?
 
-          @plan.machines.times { |row| of(row) { |card| yield card } }
+          @plan.machines.times { |row| of(row, &block) }
         end
 
         private
@@ -35,14 +35,17 @@ module UprightBench
           visit = @plan.last_day(row)
           sent = Array.new(days.size, 0)
           day = visit + days.compact.min - LEAD_DAYS
-          while day < @plan.today - 1
-            lines = days.each_index.select { |place| days[place] && sent[place] < ATTEMPTS && visit + days[place] <= day + LEAD_DAYS + WINDOW_DAYS }
+          until day >= @plan.today - 1 || over?(days, sent)
+            last = day + LEAD_DAYS + WINDOW_DAYS - visit
+            lines = days.each_index.select { |place| days[place] && sent[place] < ATTEMPTS && days[place] <= last }
             lines.each { |place| sent[place] += 1 }
             yield Card.new(row, day, lines.to_h { |place| [place, sent[place]] }) if lines.any?
-            break if days.each_index.all? { |place| days[place].nil? || sent[place] == ATTEMPTS }
-
             day += GAP_DAYS
           end
+        end
+
+        def over?(days, sent)
+          days.each_index.all? { |place| days[place].nil? || sent[place] == ATTEMPTS }
         end
       end
     end

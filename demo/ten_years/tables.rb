@@ -9,6 +9,7 @@ module UprightBench
         CARD_DAYS = 200
         JOB = "id number machine_id customer_id sheet_version_id state complaint made_safe_at made_safe_by request_key taken_in_by taken_in_at " \
               "closed_up_at handed_over_at"
+        CARD = "id customer_id channel attempt code_expires_on batch_id created_by created_at"
         DUE = "id machine_id position position_name task action started_on due_on early_on late_on deciding reasons may_card computed_on"
 
         # @param plan [Plan]
@@ -125,8 +126,6 @@ module UprightBench
           @sent ||= Carded.new(@plan, days).each.to_a
         end
 
-        CARD = "id customer_id channel attempt code_expires_on batch_id created_by created_at"
-
         def cards
           table(:cards, CARD, numbered do |card, id|
             line(id, customer_id(card), "email", card.lines.values.max, card.day + 120, batch, counter, "#{card.day} 09:00Z")
@@ -134,7 +133,11 @@ module UprightBench
         end
 
         def card_lines
-          table(:card_lines, "card_id due_id attempt leaves_on", numbered { |card, id| card.lines.map { |at, attempt| line(id, due_id(card.machine, at), attempt, card.day) }.join })
+          table(:card_lines, "card_id due_id attempt leaves_on", numbered do |card, id|
+            card.lines.map do |at, attempt|
+              line(id, due_id(card.machine, at), attempt, card.day)
+            end.join
+          end)
         end
 
         def messages
@@ -153,7 +156,9 @@ module UprightBench
 
         # They are all of one, which left long ago.
         def batches
-          table(:batches, "id state until_on created_by created_at written_at finished_at", lines(1) { line(batch, "done", @plan.today, counter, *(["#{@plan.today} 00:00Z"] * 3)) })
+          table(:batches, "id state until_on created_by created_at written_at finished_at", lines(1) do
+            line(batch, "done", @plan.today, counter, *(["#{@plan.today} 00:00Z"] * 3))
+          end)
         end
 
         def batch

@@ -22,7 +22,7 @@ module UprightBench
         # @param settings [Config::Settings]
         # @raise [ArgumentError] when the setting says something else
         def self.for(channel, settings)
-          said = settings.device_trouble.to_s.split(";").map { |part| part.split(":", 2).map(&:strip) }.to_h
+          said = settings.device_trouble.to_s.split(";").to_h { |part| part.split(":", 2).map(&:strip).push("").first(2) }
           new(said.fetch(channel, "").split(",").to_h { |part| percent(part) })
         end
 

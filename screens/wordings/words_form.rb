@@ -27,7 +27,11 @@ module UprightBench
 
         # @return [Hash{Symbol=>String}] those that differ from what comes with the product
         def texts
-          ALL.to_h { |name, (text, *)| [name, values[name].to_s.gsub("\r\n", "\n").then { |typed| typed.strip.empty? ? text : typed }] }.reject { |name, text| text == ALL.fetch(name).first }
+          ALL.to_h do |name, (text, *)|
+            [name, values[name].to_s.gsub("\r\n", "\n").then do |typed|
+              typed.strip.empty? ? text : typed
+            end]
+          end.reject { |name, text| text == ALL.fetch(name).first }
         end
       end
     end

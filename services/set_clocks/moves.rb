@@ -35,7 +35,9 @@ module UprightBench
 
         def columns(changed)
           dues, answers = changed.transpose
-          [Sequel.pg_array(dues.map(&:id), :bigint), *DATES.map { |name| Sequel.pg_array(answers.map(&name), :date) }, Sequel.pg_array(answers.map { |one| one.deciding.to_s }, :text),
+          [Sequel.pg_array(dues.map(&:id), :bigint), *DATES.map { |name| Sequel.pg_array(answers.map(&name), :date) }, Sequel.pg_array(answers.map do |one|
+            one.deciding.to_s
+          end, :text),
            Sequel.pg_array(answers.map(&:personal), :numeric), Sequel.pg_array(answers.map { |one| JSON.generate(one.reasons) }, :text)]
         end
       end

@@ -45,7 +45,9 @@ class DrawingsTest < AppTest
   def test_no_drawing_brings_a_style
     policy = Core::Findings::Policy.new
     place = core("ostrel-stride-36").position("brush-front")
-    drawings = [Drawings::Mark.image(:wash), Drawings::RackClock.new(share: 0.5, label: "wet").render, Drawings::Horizon.new(Array.new(3) { |week| { label: nil, count: week, overdue: week.zero?, href: "/cards", words: "x", chosen: week == 1 } }).render,
+    drawings = [Drawings::Mark.image(:wash), Drawings::RackClock.new(share: 0.5, label: "wet").render, Drawings::Horizon.new(Array.new(3) do |week|
+      { label: nil, count: week, overdue: week.zero?, href: "/cards", words: "x", chosen: week == 1 }
+    end).render,
                 years, Drawings::Gauge.new(position: place, observed: { standout_mm: 3 }, policy: policy).render]
     drawings.each do |svg|
       read(svg)
@@ -63,7 +65,7 @@ class DrawingsTest < AppTest
 
   # From the first date to the last, and no further than the drawing is wide.
   def test_the_years_keep_their_order_and_stay_on_the_line
-    wide = years.scan(/<svg.*?<\/svg>/m).first
+    wide = years.scan(%r{<svg.*?</svg>}m).first
     svg = read(wide)
     now = svg.at_xpath(".//line[@class='now-line']")["x1"].to_f
     boxes = svg.xpath(".//rect").map { |rect| [rect["x"].to_f, rect["x"].to_f + rect["width"].to_f] }

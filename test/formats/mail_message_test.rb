@@ -6,7 +6,8 @@ require_relative "../test_helper"
 # Read back by the mail library, and held against the line rules of RFC 5322.
 class MailMessageTest < AppTest
   def written(**changes)
-    Formats::MailMessage.new(**{ from: ["Ropewalk", "a@example.org"], to: "b@example.org", subject: "due", id: "key-1@example.org", date: NOW, text: "text", html: "<p>text</p>" }, **changes).to_s
+    Formats::MailMessage.new(from: ["Ropewalk", "a@example.org"], to: "b@example.org", subject: "due", id: "key-1@example.org", date: NOW, text: "text", html: "<p>text</p>",
+                             **changes).to_s
   end
 
   def read(**changes)

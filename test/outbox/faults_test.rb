@@ -47,11 +47,15 @@ class FaultsTest < CommittedTest
   def customers(count, **fields)
     sheet = sheet("Brackwater Loft K")
     ids = DB[:customers].import(%i[name email street phone email_agreed post_agreed text_agreed created_by],
-                                Array.new(count) { |n| ["Customer #{n}", "c#{n}@example.org", "Old Slip #{n}", format("0001-%04d", n), false, false, false, owner.id] }, return: :primary_key)
+                                Array.new(count) do |n|
+                                  ["Customer #{n}", "c#{n}@example.org", "Old Slip #{n}", format("0001-%04d", n), false, false, false, owner.id]
+                                end, return: :primary_key)
     Models::Customer.where(id: ids).update({ email_agreed: true }.merge(fields))
     machines = DB[:machines].import(%i[customer_id sheet_id created_by], ids.map { |id| [id, sheet.id, owner.id] }, return: :primary_key)
     DB[:dues].import(%i[machine_id position position_name task action started_on due_on early_on late_on deciding reasons may_card computed_on],
-                     machines.map { |id| [id, "exhaust-filter", "Exhaust cassette", "replace", "replace", today - 365, today, today, today, "months", Sequel.pg_jsonb([]), true, today] })
+                     machines.map do |id|
+                       [id, "exhaust-filter", "Exhaust cassette", "replace", "replace", today - 365, today, today, today, "months", Sequel.pg_jsonb([]), true, today]
+                     end)
   end
 
   # @return [Process::Status] of a process that hands over a batch and dies at a step, unless it comes to the end before

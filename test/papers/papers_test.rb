@@ -39,8 +39,46 @@ class PapersTest < AppTest
     assert_equal [148, 105], size
     assert_equal 8, text.scan("front brush strip").size
     assert_includes text, "and 6 more"
-    assert_includes text, "by the code on the right"
+    assert_includes text, "by the code"
     assert_includes text, "Old Slip 1"
+  end
+
+  def letter(customer)
+    line = Core::Cards::Letter::Line.new(machine: "Loft K", part: "Exhaust cassette", action: "replace", due_on: Date.new(2026, 3, 2), overdue: true)
+    Core::Cards::Letter.new(customer: customer, shop: "Shop", shop_phone: "555-0199", lines: [line], link: "http://127.0.0.1/c/#{customer[-1] * 26}")
+  end
+
+  # Four A6 cards on a sheet of A4 laid across (ISO 216: it is halved twice), each whole and once; their codes are read back.
+  def test_many_cards_on_sheets_with_marks_to_cut_by
+    cards = %w[a b c d e].map { |name| { letter: letter("Customer #{name}"), address: "Customer #{name}\nOld Slip 1" } }
+    pdf = Papers::CardSheet.new(cards: cards, sender: "Shop", style: Papers::PostCard::Style.of({}), sheet: "a4").render
+    text, size = read(pdf)
+
+    assert_equal [[297, 210], 2], [size, pdf.scan(%r{/Type /Page\b}).size]
+    %w[a b c d e].each { |name| assert_equal 2, text.scan("Customer #{name}").size }
+    image, = Open3.capture2("pdftoppm", "-r", "200", "-f", "1", "-l", "1", "-png", "-", stdin_data: pdf, binmode: true)
+    codes, = Open3.capture2("zbarimg", "-q", "--nodbus", "--raw", "-", stdin_data: image, binmode: true)
+
+    assert_equal %w[a b c d].map { |name| "http://127.0.0.1/c/#{name * 26}" }, codes.split.sort
+  end
+
+  def test_four_by_six_inches_and_an_address_where_the_window_is
+    style = Papers::PostCard::Style.of("card_size" => "inch_4x6", "card_layout" => "window")
+    pdf = Papers::PostCard.new(letter: letter("Customer a"), address: "Window Person\nOld Slip 1", sender: "Shop", style: style).render
+    box, = Open3.capture2("pdftotext", "-bbox", "-", "-", stdin_data: pdf, binmode: true)
+    left, bottom = box.match(/xMin="([\d.]+)" yMin="[\d.]+" xMax="[\d.]+" yMax="([\d.]+)">Window</).captures.map { |points| points.to_f * 25.4 / 72 }
+
+    assert_equal [152, 102], read(pdf).last
+    assert_in_delta 20, left, 1 # DIN 680, from memory: the window begins 20 mm from the left
+    assert_includes 15..60, 101.6 - bottom # and lies 15 to 60 mm above the edge
+  end
+
+  def test_the_list_of_calls
+    text, = read(Papers::CallList.new(shop: "Shop", rows: Array.new(40) do |n|
+      { name: "#{NAME} #{n}", phone: "555-01#{n}", words: "Loft K\n - a new filter", calls: n % 2 }
+    end).render)
+
+    assert_equal [40, 20], [text.scan("Said:").size, text.scan("not reached 1").size]
   end
 
   def test_a_long_order_and_a_long_list_go_on_to_another_page

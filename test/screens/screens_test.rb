@@ -370,7 +370,7 @@ class ScreensTest < DatabaseTest
     fleet = Models::Customer.first(fleet: true)
     get "/customers/#{fleet.id}/plan"
 
-    assert_says(/visits?<\/b>, [\d.]+ hours at the bench/)
+    assert_says(%r{visits?</b>, [\d.]+ hours at the bench})
     get "/customers/#{fleet.id}/plan.pdf"
 
     assert_equal "%PDF", page[0, 4]

@@ -25,7 +25,7 @@ class GsmTest < CoreTest
     assert_equal [1, 2, 2, 3], [160, 161, 306, 307].map { |letters| gsm("a" * letters).segments }
   end
 
-  def test_what_the_alphabet_has_not_makes_it_ucs2_of_70_and_67
+  def test_what_the_alphabet_has_not_takes_two_bytes_and_fewer_fit
     assert_equal [:ucs2, %w[ł]], [gsm("Pawł").encoding, gsm("Pawł").strange]
     assert_equal [1, 2, 2, 3], [70, 71, 134, 135].map { |letters| gsm("ł" * letters).segments }
   end

@@ -59,7 +59,7 @@ class FiveYearsTest < CoreTest
 
   # The customer comes about when it is due, though not within eight weeks and at least every year and a half; the strip is read.
   def visit_at(due, fitted, used, evidence)
-    weeks = ((due.due_on - START).to_i / 7 - fitted).clamp(8, 78)
+    weeks = (((due.due_on - START).to_i / 7) - fitted).clamp(8, 78)
     at = fitted + weeks
     evidence << Use::Evidence.new(kind: :strip, hours: (used[at] - used[fitted]) * Math.exp(READ_OFF * normal), weeks: weeks, read_on: START + (at * 7))
     at
