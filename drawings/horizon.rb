@@ -51,7 +51,7 @@ module UprightBench
                                          text_anchor: "middle")
         end
         label = Svg.text(week[:label], x: left + 3, y: 122, class: "hour") if week[:label]
-        Svg.tag(:a, "#{area}#{bar}#{count}#{label}", href: week[:href], aria_label: week[:words], aria_current: ("true" if week[:chosen]))
+        "#{Svg.tag(:a, area + bar, href: week[:href], aria_label: week[:words], aria_current: ('true' if week[:chosen]))}#{count}#{label}"
       end
     end
   end

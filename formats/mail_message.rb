@@ -17,9 +17,9 @@ module UprightBench
       # @param id [String] the Message-ID without its brackets
       # @param date [Time]
       # @param headers [Hash{String=>String}] more of them, ASCII
-      # @raise [ArgumentError] when an address is no ASCII
+      # @raise [ArgumentError] when an address is no ASCII, or holds a line break
       def initialize(from:, to:, subject:, id:, date:, text:, html:, headers: {})
-        raise ArgumentError, "an address in a message must be ASCII" unless to.ascii_only? && from.last.ascii_only?
+        raise ArgumentError, "an address in a message is plain ASCII" unless [to, from.last].all? { |address| address.ascii_only? && !address.match?(/[\r\n]/) }
 
         @from = from
         @to = to

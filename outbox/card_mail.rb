@@ -13,7 +13,7 @@ module UprightBench
       # @param letter [Core::Cards::Letter]
       # @param shop [Models::Shop]
       # @return [String] RFC 5322
-      # @raise [Rejected] when the address cannot be written in a message
+      # @raise [Rejected] when the address cannot be written in a message, or is none
       def write(message, letter, shop)
         text = letter.text
         Formats::MailMessage.new(from: [shop.name, shop.email], to: message.recipient, subject: letter.subject, id: "#{message.key}@#{shop.email.split('@').last}",

@@ -1,6 +1,5 @@
 # frozen_string_literal: true
 
-require "mail"
 require "net/smtp"
 require "openssl"
 
@@ -13,6 +12,9 @@ module UprightBench
       NOT_SENT = [SocketError, Errno::ECONNREFUSED, Errno::EHOSTUNREACH, Errno::ENETUNREACH, Net::OpenTimeout, Net::SMTPServerBusy,
                   Net::SMTPAuthenticationError, Net::SMTPSyntaxError, Net::SMTPUnsupportedCommand, OpenSSL::SSL::SSLError].freeze
 
+      OPEN_SECONDS = 10
+      READ_SECONDS = 20
+
       def initialize(settings)
         @smtp = settings.smtp_url
         @tray = Devices::Tray.new(settings.state_dir.join("outbox/mail"), Devices::Trouble.for("email", settings))
@@ -24,7 +26,7 @@ module UprightBench
       # @raise [Rejected, InDoubt]
       def deliver(message, letter, shop)
         written = CardMail.write(message, letter, shop)
-        @smtp ? send_out(Mail.new(written)) : @tray.put("#{message.key}.eml", written, tries: message.tries, to: message.recipient)
+        @smtp ? send_out(written, from: shop.email, to: message.recipient) : @tray.put("#{message.key}.eml", written, tries: message.tries, to: message.recipient)
       end
 
       # What became of a message that was being handed over when the process died.
@@ -42,20 +44,19 @@ module UprightBench
 
       private
 
-      def send_out(mail)
-        mail.delivery_method(:smtp, smtp_settings)
-        mail.deliver!
+      # Byte by byte as it was written.
+      def send_out(written, from:, to:)
+        server = Net::SMTP.new(@smtp.host, @smtp.port || Net::SMTP.default_port)
+        server.enable_starttls_auto
+        server.open_timeout = OPEN_SECONDS
+        server.read_timeout = READ_SECONDS
+        server.start(helo: from.split("@").last, user: @smtp.user, secret: @smtp.password, authtype: (:plain if @smtp.user)) { |open| open.send_message(written, from, to) }
       rescue Net::SMTPFatalError => e
         raise Rejected, e.message
       rescue *NOT_SENT
         raise
       rescue StandardError => e
         raise InDoubt, e.message
-      end
-
-      def smtp_settings
-        { address: @smtp.host, port: @smtp.port || 25, user_name: @smtp.user, password: @smtp.password,
-          authentication: (:plain if @smtp.user), enable_starttls_auto: true, open_timeout: 10, read_timeout: 20 }.compact
       end
     end
   end

@@ -1,20 +1,43 @@
 # frozen_string_literal: true
 
 require "que"
+require "rbconfig"
 
 module UprightBench
   module Outbox
-    # Works the queue: takes jobs as they come, lets the running ones end when it is told to stop.
+    # Works the queue: takes jobs as they come, lets the running ones end when it is told to stop. When the database goes away it
+    # waits until it is back, and begins anew.
     class Worker
       THREADS = 2
+      LOOK_AGAIN_SECONDS = 1
 
       def run
         Que.logger = Logger.new($stderr, level: Logger::ERROR)
+        @told = Queue.new
+        %w[INT TERM].each { |name| Signal.trap(name) { @told << name } }
         locker = Que::Locker.new(worker_priorities: Array.new(THREADS))
-        told = Queue.new
-        %w[INT TERM].each { |name| Signal.trap(name) { told << name } }
-        told.pop
+        @told.pop
         locker.stop!
+      rescue Sequel::DatabaseError, PG::Error => e
+        begin_anew(e)
+      end
+
+      private
+
+      # The queue's threads end the process when they lose their connection. What they held is gone with it, and a new program in
+      # place of this one has nothing left of them.
+      def begin_anew(error)
+        Thread.list.each { |thread| thread.abort_on_exception = false }
+        warn "The worker lost the database and waits for it: #{error.message.lines.first}"
+        sleep LOOK_AGAIN_SECONDS until @told.size.positive? || database?
+        exec(RbConfig.ruby, $PROGRAM_NAME) if @told.empty?
+      end
+
+      def database?
+        Sequel.connect(SETTINGS.database_url, test: true, keep_reference: false).disconnect
+        true
+      rescue Sequel::DatabaseError
+        false
       end
     end
   end

@@ -119,9 +119,9 @@ module UprightBench
         def visit_calendar(visits, for_shop:)
           rows = visits.map do |visit|
             said = for_shop ? { summary: "#{visit.customer.name} brings a machine" } : { summary: "Bring the vacuum cleaner to #{shop.name}", place: shop.sender }
-            { id: visit.id, date: visit.drop_off_on, place: nil, **said }
+            { id: "visit-#{visit.id}", date: visit.drop_off_on, busy: true, **said }
           end
-          Formats::VisitCalendar.new(name: shop.name, host: URI(SETTINGS.public_url).host, stamp: now, rows: rows).call
+          day_calendar(shop.name, rows)
         end
 
         def calendar(text, name)

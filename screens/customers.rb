@@ -122,8 +122,13 @@ module UprightBench
 
         # @return [String] iCalendar
         def due_calendar(customer)
-          rows = Services::YearAhead.call(customer, today: today).map(&:to_h)
-          Formats::DueCalendar.new(name: "#{customer.name}, #{shop.name}", host: URI(SETTINGS.public_url).host, stamp: now, rows: rows).call
+          rows = Services::YearAhead.call(customer, today: today).map { |row| { id: "due-#{row.id}", date: row.date, summary: "#{row.machine}: #{row.what.join(', ')}" } }
+          day_calendar("#{customer.name}, #{shop.name}", rows)
+        end
+
+        # @param rows [Array<Hash>] as Formats::DayCalendar takes them
+        def day_calendar(name, rows)
+          Formats::DayCalendar.new(name: name, host: URI(SETTINGS.public_url).host, stamp: now, rows: rows).call
         end
 
         def customer_asked
@@ -131,8 +136,10 @@ module UprightBench
         end
 
         def plan_calendar(customer)
-          rows = plan_rows(customer).map { |row| { id: "plan-#{customer.id}-#{row[:machine_id]}-#{row[:date].iso8601}", url: nil, **row } }
-          Formats::DueCalendar.new(name: "#{customer.name}, #{shop.name}", host: URI(SETTINGS.public_url).host, stamp: now, rows: rows).call
+          rows = plan_rows(customer).map do |row|
+            { id: "plan-#{customer.id}-#{row[:machine_id]}-#{row[:date].iso8601}", date: row[:date], summary: "#{row[:machine]}: #{row[:what].join(', ')}" }
+          end
+          day_calendar("#{customer.name}, #{shop.name}", rows)
         end
 
         def plan_page(customer)

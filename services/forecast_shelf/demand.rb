@@ -7,6 +7,7 @@ module UprightBench
       class Demand
         USED_DAYS = 365  # looked back at what was used, for the walk-ins
         FEWEST_DAYS = 28 # a new shop's first weeks are no rate yet (house rule)
+        SAID_YES = 0.9   # of those who answered a card that they come, or want it sent, so many do (house rule)
         TAILS = 2        # so many times its early side before a date, there is next to nothing of it
 
         # @param days [Integer] how far ahead
@@ -34,7 +35,7 @@ module UprightBench
         # @return [Hash{String=>Float}] by channel, that a customer who gets a card comes
         def chances
           seen = CardReturns.chances(today: @today)
-          Core::Cards::Channels::ORDER.map(&:to_s).to_h { |channel| [channel, seen.fetch(channel) { Core::Shelf::ReturnChance.new }.call] }
+          Core::Cards::Channels::ORDER.map(&:to_s).to_h { |channel| [channel, seen.fetch(channel) { Core::Shelf::ReturnChance.new }.call] }.merge("said_yes" => SAID_YES)
         end
 
         private
@@ -43,7 +44,13 @@ module UprightBench
         def rows
           dates = { due_in: :due_on, early_in: :early_on, late_in: :late_on }.map { |name, column| (Sequel[:dues][column] - @today).as(name) }
           groups = [Sequel[:machines][:sheet_id], Sequel[:dues][:position], Sequel[:fittings][:part_id], Sequel[:dues][:due_on], Sequel[:dues][:early_on], Sequel[:dues][:late_on]]
-          open_dues.group(*groups, :channel).select(*groups.first(3), *dates, :channel, Sequel.function(:count).*.as(:count)).naked.all
+          channel = Sequel.case([[{ Sequel[:dues][:id] => said_yes }, "said_yes"]], Sequel[:reached][:channel])
+          open_dues.group(*groups, channel).select(*groups.first(3), *dates, channel.as(:channel), Sequel.function(:count).*.as(:count)).naked.all
+        end
+
+        # Dues of whose card the customer said yes.
+        def said_yes
+          Models::CardLine.where(void: false, card_id: Models::Answer.where(kind: %w[will_come send_part]).select(:card_id)).select(:due_id)
         end
 
         def open_dues

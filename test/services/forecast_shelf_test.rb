@@ -6,7 +6,7 @@ require_relative "../test_helper"
 class ForecastShelfTest < DatabaseTest
   def setup
     Models::Due.running.update(due_on: today + 2000, early_on: nil, late_on: nil)
-    Models::Card.dataset.update(created_at: NOW - (900 * 86_400))
+    Models::Message.dataset.update(leaves_on: today - 900)
     @machine = new_machine
     Services::SetClocks.call(@machine, on: today)
     @due = Models::Due.running.where(machine_id: @machine.id, action: "replace", position: "post-filter").first
@@ -38,7 +38,7 @@ class ForecastShelfTest < DatabaseTest
   def test_a_card_that_was_followed_by_a_job_raises_the_chance
     fit("HD-2010")
     customer = @machine.customer
-    card = Models::Card.create(customer_id: customer.id, channel: "email", attempt: 1, code_expires_on: today, created_by: owner.id, created_at: NOW - (200 * 86_400))
+    card = write_card(customer, at: NOW - (200 * 86_400))
     take_in(new_machine("Tolliver Wick").tap { |other| other.update(customer_id: customer.id) }, at: card.created_at + (10 * 86_400))
     reckon
 
@@ -69,6 +69,16 @@ class ForecastShelfTest < DatabaseTest
     reckon
 
     assert_in_delta 0.0, of("HD-2010")&.from_dues.to_f
+  end
+
+  def test_who_answered_that_they_come_is_counted_on
+    fit("HD-2010")
+    card = write_card(@machine.customer)
+    Models::CardLine.create(card_id: card.id, due_id: @due.id, attempt: 1, leaves_on: today)
+    Services::AnswerCard.call(card, kind: "will_come", at: NOW)
+    reckon
+
+    assert_in_delta Services::ForecastShelf::Demand::SAID_YES, of("HD-2010").from_dues, 1e-6
   end
 
   # One piece in the year: a walk-in rate over the weeks since the shop began using parts, at most a year.

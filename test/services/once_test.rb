@@ -39,15 +39,39 @@ class OnceTest < CommittedTest
   def test_a_worker_killed_in_the_middle_of_a_batch_loses_and_repeats_nothing
     write_batch
     pid = start_worker
-    wait_until { handed_over >= 2 }
+    wait_until { outbox("post").size >= 2 }
     stop(pid, "KILL")
-    in_the_middle = handed_over
+    in_the_middle = outbox("post").size
     start_worker
     wait_until { handed_over == POSTED }
 
     assert_operator in_the_middle, :<, POSTED, "the batch was over before the worker was killed"
     assert_each_carded_once
     assert_equal POSTED, outbox("post").size
+  end
+
+  # As when the database is restarted: every connection is gone, in the middle of a batch.
+  def test_a_worker_that_loses_the_database_waits_for_it_and_goes_on
+    pid = start_worker
+    wait_until { DB[:que_lockers].any? }
+    write_batch
+    wait_until { handed_over >= 1 || outbox("post").any? }
+    cut_off
+    wait_until { handed_over == POSTED }
+
+    assert_each_carded_once
+    assert_equal POSTED, outbox("post").size
+    assert_equal pid, Process.getpgid(pid), "it is still the same process"
+    Process.kill("TERM", -pid)
+    wait_until { Process.wait(pid, Process::WNOHANG) }
+    @workers.delete(pid)
+  end
+
+  def cut_off
+    Sequel.connect(ENV.fetch("DATABASE_URL"), test: false, keep_reference: false) do |other|
+      other.run("SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = current_database() AND pid <> pg_backend_pid()")
+    end
+    DB.disconnect
   end
 
   def test_two_jobs_cannot_take_the_last_one

@@ -3,16 +3,16 @@
 require_relative "../test_helper"
 
 # iCalendar (RFC 5545), read back by the library's own parser and held against the standard's rules for lines.
-class DueCalendarTest < AppTest
+class DayCalendarTest < AppTest
   DAY = Date.new(2027, 2, 28)
   STAMP = Time.utc(2026, 11, 25, 9, 30)
 
   def text(*rows)
-    Formats::DueCalendar.new(name: "Ferry; Line, Ltd", host: "bench.example.org", stamp: STAMP, rows: rows).call
+    Formats::DayCalendar.new(name: "Ferry; Line, Ltd", host: "bench.example.org", stamp: STAMP, rows: rows).call
   end
 
   def row(**more)
-    { id: 7, date: DAY, machine: "Stride 36; Šárka, 1", what: ["replace tube filter", "wash foam " * 12], **more }
+    { id: "due-7", date: DAY, summary: "Stride 36; Šárka, 1: replace tube filter, #{'wash foam ' * 12}", **more }
   end
 
   def test_read_back_it_is_what_was_written
@@ -35,6 +35,14 @@ class DueCalendarTest < AppTest
     assert_includes lines, "DTEND;VALUE=DATE:20270301"
     assert(lines.any? { |line| line.start_with?("SUMMARY:Stride 36\\; ") })
     assert_includes lines, "DTSTAMP:20261125T093000Z"
+  end
+
+  # RFC 5545, 3.8.2.7: only what is not transparent takes up time.
+  def test_a_visit_takes_up_its_day_and_has_a_place
+    visit = Icalendar::Calendar.parse(text(row(busy: true, place: "Ferry Slip 3, Pell Harbor"))).first.events.first
+
+    assert_equal [nil, "Ferry Slip 3, Pell Harbor"], [visit.transp&.to_s, visit.location.to_s]
+    assert_equal "TRANSPARENT", Icalendar::Calendar.parse(text(row)).first.events.first.transp.to_s
   end
 
   def test_the_same_due_keeps_its_name
