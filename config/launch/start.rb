@@ -28,6 +28,7 @@ module UprightBench
         # @return [Integer] exit status
         def call
           check_port
+          workers
           prepare
           run
           0
@@ -50,6 +51,12 @@ module UprightBench
           raise Failure, "port #{@port} is in use; set PORT to another one"
         rescue Errno::EACCES
           raise Failure, "port #{@port} needs more rights than this user has; set PORT to one above 1023"
+        end
+
+        # @return [Integer] processes; each works on one core
+        def workers
+          said = @env.fetch("WORKER_PROCESSES", "1")
+          said.match?(/\A[1-9]\d?\z/) ? said.to_i : raise(Failure, "WORKER_PROCESSES is a number from 1 to 99, not #{said}")
         end
 
         def prepare
@@ -99,7 +106,7 @@ module UprightBench
 
         def run
           @children["web"] = launch("bundle", "exec", "puma", "-C", "config/puma.rb")
-          @children["worker"] = launch(File.join(ROOT, "bin/worker"))
+          workers.times { |place| @children["worker #{place + 1}"] = launch(File.join(ROOT, "bin/worker")) }
           wait_until_up
           welcome
           watch

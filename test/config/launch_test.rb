@@ -26,6 +26,12 @@ class LaunchTest < AppTest
     %w[abc 70000 0 -1].each { |port| assert_equal "Cannot start: PORT is not a port: #{port}\n", start("PORT" => port).first }
   end
 
+  def test_workers_that_are_no_number
+    words = start("WORKER_PROCESSES" => "many", "PORT" => Config::Launch::Shell.free_port.to_s).first
+
+    assert_equal "Cannot start: WORKER_PROCESSES is a number from 1 to 99, not many\n", words
+  end
+
   # With a database that is there already: up, ready, and everything down again on Ctrl-C.
   def test_up_and_down
     port = Config::Launch::Shell.free_port
