@@ -68,7 +68,7 @@ Sequel.migration do
       UPDATE dues SET attempts = counted.attempts, carded_on = counted.carded_on
         FROM (SELECT due_id, max(attempt) AS attempts, max(leaves_on) AS carded_on FROM card_lines WHERE NOT void GROUP BY due_id) AS counted WHERE dues.id = counted.due_id;
       DROP INDEX dues_open_by_date;
-      CREATE INDEX dues_to_card ON dues (due_on, attempts) WHERE state = 'open' AND may_card;
+      CREATE INDEX dues_to_card ON dues (attempts, due_on) WHERE state = 'open' AND may_card IS TRUE;
 
       ALTER TABLE answers ADD COLUMN written_by bigint REFERENCES people;
 

@@ -31,7 +31,8 @@ module UprightBench
         # @return [Hash]
         def expected_today
           { visits: Models::Visit.booked.where(Sequel[:drop_off_on] <= today).eager(:customer).order(:drop_off_on, :id).limit(12).all,
-            due: Models::Due.running.where(may_card: true, due_on: today...(today + WEEK)).count, calls: calls_waiting.count, for_a_person: Models::Message.for_a_person.count }
+            due: Services::DueBook.to_card(policies.cards).where(due_on: today...(today + WEEK)).count,
+            calls: calls_waiting.count, for_a_person: Models::Message.for_a_person.count }
         end
       end
     end

@@ -121,7 +121,7 @@ module UprightBench
         end
 
         def horizon_weeks
-          counts = Services::DueBook.weeks(today: today, days: HORIZON_DAYS)
+          counts = Services::DueBook.weeks(today: today, days: HORIZON_DAYS, policy: policies.cards)
           (-1...(HORIZON_DAYS / 7)).map { |week| horizon_week(week, counts.fetch(week, 0)) }
         end
 

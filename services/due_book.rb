@@ -9,12 +9,18 @@ module UprightBench
         %i[customer_id customer_name machine_id machine_title plate position_name action due_on].each { |name| define_method(name) { read[name] } }
       end
 
-      # How much falls due in each week from today; -1 is what is overdue.
+      # What somebody may still hear of: not written about often enough. Those that were are many, and more with every year.
+      # @param policy [Core::Cards::Policy]
+      def self.to_card(policy)
+        Models::Due.running.where(may_card: true, attempts: (0..policy.most_follow_ups).to_a)
+      end
+
+      # How much of that falls due in each week from today; -1 is what is overdue. One look at an index; the dues of a machine that
+      # was sold are ended with it.
       # @return [Hash{Integer=>Integer}]
-      def self.weeks(today:, days:)
-        week = Sequel.case([[Sequel[:due_on] < today, -1]], (Sequel[:due_on] - today) / 7)
-        Models::Due.running.where(may_card: true).where(Sequel[:due_on] < today + days).where(machine_id: Models::Machine.exclude(state: %w[sold scrapped]).select(:id))
-                   .group_and_count(week.as(:week)).naked.as_hash(:week, :count)
+      def self.weeks(today:, days:, policy:)
+        by_day = to_card(policy).where(Sequel[:due_on] < today + days).group(:due_on).naked.select_map([:due_on, Sequel.function(:count).*.as(:count)])
+        by_day.each_with_object(Hash.new(0)) { |(day, count), weeks| weeks[day < today ? -1 : (day - today).to_i / 7] += count }
       end
 
       # @param today [Date]
@@ -92,11 +98,11 @@ module UprightBench
       end
 
       def dataset
-        found = Models::Due.running.where(may_card: true).where(Sequel[:dues][:due_on] <= @last_due_on)
-                           .join(:machines, id: :machine_id).join(:customers, id: Sequel[:machines][:customer_id])
-                           .join(:sheets, id: Sequel[:machines][:sheet_id]).exclude(Sequel[:machines][:state] => %w[sold scrapped])
-                           .where(Sequel[:customers][:forgotten_on] => nil)
-        found = @customer_ids ? found.where(Sequel[:machines][:customer_id] => @customer_ids) : found.where(Sequel[:attempts] <= @policy.most_follow_ups)
+        found = (@customer_ids ? Models::Due.running.where(may_card: true) : self.class.to_card(@policy)).where(Sequel[:dues][:due_on] <= @last_due_on)
+                .join(:machines, id: :machine_id).join(:customers, id: Sequel[:machines][:customer_id])
+                .join(:sheets, id: Sequel[:machines][:sheet_id]).exclude(Sequel[:machines][:state] => %w[sold scrapped])
+                .where(Sequel[:customers][:forgotten_on] => nil)
+        found = found.where(Sequel[:machines][:customer_id] => @customer_ids) if @customer_ids
         found.select(*columns).order(Sequel[:dues][:due_on], Sequel[:dues][:id]).naked
       end
 

@@ -52,7 +52,7 @@ class OnceTest < CommittedTest
 
   # As when the database is restarted: every connection is gone, in the middle of a batch.
   def test_a_worker_that_loses_the_database_waits_for_it_and_goes_on
-    pid = start_worker
+    pid = start_worker(err: File::NULL) # its threads complain one by one
     wait_until { DB[:que_lockers].any? }
     write_batch
     wait_until { handed_over >= 1 || outbox("post").any? }
@@ -186,8 +186,8 @@ class OnceTest < CommittedTest
     Models::Message.where(channel: "post", state: "handed_over").where(Sequel[:handed_over_at] >= NOW - 1).count
   end
 
-  def start_worker
-    pid = Process.spawn(File.join(TestDatabase::ROOT, "bin/worker"), pgroup: true)
+  def start_worker(**more)
+    pid = Process.spawn(File.join(TestDatabase::ROOT, "bin/worker"), pgroup: true, **more)
     (@workers ||= []) << pid
     pid
   end
