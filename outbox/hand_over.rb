@@ -47,18 +47,14 @@ module UprightBench
       end
 
       def write(outcomes)
-        arrived = outcomes.select { |_, (outcome, _)| outcome == :handed_over }.keys
-        arrived.group_by(&:changed_columns).each do |changed, messages|
-          changed.empty? ? all_handed_over(messages) : messages.each { |message| message.update(HANDED_OVER.merge(handed_over_at: @at)) }
-        end
+        elsewhere, arrived = outcomes.select { |_, (outcome, _)| outcome == :handed_over }.keys.partition { |message| message.changed_columns.include?(:recipient) }
+        Models::Message.where(id: arrived.map(&:id)).update(handed_over)
+        elsewhere.each { |message| message.update(handed_over) }
         outcomes.each { |message, (outcome, why)| send(outcome, message, why.to_s[0, 500]) unless outcome == :handed_over }
       end
 
-      HANDED_OVER = { state: "handed_over", last_error: nil, next_try_at: nil }.freeze
-      private_constant :HANDED_OVER
-
-      def all_handed_over(messages)
-        Models::Message.where(id: messages.map(&:id)).update(HANDED_OVER.merge(handed_over_at: @at))
+      def handed_over
+        { state: "handed_over", handed_over_at: @at, last_error: nil, next_try_at: nil }
       end
 
       def withdrawn(message, why)

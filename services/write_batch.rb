@@ -47,8 +47,9 @@ module UprightBench
       # @return [Array<Integer>] customers
       def choose
         whole = book(@batch.chosen&.to_a)
-        leaving = whole.leaving.map(&:customer_id) - @batch.without.to_a
-        @batch.update(expected: @batch.cards_dataset.count + leaving.size, left_out: Sequel.pg_jsonb(whole.left_out.values.map { |why| undated(why) }.tally))
+        without, leaving = whole.leaving.map(&:customer_id).partition { |id| @batch.without.to_a.include?(id) }
+        left_out = whole.left_out.values.map { |why| undated(why) } + (["unticked"] * without.size)
+        @batch.update(expected: @batch.cards_dataset.count + leaving.size, left_out: Sequel.pg_jsonb(left_out.tally))
         leaving
       end
 
@@ -112,7 +113,7 @@ module UprightBench
         DB.transaction do
           @batch.lock!
           if @batch.state == "writing"
-            @batch.update(state: "leaving", written_at: @at)
+            @batch.update(state: "leaving", written_at: @at, expected: @batch.cards_dataset.count)
             Outbox::SendBatch.enqueue(@batch.id)
           end
         end

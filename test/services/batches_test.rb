@@ -52,13 +52,16 @@ class BatchesTest < DatabaseTest
     batch = write_batch(without: [no_way.id])
 
     assert_equal [1, 1], [batch.expected, batch.left_out.to_h.fetch("has not agreed to any channel")]
+    refute_includes batch.left_out.to_h, "unticked"
   end
 
   def test_only_the_chosen_and_not_those_without
     one, two, three = Array.new(3) { due_in(5) }
 
     assert_equal [one.id], send_cards(chosen: [one.id]).map(&:customer_id)
-    assert_equal [two.id], send_cards(without: [three.id]).map(&:customer_id)
+    batch = write_batch(without: [three.id])
+
+    assert_equal [[two.id], 1, 1], [batch.cards.map(&:customer_id), batch.expected, batch.left_out.to_h.fetch("unticked")]
   end
 
   # ---- on its way
