@@ -107,7 +107,7 @@ module UprightBench
         def run
           @children["web"] = launch("bundle", "exec", "puma", "-C", "config/puma.rb")
           workers.times { |place| @children["worker #{place + 1}"] = launch(File.join(ROOT, "bin/worker")) }
-          wait_until_up
+          wait_until_ready
           welcome
           watch
         end
@@ -117,18 +117,19 @@ module UprightBench
           Process.spawn(settings, *command, chdir: ROOT, pgroup: true)
         end
 
-        def wait_until_up
+        # The worker too: what is sent in the first second leaves.
+        def wait_until_ready
           started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-          until up?
-            raise Failure, "the web process ended; its words are above" if ended
-            raise Failure, "no answer from /healthz" if Process.clock_gettime(Process::CLOCK_MONOTONIC) - started > UP_WITHIN_SECONDS
+          until ready?
+            raise Failure, "the web or the worker process ended; its words are above" if ended
+            raise Failure, "not ready: see /readyz" if Process.clock_gettime(Process::CLOCK_MONOTONIC) - started > UP_WITHIN_SECONDS
 
             sleep 0.2
           end
         end
 
-        def up?
-          Net::HTTP.get_response("127.0.0.1", "/healthz", @port.to_i).is_a?(Net::HTTPSuccess)
+        def ready?
+          Net::HTTP.get_response("127.0.0.1", "/readyz", @port.to_i).is_a?(Net::HTTPSuccess)
         rescue SystemCallError
           false
         end
