@@ -22,26 +22,23 @@ module UprightBench
         # `fields :required, optional: default`. The constructor is written out with its keywords, as one would by hand: values are
         # made by the hundred thousand, and Ruby checks keywords faster than we could.
         def fields(*required, **optional)
-          @declared = [*required, *optional.keys].freeze
+          names = [*required, *optional.keys]
           const_set(:DEFAULTS, optional.freeze)
-          attr_reader(*@declared)
+          attr_reader(*names)
 
           keywords = required.map { |name| "#{name}:" } + optional.keys.map { |name| "#{name}: DEFAULTS.fetch(:#{name})" }
           class_eval(<<~RUBY, __FILE__, __LINE__ + 1) # rubocop:disable Style/DocumentDynamicEvalDefinition
             def initialize(#{keywords.join(', ')})        # def initialize(kind:, limit:, each_hours: DEFAULTS.fetch(:each_hours))
-              #{@declared.map { |name| "@#{name} = Value.deep_freeze(#{name})" }.join("\n")}
+              #{names.map { |name| "@#{name} = Value.deep_freeze(#{name})" }.join("\n")}
               check
               freeze
             end
 
             def to_h                                      # def to_h
-              { #{@declared.map { |name| "#{name}: @#{name}" }.join(', ')} }
+              { #{names.map { |name| "#{name}: @#{name}" }.join(', ')} }
             end
           RUBY
         end
-
-        # The names of its fields.
-        attr_reader :declared
       end
 
       def with(**changes)

@@ -6,7 +6,7 @@ module UprightBench
   module Formats
     # An e-mail message in plain text with the same in HTML beside it: RFC 5322, with the bodies of RFC 2045 and 2046 and the
     # encoded words of RFC 2047. Written out by hand because tens of thousands leave at a time, and the mail library takes
-    # ten times as long; that library reads back what is written here, in the tests and on the way to a server.
+    # several times as long; that library reads back what is written here, in the tests.
     class MailMessage
       FOLD_AT = 76        # characters of a header line; RFC 5322 clause 2.1.1 asks for 78
       WORD_BYTES = 45     # of an encoded word, 60 characters in base 64; RFC 2047 clause 2 allows 75 with its frame

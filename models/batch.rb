@@ -7,10 +7,6 @@ module UprightBench
       one_to_many :cards, order: :id
       one_to_many :messages, order: :id
 
-      dataset_module do
-        where :under_way, state: %w[writing leaving paused]
-      end
-
       # @return [Hash{String=>Integer}] how many messages there are in each state
       def counts
         messages_dataset.unordered.group_and_count(:state).naked.as_hash(:state, :count)

@@ -53,10 +53,6 @@ module UprightBench
           lines.map(&:attempts).max + 1
         end
 
-        def leaves_today?
-          leaves_by?(@today)
-        end
-
         # @param day [Date]
         def leaves_by?(day)
           obstacle.nil? && !leaves_on.nil? && leaves_on <= day

@@ -35,9 +35,8 @@ module UprightBench
         private_class_method :percent
 
         # @param shares [Hash{String=>Integer}] kind => percent
-        def initialize(shares = {}, late_seconds: LATE_SECONDS)
+        def initialize(shares = {})
           @shares = shares
-          @late_seconds = late_seconds
         end
 
         # @param what [String] the same for the same hand-over
@@ -49,7 +48,7 @@ module UprightBench
           raise Rejected, "no such address" if hit?("refuse", to)
           raise Failure, "it is not answering" if hit?("fail", what)
 
-          sleep @late_seconds if hit?("late", what)
+          sleep LATE_SECONDS if hit?("late", what)
           yield
           hand_over.call if hit?("twice", what)
           raise Failure, "no answer came" if hit?("unanswered", what)

@@ -49,7 +49,7 @@ module UprightBench
         # @return [String] what was written down
         def words
           kind = said(Date.today)[:kind]
-          kind == "bounced" ? "it came back" : Services::AnswerCard::KINDS.fetch(kind).downcase
+          kind == "bounced" ? "it came back" : Services::AnswerCard::KINDS.fetch(kind)
         end
 
         private

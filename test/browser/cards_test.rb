@@ -88,7 +88,7 @@ class CardsBrowserTest < BrowserTest
     assert_text "may be any of those below"
     click_button "Aldous Oneline"
 
-    assert_text "Aldous Oneline: i will come by."
+    assert_text "Aldous Oneline: I will come by."
     assert_equal [[today + 1, "booked"]], Models::Visit.where(customer_id: one.id).select_map(%i[drop_off_on state])
     click_link "Whom to call"
 
@@ -116,7 +116,7 @@ class CardsBrowserTest < BrowserTest
     assert_empty axe
     click_button "Stop writing to me"
 
-    assert_text "You told us: i will come by, stop writing to me"
+    assert_text "You told us: I will come by, Stop writing to me"
     assert_equal 1, Models::Visit.booked.where(drop_off_on: today + 3).count
   end
 end

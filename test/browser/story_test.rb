@@ -228,7 +228,7 @@ class StoryTest < BrowserTest
     fill_in "A word to us", with: "On Friday"
     click_button "I will come by"
 
-    assert_text "You told us: i will come by"
+    assert_text "You told us: I will come by"
     assert_equal [["will_come", "On Friday"]], Models::Answer.order(Sequel.desc(:id)).limit(1).select_map(%i[kind note])
     assert_equal today + Services::AnswerCard::EXPECTED_DAYS, due("roll", "replace").snoozed_until
   end

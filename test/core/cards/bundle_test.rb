@@ -15,8 +15,8 @@ class BundleTest < CoreTest
   def test_leaves_ahead_of_the_due_date_by_the_channels_lead
     assert_equal MONDAY + 10, bundle(due(20)).leaves_on
     assert_equal MONDAY, bundle(due(20), email: false).leaves_on
-    assert_predicate bundle(due(21), email: false), :leaves_today?
-    refute_predicate bundle(due(22), email: false), :leaves_today?
+    assert bundle(due(21), email: false).leaves_by?(MONDAY)
+    refute bundle(due(22), email: false).leaves_by?(MONDAY)
   end
 
   def test_tasks_within_the_window_travel_along
@@ -41,7 +41,7 @@ class BundleTest < CoreTest
   def test_a_follow_up_after_the_gap
     one = bundle(due(-30, attempts: 1, carded_on: MONDAY - 30))
 
-    assert_predicate one, :leaves_today?
+    assert one.leaves_by?(MONDAY)
     assert_equal 2, one.attempt
   end
 
