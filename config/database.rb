@@ -26,9 +26,7 @@ module UprightBench
       # How near a name must be to one that was mistyped (trigrams of the nearest words; house rule).
       ALIKE = 0.5
 
-      # Compiling a query takes a second where our largest one takes two.
       def settle(connection)
-        connection.exec("SET jit = off")
         connection.exec("SET pg_trgm.word_similarity_threshold = #{ALIKE}")
       end
 

@@ -40,7 +40,7 @@ module UprightBench
           newton(probability, near, 0.0, upper_bracket(probability, near))
         end
 
-        # What `quantile` gives for both ends of an interval in the middle, at a fiftieth of its cost: within 1 in 200 from a shape
+        # What `quantile` gives for both ends of an interval in the middle, at about a tenth of its cost: within 1 in 200 from a shape
         # of 4 on and as far out as eight tenths, where the cube root of a Gamma is as good as normal; below, the quantiles themselves.
         # @param share [Float] of the distribution that lies between, strictly between 0 and 1
         # @return [Array(Float, Float)]
