@@ -3,7 +3,7 @@
 module UprightBench
   module Core
     # What a value of the core is made of: keywords only, every one named and checked, frozen with
-    # all it holds, equal by content.
+    # all it holds (what comes frozen is taken to be so all through), equal by content.
     #
     #   class Clock
     #     include Value
@@ -29,7 +29,7 @@ module UprightBench
           keywords = required.map { |name| "#{name}:" } + optional.keys.map { |name| "#{name}: DEFAULTS.fetch(:#{name})" }
           class_eval(<<~RUBY, __FILE__, __LINE__ + 1) # rubocop:disable Style/DocumentDynamicEvalDefinition
             def initialize(#{keywords.join(', ')})        # def initialize(kind:, limit:, each_hours: DEFAULTS.fetch(:each_hours))
-              #{names.map { |name| "@#{name} = Value.deep_freeze(#{name})" }.join("\n")}
+              #{names.map { |name| "@#{name} = #{name}.frozen? ? #{name} : Value.deep_freeze(#{name})" }.join("\n")}
               check
               freeze
             end

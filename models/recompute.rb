@@ -12,8 +12,9 @@ module UprightBench
 
       # @return [Sequel::Dataset] machines with a clock running that it is about
       def machines_dataset
-        running = Due.running.where(machine_id: Sequel[:machines][:id]).select(1).exists
-        sheet_id ? Machine.where(sheet_id: sheet_id).where(running) : Machine.where(running)
+        found = Machine.where(Due.running.where(machine_id: Sequel[:machines][:id]).select(1).exists)
+        found = found.where(sheet_id: sheet_id) if sheet_id
+        traits ? found.where(Sequel.lit("machines.traits && ?", traits)) : found
       end
     end
   end

@@ -4,6 +4,13 @@ module UprightBench
   module Models
     # A reading about how much a machine runs.
     class UseReading < Sequel::Model(:use_readings)
+      dataset_module do
+        # What is only reckoned with needs no decimals.
+        def as_floats
+          select(:machine_id, :kind, Sequel.cast(:hours, :float).as(:hours), Sequel.cast(:weeks, :float).as(:weeks), :read_on)
+        end
+      end
+
       # @return [Core::Use::Evidence]
       def to_core
         Core::Use::Evidence.new(kind: kind.to_sym, hours: hours.to_f, weeks: weeks.to_f, read_on: read_on)

@@ -11,10 +11,11 @@ module UprightBench
 
       # @param why [String] kept with each date that moves
       # @param sheet [Models::Sheet, nil] machines of this model only
+      # @param traits [Array<Symbol>, nil] machines of households with one of these only
       # @return [Models::Recompute]
-      def self.ask(why:, by:, at:, sheet: nil)
+      def self.ask(why:, by:, at:, sheet: nil, traits: nil)
         DB.transaction do
-          asked = Models::Recompute.create(reason: why, sheet_id: sheet&.id, asked_by: by.id, asked_at: at)
+          asked = Models::Recompute.create(reason: why, sheet_id: sheet&.id, traits: traits && Sequel.pg_array(traits.map(&:to_s), :text), asked_by: by.id, asked_at: at)
           Plan.enqueue(asked.id)
           asked
         end
@@ -53,7 +54,7 @@ module UprightBench
 
       # @param count [Integer] machines when the plan was made
       def self.slice(asked, first, last, count, at:)
-        SetClocks.again_all(asked.machines_dataset.where(id: first..last).eager(:sheet).order(:id).all, on: Config::Zone.date(at), why: asked.reason)
+        SetClocks.again(asked.machines_dataset.where(id: first..last).eager(:sheet).order(:id).all, on: Config::Zone.date(at), why: asked.reason)
         rows = Models::Recompute.where(id: asked.id)
         rows.update(done: Sequel[:done] + count)
         rows.where { done >= machines }.update(finished_at: at)

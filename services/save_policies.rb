@@ -11,7 +11,8 @@ module UprightBench
           before = Policies.now.household_factors
           values.each { |key, value| keep(key, value, by, at) }
           History.note("changed policies", Models::Shop.the, by: by, at: at, data: values)
-          RecomputeDues.ask(why: "how much a household shortens was changed", by: by, at: at) unless Policies.now.household_factors == before
+          changed = before.to_a - Policies.now.household_factors.to_a
+          RecomputeDues.ask(why: "how much a household shortens was changed", by: by, at: at, traits: changed.map(&:first)) if changed.any?
         end
       end
 

@@ -8,57 +8,50 @@ module UprightBench
       # @param done [Hash{String=>Array<Symbol>}] position => actions done
       # @param on [Date]
       # @param why [String] what moves a date, kept with it
-      # @return [Array<Models::Due>] all that are open now
       def self.call(machine, on:, why: "computed again", done: {})
-        new(machine, on, why: why, done: done).call
+        new(machine, on).call(done, why)
       end
 
       # Computes again what runs already, and ends what its sheet no longer names; nothing begins.
-      # @return [Array<Models::Due>] as they stand now
-      def self.again(machine, on:, why:)
-        again_all([machine], on: on, why: why)
-        Models::Due.running.where(machine_id: machine.id).all
+      # @param machines [Array<Models::Machine>] read and written together
+      def self.again(machines, on:, why:)
+        facts = Facts.new(machines)
+        found = machines.map { |machine| new(machine, on, facts: facts).again }
+        close(found.flat_map(&:first), "ended", on)
+        Moves.write(found.flat_map(&:last), why: why, on: on)
       end
 
-      # The same for many machines, read and written together.
-      # @param machines [Array<Models::Machine>]
-      def self.again_all(machines, on:, why:, policies: Policies.now)
-        facts = Facts.new(machines, policies: policies)
-        over, moves = machines.map { |machine| new(machine, on, facts: facts).again }.transpose.map { |lists| lists.flatten(1) }
-        Models::Due.where(id: over.map(&:id)).update(state: "ended", closed_on: on) if over.any?
-        Moves.write(moves, why: why, on: on)
+      # @param rows [Array<Hash>] of dues
+      def self.close(rows, state, on)
+        Models::Due.where(id: rows.map { |row| row[:id] }).update(state: state, closed_on: on) if rows.any?
       end
 
-      def initialize(machine, on, why: nil, done: {}, facts: Facts.new([machine]))
-        @why = why
+      def initialize(machine, on, facts: Facts.new([machine]))
         @machine = machine
-        @done = done
         @on = on
-        @factors = facts.factors
-        @household = machine.household
-        @use = facts.use_rate(machine, on)
-        @strips = facts.strips(machine)
-        @personal = facts.personal(machine)
+        @conditions = Core::Clocks::Conditions.new(use: facts.use_rate(machine, on), household: machine.household, today: on, factors: facts.factors)
+        @facts = facts
         @open = facts.open(machine)
-        @fittings = facts.fittings(machine)
       end
 
-      def call
-        @machine.to_core.positions.flat_map { |place| place.tasks.map { |task| set(place, task) } }
+      def call(done, why)
+        begun, going_on = tasks.partition { |place, task| open_at(place, task).nil? || done.fetch(place.key, []).include?(task.action) }
+        self.class.close(begun.filter_map { |place, task| open_at(place, task) }, "done", @on)
+        Models::Due.dataset.multi_insert(begun.map { |place, task| first_or_next(place, task, done) })
+        Moves.write(going_on.map { |place, task| move(open_at(place, task), task) }, why: why, on: @on)
       end
 
-      # @return [Array(Array<Models::Due>, Array)] what the sheet no longer names; and what runs on, each with its new answer
+      # @return [Array(Array<Hash>, Array)] what the sheet no longer names; and what runs on, each with its new answer
       def again
-        tasks = @machine.to_core.positions.flat_map { |place| place.tasks.map { |task| [[place.key, task.key], [place, task]] } }.to_h
-        [@open.except(*tasks.keys).values, @open.slice(*tasks.keys).map { |key, due| [due, ask(*tasks.fetch(key), due.started_on)] }]
+        sheet = @machine.to_core
+        going_on, over = @open.map { |due| [due, sheet.task(due[:position], due[:task])] }.partition(&:last)
+        [over.map(&:first), going_on.map { |due, task| move(due, task) }]
       end
 
       # What `call` would write for a machine that nothing was done to; nothing is written.
       # @return [Array<Models::Due>] not saved, soonest first
       def would_be
-        dues = @machine.to_core.positions.flat_map do |place|
-          place.tasks.map { |task| due(place, task, 1, nil, ask(place, task, start_of(place, task))) }
-        end
+        dues = tasks.map { |place, task| Models::Due.new(row(place, task, 1, start_of(place, task))) }
         dues.sort_by { |due| due.due_on || FAR }
       end
 
@@ -67,65 +60,77 @@ module UprightBench
 
       private
 
+      # @return [Array<Array(Core::Sheets::Position, Core::Clocks::Task)>]
+      def tasks
+        @machine.to_core.positions.flat_map { |place| place.tasks.map { |task| [place, task] } }
+      end
+
+      # @return [Hash, nil] the due that runs
+      def open_at(place, task)
+        (@open_by_key ||= @open.to_h { |due| [due.values_at(:position, :task), due] })[[place.key, task.key]]
+      end
+
+      def move(due, task)
+        [due, answer(due, task, due[:started_on])]
+      end
+
+      def first_or_next(place, task, done)
+        start = done.fetch(place.key, []).include?(task.action) ? @on : start_of(place, task)
+        row(place, task, cycles.fetch([place.key, task.key], 0) + 1, start)
+      end
+
+      # Of what was ended too: a place may be named again by a later sheet.
+      def cycles
+        @cycles ||= Models::Due.where(machine_id: @machine.id).group(:position, :task).select(:position, :task, Sequel.function(:max, :cycle).as(:cycle))
+                               .naked.as_hash(%i[position task], :cycle)
+      end
+
       def start_of(place, task)
-        open = @open[[place.key, task.key]]
-        open ? open.started_on : @fittings[place.key]&.fitted_on
+        open = open_at(place, task)
+        open ? open[:started_on] : known(place)[:fitted_on]
       end
 
-      def set(place, task)
-        open = @open[[place.key, task.key]]
-        return begin_cycle(place, task, open) if @done.fetch(place.key, []).include?(task.action)
-
-        start = start_of(place, task)
-        answer = ask(place, task, start)
-        return create(place, task, 1, start, answer) unless open
-
-        move(open, answer)
+      # @return [Hash] what is known of a place
+      def known(place)
+        (@places ||= @facts.places(@machine)).fetch(place.key, NOTHING)
       end
 
-      def move(open, answer)
-        Moves.write([[open, answer]], why: @why, on: @on)
-        open.set(columns(answer))
+      def row(place, task, cycle, start)
+        answer = answer(known(place), task, start)
+        { machine_id: @machine.id, position: place.key, position_name: place.name, task: task.key, action: task.action.to_s, cycle: cycle,
+          started_on: start, may_card: task.card, computed_on: @on, due_on: answer.due_on, early_on: answer.early_on, late_on: answer.late_on,
+          deciding: answer.deciding.to_s, personal: answer.personal, reasons: Sequel.pg_jsonb(answer.reasons) }
       end
 
-      def begin_cycle(place, task, open)
-        open&.update(state: "done", closed_on: @on)
-        create(place, task, (open&.cycle || 0) + 1, @on, ask(place, task, @on))
+      # @param here [Hash] what is known of the place
+      def answer(here, task, start)
+        Core::Clocks::DueDate.new(task: task, progress: progress(here, start), conditions: @conditions, personal: personal(here)).call
       end
 
-      def create(*what)
-        due(*what).save
-      end
-
-      def due(place, task, cycle, start, answer)
-        Models::Due.new(machine_id: @machine.id, position: place.key, position_name: place.name, task: task.key, action: task.action.to_s,
-                        cycle: cycle, started_on: start, may_card: task.card, **columns(answer))
-      end
-
-      def columns(answer)
-        { due_on: answer.due_on, early_on: answer.early_on, late_on: answer.late_on, deciding: answer.deciding.to_s, personal: answer.personal,
-          reasons: Sequel.pg_jsonb(answer.reasons), computed_on: @on }
-      end
-
-      def ask(place, task, start)
-        progress = Core::Clocks::Progress.new(started_on: start, **counted(place, start), **read(place, start))
-        Core::Clocks::DueDate.new(task: task, progress: progress, use: @use, household: @household, today: @on,
-                                  personal: @personal.fetch(place.key) { Core::Use::Personal.new }, factors: @factors).call
-      end
-
-      # The last reading of its strip counts until the part is changed, whatever is computed again meanwhile.
-      def read(place, start)
-        percent, read_on = @strips[place.key]
-        start && read_on && read_on > start ? { indicator: percent, indicator_on: read_on } : {}
+      def progress(here, start)
+        washes = start ? counted(here, start) : 0
+        read_on = read_on(here, start) if start
+        Core::Clocks::Progress.new(started_on: start, counted: washes, counted_on: (@on if washes.positive?), indicator: (here[:strip_percent] if read_on), indicator_on: read_on)
       end
 
       # The shop sees its own washes only; they count once they run ahead of the calendar.
-      def counted(place, start)
-        washes = @fittings[place.key]&.wash_count || 0
-        return {} if start.nil? || washes.zero? || (start >> washes) < @on
-
-        { counted: washes, counted_on: @on }
+      def counted(here, start)
+        washes = here[:wash_count] || 0
+        washes.positive? && (start >> washes) >= @on ? washes : 0
       end
+
+      # The last reading of its strip counts until the part is changed, whatever is computed again meanwhile.
+      def read_on(here, start)
+        day = here[:strip_at] && Config::Zone.date(here[:strip_at])
+        day if day && day > start
+      end
+
+      def personal(here)
+        here[:ratios] ? Core::Use::Personal.new(ratios: here[:ratios].to_a) : Core::Clocks::DueDate::NOTHING_FOUND
+      end
+
+      NOTHING = {}.freeze
+      private_constant :NOTHING
     end
   end
 end

@@ -42,7 +42,7 @@ module UprightBench
         refuse_second_job(machine)
         used_otherwise = use_told(machine)
         job = Models::Job.create(job_fields(machine))
-        SetClocks.again(machine, on: Config::Zone.date(@at), why: "its use was told anew at job #{job.refresh.number}") if used_otherwise
+        SetClocks.again([machine], on: Config::Zone.date(@at), why: "its use was told anew at job #{job.refresh.number}") if used_otherwise
         count_in(job)
         stop(job)
         Models::Visit.booked.where(customer_id: job.customer_id).update(state: "came")

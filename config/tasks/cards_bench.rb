@@ -79,19 +79,40 @@ module UprightBench
         batch.delete
       end
 
-      # Each process takes every so-manieth slice, as workers would.
+      # All machines, and those of a policy: so many more percent that pets leave of an interval, and back again.
       def recompute
-        asked = Models::Recompute.create(reason: "measured", asked_by: Models::Person.first.id, asked_at: Time.now)
-        slices = Services::RecomputeDues.slices(asked)
-        asked.update(machines: slices.sum(&:last))
-        Models::SheetVersion.preload(Models::Sheet.select_map(:current_version_id)) # read once in the life of a process
-        2.times do |round|
-          took do
-            "all dates computed again#{' once more, nothing has changed' if round == 1}: #{asked.machines} machines, #{PROCESSES} processes#{in_processes(asked, slices)}"
-          end
+        last = DB[:due_changes].max(:id) || 0
+        dates_again("all dates computed again")
+        percent = Services::Policies.now.number("pets_percent")
+        [percent + 5, percent].each do |value|
+          keep_policy("pets_percent", value)
+          dates_again("dates where there are pets computed again, #{value} %", traits: Sequel.pg_array(%w[pets], :text))
         end
       ensure
+        forget_changes(last)
+      end
+
+      # Each process takes every so-manieth slice, as workers would.
+      def dates_again(what, **scope)
+        asked = Models::Recompute.create(reason: "measured", asked_by: Models::Person.first.id, asked_at: Time.now, **scope)
+        slices = Services::RecomputeDues.slices(asked)
+        took { "#{what}: #{slices.sum(&:last)} machines, #{PROCESSES} processes#{in_processes(asked, slices)}" }
+      ensure
         asked&.delete
+      end
+
+      def keep_policy(key, value)
+        Models::Policy.dataset.insert_conflict(target: :key, update: { value: Sequel.pg_jsonb_wrap(value) })
+                      .insert(key: key, value: Sequel.pg_jsonb_wrap(value), changed_by: Models::Person.first.id, changed_at: Time.now)
+      end
+
+      # They are history, which nobody may rewrite but who owns the table.
+      def forget_changes(last)
+        DB.transaction do
+          DB.run("ALTER TABLE due_changes DISABLE TRIGGER due_changes_are_history")
+          DB[:due_changes].where { id > last }.delete
+          DB.run("ALTER TABLE due_changes ENABLE TRIGGER due_changes_are_history")
+        end
       end
 
       def in_processes(asked, slices)
@@ -108,7 +129,7 @@ module UprightBench
 
       def compute(asked, first, last)
         machines = asked.machines_dataset.where(id: first..last).eager(:sheet).order(:id).all
-        DB.transaction { Services::SetClocks.again_all(machines, on: Zone.date(Time.now), why: asked.reason) }
+        DB.transaction { Services::SetClocks.again(machines, on: Zone.date(Time.now), why: asked.reason) }
       end
     end
   end

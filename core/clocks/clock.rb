@@ -18,8 +18,13 @@ module UprightBench
         KINDS = %i[hours months count indicator].freeze
         COUNTED = %w[bags washes].freeze
 
-        # @return [String] as in "50 h of use", "12 months", "4 bags"
-        def words
+        # @!attribute words
+        #   @return [String] as in "50 h of use", "12 months", "4 bags"
+        attr_reader :words
+
+        private
+
+        def said
           case kind
           when :hours then "#{limit} h of use"
           when :months then limit == 1 ? "1 month" : "#{limit} months"
@@ -28,15 +33,17 @@ module UprightBench
           end
         end
 
-        private
-
         def check
           raise ArgumentError, "unknown clock #{kind}" unless KINDS.include?(kind)
           raise ArgumentError, "a clock's limit must be positive" unless limit.is_a?(Numeric) && limit.positive?
           raise ArgumentError, "months come whole" if kind == :months && !limit.is_a?(Integer)
           raise ArgumentError, "an indicator counts percent" if kind == :indicator && limit > 100
-          return unless kind == :count
 
+          check_count if kind == :count
+          @words = said
+        end
+
+        def check_count
           raise ArgumentError, "a count says what it counts: #{COUNTED.join(' or ')}" unless COUNTED.include?(of)
           raise ArgumentError, "a count needs each_hours or each_months" unless each_hours || each_months
         end

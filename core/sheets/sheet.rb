@@ -29,6 +29,11 @@ module UprightBench
           @by_key.key?(key)
         end
 
+        # @return [Clocks::Task, nil] nil when there is no such place or no such task at it
+        def task(place_key, task_key)
+          @by_key[place_key]&.task(task_key)
+        end
+
         # @return [Array<Position>] in the order of a look-over: along the air path, what hangs beside it after what sits in it
         def walk
           stations.flat_map { |station| at(station.key) }

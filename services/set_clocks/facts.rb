@@ -3,18 +3,24 @@
 module UprightBench
   module Services
     class SetClocks
-      # What the clocks of machines rest on, read for all of them at once: four queries, however many they are.
+      # What the clocks of machines rest on, read for all of them at once: two queries, however many they are. Rows and no models, and
+      # what is only compared stays text: there may be many thousand.
       class Facts
         # @param machines [Array<Models::Machine>]
-        # @param policies [Policies]
         def initialize(machines, policies: Policies.now)
           ids = machines.map(&:id)
           @factors = policies.household_factors
-          @readings = Models::UseReading.where(machine_id: ids).all.group_by(&:machine_id)
-          @learned = Models::Learned.where(machine_id: ids).all.group_by(&:machine_id)
-          @open = Models::Due.running.where(machine_id: ids).all.group_by(&:machine_id)
-          @fittings = Models::Fitting.in_place.where(machine_id: ids).all.group_by(&:machine_id)
+          @readings = Models::UseReading.where(machine_id: ids).as_floats.all.group_by(&:machine_id)
+          @open = running(ids).naked.to_hash_groups(:machine_id)
         end
+
+        DUE = [*%i[id machine_id position task started_on due_on early_on late_on deciding].map { |name| Sequel[:dues][name] },
+               Sequel.cast(:personal, :float).as(:personal), Sequel.cast(:reasons, :text).as(:reasons)].freeze
+        WASHES = %i[machine_id position wash_count fitted_on].freeze
+        LEARNED = %i[machine_id position ratios strip_percent strip_at].freeze
+        PLACE = (WASHES | LEARNED).drop(2).freeze
+        NONE = [].freeze
+        private_constant :DUE, :WASHES, :LEARNED, :PLACE, :NONE
 
         # @!attribute factors
         #   @return [Hash{Symbol=>Float}] trait of a household => what an interval is multiplied by
@@ -22,33 +28,36 @@ module UprightBench
 
         # @return [Core::Use::Rate]
         def use_rate(machine, on)
-          machine.use_rate(on, @readings.fetch(machine.id, []))
+          machine.use_rate(on, @readings.fetch(machine.id, NONE))
         end
 
-        # @return [Hash{String=>Array(Integer, Date)}] place => percent and when it was read
-        def strips(machine)
-          learned(machine).reject { |row| row.strip_at.nil? }.to_h { |row| [row.position, [row.strip_percent, Config::Zone.date(row.strip_at)]] }
-        end
-
-        # @return [Hash{String=>Core::Use::Personal}] by place
-        def personal(machine)
-          learned(machine).to_h { |row| [row.position, Core::Use::Personal.new(ratios: row.ratios.to_a)] }
-        end
-
-        # @return [Hash{Array(String, String)=>Models::Due}] by place and task
+        # @return [Array<Hash>] the dues that run, each with what is known of its place
         def open(machine)
-          @open.fetch(machine.id, []).to_h { |due| [[due.position, due.task], due] }
+          @open.fetch(machine.id, NONE)
         end
 
-        # @return [Hash{String=>Models::Fitting}] by place
-        def fittings(machine)
-          @fittings.fetch(machine.id, []).to_h { |fitting| [fitting.position, fitting] }
+        # @return [Hash{String=>Hash}] what is known of each place: the part in it, and what was learned there
+        def places(machine)
+          [in_place, learned].each_with_object({}) do |known, places|
+            known.where(machine_id: machine.id).naked.each { |row| (places[row[:position]] ||= {}).update(row) }
+          end
         end
 
         private
 
-        def learned(machine)
-          @learned.fetch(machine.id, [])
+        def in_place
+          Models::Fitting.in_place.select(*WASHES)
+        end
+
+        def learned
+          Models::Learned.select(*LEARNED)
+        end
+
+        # Each table is cut down before they are joined.
+        def running(ids)
+          here = { machine_id: Sequel[:dues][:machine_id], position: Sequel[:dues][:position] }
+          Models::Due.running.where(Sequel[:dues][:machine_id] => ids).select(*DUE, *PLACE)
+                     .left_join(in_place.where(machine_id: ids), here, table_alias: :fittings).left_join(learned.where(machine_id: ids), here, table_alias: :learned)
         end
       end
     end

@@ -3,42 +3,45 @@
 module UprightBench
   module Services
     class SetClocks
-      # Writes the new dates of many dues in two statements, and keeps what each was and why it moved. What is as it was is not
+      # Writes the new dates of many dues in one statement, and keeps what each was and why it moved. What is as it was is not
       # written.
       module Moves
-        DATES = %i[due_on early_on late_on].freeze
         SQL = <<~SQL
+          WITH new AS MATERIALIZED (
+            SELECT * FROM unnest(:id, :due_on, :early_on, :late_on, :deciding, :personal, :reasons) AS new (id, due_on, early_on, late_on, deciding, personal, reasons)),
+          moved AS (
+            INSERT INTO due_changes (due_id, was_on, now_on, reason, changed_on)
+            SELECT dues.id, dues.due_on, new.due_on, :why, :on FROM dues JOIN new USING (id) WHERE dues.due_on IS DISTINCT FROM new.due_on ORDER BY dues.id)
           UPDATE dues SET due_on = new.due_on, early_on = new.early_on, late_on = new.late_on, deciding = new.deciding, personal = new.personal,
-                          reasons = new.reasons::jsonb, computed_on = ?
-          FROM unnest(?, ?, ?, ?, ?, ?, ?) AS new (id, due_on, early_on, late_on, deciding, personal, reasons) WHERE dues.id = new.id
+                          reasons = new.reasons::jsonb, computed_on = :on
+          FROM new WHERE dues.id = new.id
         SQL
-        private_constant :SQL
+        TYPES = { due_on: :date, early_on: :date, late_on: :date, deciding: :text, personal: :numeric, reasons: :text }.freeze
+        private_constant :SQL, :TYPES
 
         module_function
 
-        # @param moves [Array<Array(Models::Due, Core::Clocks::Due)>] what runs, and what it is now
+        # @param moves [Array<Array(Hash, Core::Clocks::Due)>] what runs, and what it is now
         # @param why [String]
         # @param on [Date]
         def write(moves, why:, on:)
-          changed = moves.reject { |due, answer| same?(due, answer) }
+          changed = moves.reject { |row, answer| same?(row, answer) }
           return if changed.empty?
 
-          later = changed.reject { |due, answer| due.due_on == answer.due_on }
-          DB[:due_changes].import(%i[due_id was_on now_on reason changed_on], later.map { |due, answer| [due.id, due.due_on, answer.due_on, why, on] })
-          DB[SQL, on, *columns(changed)].update
+          new = changed.map { |_, answer| columns(answer) }
+          arrays = TYPES.to_h { |name, type| [name, Sequel.pg_array(new.map { |one| one[name] }, type)] }
+          DB[SQL, id: Sequel.pg_array(changed.map { |row, _| row[:id] }, :bigint), **arrays, why: why, on: on].update
         end
 
-        def same?(due, answer)
-          DATES.all? { |name| due[name] == answer.public_send(name) } && due.deciding == answer.deciding.to_s && due.personal == answer.personal.round(3) &&
-            due.reasons.to_a == answer.reasons
+        # The reasons are compared as PostgreSQL prints them; should it ever print them otherwise, they are written once more.
+        def same?(row, answer)
+          row[:due_on] == answer.due_on && row[:early_on] == answer.early_on && row[:late_on] == answer.late_on && row[:deciding] == answer.deciding.to_s &&
+            row[:personal] == answer.personal.round(3) && row[:reasons] == "[\"#{answer.reasons.join('", "')}\"]"
         end
 
-        def columns(changed)
-          dues, answers = changed.transpose
-          [Sequel.pg_array(dues.map(&:id), :bigint), *DATES.map { |name| Sequel.pg_array(answers.map(&name), :date) }, Sequel.pg_array(answers.map do |one|
-            one.deciding.to_s
-          end, :text),
-           Sequel.pg_array(answers.map(&:personal), :numeric), Sequel.pg_array(answers.map { |one| JSON.generate(one.reasons) }, :text)]
+        def columns(answer)
+          { due_on: answer.due_on, early_on: answer.early_on, late_on: answer.late_on, deciding: answer.deciding.to_s, personal: answer.personal,
+            reasons: JSON.generate(answer.reasons) }
         end
       end
     end

@@ -54,7 +54,7 @@ class FiveYearsTest < CoreTest
   def due(said, evidence, fitted)
     on = START + (fitted * 7)
     use = Use::Rate.from(stated_hours_per_week: said, evidence: evidence, today: on)
-    Clocks::DueDate.new(task: CASSETTE, progress: Clocks::Progress.new(started_on: on), use: use, household: Use::Household.new, today: on).call
+    Clocks::DueDate.new(task: CASSETTE, progress: Clocks::Progress.new(started_on: on), conditions: Clocks::Conditions.new(use: use, household: Use::Household.new, today: on)).call
   end
 
   # The customer comes about when it is due, though not within eight weeks and at least every year and a half; the strip is read.
