@@ -31,7 +31,7 @@ module UprightBench
         # @return [Hash]
         def expected_today
           { visits: Models::Visit.booked.where(Sequel[:drop_off_on] <= today).eager(:customer).order(:drop_off_on, :id).limit(12).all,
-            due: Services::DueBook.to_card(policies.cards).where(due_on: today...(today + WEEK)).count,
+            due: Services::DueBook.weeks(today: today, days: WEEK, policy: policies.cards).fetch(0, 0),
             calls: calls_waiting.count, for_a_person: Models::Message.for_a_person.count }
         end
       end

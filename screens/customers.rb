@@ -12,7 +12,7 @@ module UprightBench
         app.get "/customers" do
           @title = "Customers"
           query = params["q"].to_s.strip
-          erb :"customers/page", locals: { query: query, customers: query.empty? ? customers_after(params["after"].to_s) : [], hits: Services::FindCustomers.call(query) }
+          erb :"customers/page", locals: { query: query, customers: query.empty? ? customers_after(id_of(params["after"] || "0")) : [], hits: Services::FindCustomers.call(query) }
         end
 
         forgetting(app)
@@ -169,9 +169,11 @@ module UprightBench
         end
 
         # By key, never by offset: the next page begins after the last name of this one.
-        def customers_after(name)
-          found = Models::Customer.order(:name, :id).limit(PAGE)
-          found = found.where(Sequel[:name] > name) unless name.empty?
+        # @param id [Integer] of the last one seen; several may bear a name
+        def customers_after(id)
+          found = Models::Customer.where(forgotten_on: nil).order(:name, :id).limit(PAGE)
+          last = Models::Customer.where(id: id).select(:name, :id)
+          found = found.where(Sequel.lit("(name, id) > ?", last)) unless last.empty?
           found.select_append(Models::Machine.where(customer_id: Sequel[:customers][:id]).select(Sequel.function(:count).*).as(:machine_count)).all
         end
 

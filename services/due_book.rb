@@ -9,18 +9,14 @@ module UprightBench
         %i[customer_id customer_name machine_id machine_title plate position_name action due_on].each { |name| define_method(name) { read[name] } }
       end
 
-      # What somebody may still hear of: not written about often enough. Those that were are many, and more with every year.
+      # What somebody may still hear of falls due in each week from today; -1 is what is overdue. What was written about often enough
+      # is left out: that is much, and more with every year. The dues of a machine that was sold are ended with it.
       # @param policy [Core::Cards::Policy]
-      def self.to_card(policy)
-        Models::Due.running.where(may_card: true, attempts: (0..policy.most_follow_ups).to_a)
-      end
-
-      # How much of that falls due in each week from today; -1 is what is overdue. One look at an index; the dues of a machine that
-      # was sold are ended with it.
-      # @return [Hash{Integer=>Integer}]
+      # @return [Hash{Integer=>Integer}] weeks in which nothing falls due are not in it
       def self.weeks(today:, days:, policy:)
-        by_day = to_card(policy).where(Sequel[:due_on] < today + days).group(:due_on).naked.select_map([:due_on, Sequel.function(:count).*.as(:count)])
-        by_day.each_with_object(Hash.new(0)) { |(day, count), weeks| weeks[day < today ? -1 : (day - today).to_i / 7] += count }
+        week = Sequel.function(:greatest, Sequel.function(:floor, (Sequel[:due_on] - today) / 7.0), -1).cast(Integer)
+        Models::DueCount.where(attempts: policy.attempts_to_follow).where(Sequel[:due_on] < today + days).group(week)
+                        .naked.select_hash(week.as(:week), Sequel.function(:sum, :dues).as(:dues))
       end
 
       # @param today [Date]
@@ -74,7 +70,7 @@ module UprightBench
       private_constant :DUE
 
       def all_bundles
-        @all_bundles ||= rows.group_by(&:customer_id).map do |customer_id, rows|
+        @all_bundles ||= by_customer.map do |customer_id, rows|
           Core::Cards::Bundle.new(customer_id: customer_id, tasks: rows.map(&:task), address: rows.first.address, policy: @policy, today: @today, open_day: open_day)
         end
       end
@@ -98,11 +94,11 @@ module UprightBench
       end
 
       def dataset
-        found = (@customer_ids ? Models::Due.running.where(may_card: true) : self.class.to_card(@policy)).where(Sequel[:dues][:due_on] <= @last_due_on)
-                .join(:machines, id: :machine_id).join(:customers, id: Sequel[:machines][:customer_id])
-                .join(:sheets, id: Sequel[:machines][:sheet_id]).exclude(Sequel[:machines][:state] => %w[sold scrapped])
-                .where(Sequel[:customers][:forgotten_on] => nil)
-        found = found.where(Sequel[:machines][:customer_id] => @customer_ids) if @customer_ids
+        found = Models::Due.running.where(may_card: true).where(Sequel[:dues][:due_on] <= @last_due_on)
+                           .join(:machines, id: :machine_id).join(:customers, id: Sequel[:machines][:customer_id])
+                           .join(:sheets, id: Sequel[:machines][:sheet_id]).exclude(Sequel[:machines][:state] => %w[sold scrapped])
+                           .where(Sequel[:customers][:forgotten_on] => nil)
+        found = @customer_ids ? found.where(Sequel[:machines][:customer_id] => @customer_ids) : found.where(attempts: @policy.attempts_to_follow)
         found.select(*columns).order(Sequel[:dues][:due_on], Sequel[:dues][:id]).naked
       end
 

@@ -16,6 +16,11 @@ module UprightBench
           send(:"#{channel}_lead_days")
         end
 
+        # @return [Array<Integer>] how often something may have been written about that is written about again
+        def attempts_to_follow
+          (0..most_follow_ups).to_a
+        end
+
         # @return [Integer] the most that any channel asks for
         def longest_lead_days
           Channels::ORDER.map { |channel| lead_days(channel) }.max
