@@ -55,6 +55,17 @@ class BrowserTest < CommittedTest
 
   AXE = File.read(File.expand_path("vendor/axe.min.js", __dir__))
 
+  # The block's pages run no scripts of their own.
+  def without_scripts
+    page.driver.browser.page.command("Emulation.setScriptExecutionDisabled", value: true)
+    visit "data:text/html,<title>off</title><script>document.title='on'</script>"
+
+    assert_title "off"
+    yield
+  ensure
+    page.driver.browser.page.command("Emulation.setScriptExecutionDisabled", value: false)
+  end
+
   def setup
     super
     Config::Web::Throttle::STORE.clear

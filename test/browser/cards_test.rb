@@ -119,4 +119,26 @@ class CardsBrowserTest < BrowserTest
     assert_text "You told us: I will come by, Stop writing to me"
     assert_equal 1, Models::Visit.booked.where(drop_off_on: today + 3).count
   end
+
+  # The customer's own page, in a browser that runs no scripts.
+  def test_a_customer_answers_and_stops_without_scripts
+    customer = due_in(5, name: "Aldous Plain")
+    card = write_batch.cards.first
+    without_scripts do
+      visit URI(Outbox::Letters.link(card)).path
+      find("summary", text: "Why then?", match: :first).click
+
+      assert_css "details[open] li"
+      fill_in "A word to us, if you like", with: "after lunch"
+      select (today + 2).strftime("%A, %-d %B"), from: "I will come by on"
+      click_button "I will come by"
+
+      assert_text "You bring a machine on #{(today + 2).strftime('%A, %-d %B')}"
+      click_button "Stop writing to me"
+
+      assert_text "You told us: I will come by, Stop writing to me"
+    end
+
+    assert_equal [today, "after lunch"], [customer.refresh.stopped_on, card.answers_dataset.order(:id).first.note]
+  end
 end
