@@ -11,6 +11,7 @@ module UprightBench
 
   LOADER = Zeitwerk::Loader.new
   ROOMS.each { |room| LOADER.push_dir(File.expand_path("../#{room}", __dir__), namespace: const_get(room.capitalize)) }
+  LOADER.collapse(File.expand_path("../services/*", __dir__)) # its folders are there to find things by, and no part of a name
   LOADER.ignore(__FILE__, "#{__dir__}/puma.rb", "#{__dir__}/tasks")
   LOADER.setup
 
