@@ -16,18 +16,17 @@ module UprightBench
       class DueDate
         DAYS_A_WEEK = 7.0
         FOREVER_DAYS = 36_500 # beyond a hundred years a clock does not run
-        NOTHING_FOUND = Use::Personal.new
 
         # @param task [Task]
         # @param progress [Progress]
         # @param conditions [Conditions]
-        # @param personal [Use::Personal] what was found at this place before
-        def initialize(task:, progress:, conditions:, personal: NOTHING_FOUND)
+        # @param ratios [Array<Numeric>] what was found at this place before, as in Use::Personal
+        def initialize(task:, progress:, conditions:, ratios: [])
           @task = task
           @start = progress.started_on
           @progress = progress
           @conditions = conditions
-          @personal = personal
+          @ratios = ratios
         end
 
         # @return [Due]
@@ -42,60 +41,72 @@ module UprightBench
 
         private
 
-        # When one clock runs out. What goes by the calendar, or was read, is certain: all three are one day.
-        Dated = Struct.new(:clock, :due, :early, :late)
+        # When one clock runs out, and what its interval was multiplied by and divided by.
+        Dated = Struct.new(:clock, :household, :personal, :due, :early, :late)
         private_constant :Dated
 
         def answer(dated)
           first = dated.first
           Due.new(due_on: first.due, early_on: dated.map(&:early).min, late_on: dated.filter_map(&:late).min, deciding: first.clock.kind,
-                  personal: personal(first.clock), reasons: dated.map { |one| reason(one) })
+                  personal: first.personal, reasons: dated.map { |one| reason(one) })
         end
 
         # @return [Dated, nil] nil when this clock never runs out
         def dated(clock)
+          household = @task.shortened_by_household?(clock) ? @conditions.household_factor : 1.0
+          personal = @task.follows_findings?(clock) ? own.factor : 1.0
+          due, early, late = runs_out(clock, household / personal)
+          Dated.new(clock, household, personal, due, early, late) if due
+        end
+
+        def own
+          @own ||= Use::Personal.new(ratios: @ratios)
+        end
+
+        # @param factor [Float] on the interval
+        # @return [Array(Date, Date, Date), nil] the day, how early and how late; what goes by the calendar, or was read, is certain
+        def runs_out(clock, factor)
           case clock.kind
-          when :hours then by_use(clock, @start, clock.limit * factor(clock))
-          when :months then by_calendar(clock, @start, clock.limit)
-          when :count then by_count(clock)
+          when :hours then by_use(@start, clock.limit * factor)
+          when :months then by_calendar(@start, clock.limit, factor)
+          when :count then by_count(clock, factor)
           when :indicator then by_indicator(clock)
           end
         end
 
         # What was counted is taken as it stands on the day of counting; only the rest is predicted.
-        def by_count(clock)
+        def by_count(clock, factor)
           from = @progress.counted_on || @start
           left = [clock.limit - @progress.counted, 0].max
-          clock.each_hours ? by_use(clock, from, left * clock.each_hours * factor(clock)) : by_calendar(clock, from, left * clock.each_months)
+          clock.each_hours ? by_use(from, left * clock.each_hours * factor) : by_calendar(from, left * clock.each_months, factor)
         end
 
         def by_indicator(clock)
           read = @progress.indicator
           return unless read&.positive?
-          return certain(clock, @progress.indicator_on) if read >= clock.limit
+          return certain(@progress.indicator_on) if read >= clock.limit
 
-          certain(clock, @start + ((@progress.indicator_on - @start).to_i * clock.limit / read.to_f).floor)
+          certain(@start + ((@progress.indicator_on - @start).to_i * clock.limit / read.to_f).floor)
         end
 
-        def by_calendar(clock, from, months)
+        def by_calendar(from, months, factor)
           whole = from >> months
-          share = factor(clock)
-          certain(clock, share == 1 ? whole : from + ((whole - from).to_i * share).floor)
+          certain(factor == 1 ? whole : from + ((whole - from).to_i * factor).floor)
         end
 
-        def by_use(clock, from, hours)
-          return certain(clock, from) if hours <= 0
+        def by_use(from, hours)
+          return certain(from) if hours <= 0
 
           due = after(from, hours, use.mean)
           return unless due
 
           slow, fast = use.bounds_over(hours)
           late = after(from, hours, slow)
-          Dated.new(clock, due, [after(from, hours, fast), due].min, late && [late, due].max)
+          [due, [after(from, hours, fast), due].min, late && [late, due].max]
         end
 
-        def certain(clock, day)
-          Dated.new(clock, day, day, day)
+        def certain(day)
+          [day, day, day]
         end
 
         def after(from, hours, rate)
@@ -105,32 +116,17 @@ module UprightBench
           from + days if days <= FOREVER_DAYS
         end
 
-        # On the interval.
-        def factor(clock)
-          household(clock) / personal(clock)
-        end
-
-        def household(clock)
-          @task.shortened_by_household?(clock) ? @conditions.household_factor : 1.0
-        end
-
-        def personal(clock)
-          @task.follows_findings?(clock) ? (@own ||= @personal.factor) : 1.0
-        end
-
         def use
           @conditions.use
         end
 
         def reason(dated)
-          clock = dated.clock
-          "#{clock.words}#{shortening(clock)} from #{@start_words ||= @start.iso8601}#{progress_words(clock)}: #{dated.due.iso8601}"
+          "#{dated.clock.words}#{shortening(dated)} from #{@start_words ||= @start.iso8601}#{progress_words(dated.clock)}: #{dated.due.iso8601}"
         end
 
-        def shortening(clock)
-          personal = personal(clock)
-          household = @conditions.household_words if @task.shortened_by_household?(clock)
-          personal == 1 ? household : format("%<household>s ÷ %<factor>.2f (%<why>s)", household: household, factor: personal, why: @personal.words)
+        def shortening(dated)
+          household = @conditions.household_words if dated.household < 1
+          dated.personal == 1 ? household : format("%<household>s ÷ %<factor>.2f (%<why>s)", household: household, factor: dated.personal, why: own.words)
         end
 
         def progress_words(clock)
@@ -147,8 +143,7 @@ module UprightBench
         end
 
         def never
-          Due.new(due_on: nil, early_on: nil, late_on: nil, deciding: :none,
-                  reasons: ["no use and no calendar clock: nothing falls due"])
+          Due.new(due_on: nil, early_on: nil, late_on: nil, deciding: :none, reasons: ["no use and no calendar clock: nothing falls due"])
         end
       end
     end

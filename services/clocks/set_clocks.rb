@@ -104,7 +104,7 @@ module UprightBench
 
       # @param here [Hash] what is known of the place
       def answer(here, task, start)
-        Core::Clocks::DueDate.new(task: task, progress: progress(here, start), conditions: @conditions, personal: personal(here)).call
+        Core::Clocks::DueDate.new(task: task, progress: progress(here, start), conditions: @conditions, ratios: here[:ratios].to_a).call
       end
 
       def progress(here, start)
@@ -123,10 +123,6 @@ module UprightBench
       def read_on(here, start)
         day = here[:strip_at] && Config::Zone.date(here[:strip_at])
         day if day && day > start
-      end
-
-      def personal(here)
-        here[:ratios] ? Core::Use::Personal.new(ratios: here[:ratios].to_a) : Core::Clocks::DueDate::NOTHING_FOUND
       end
 
       NOTHING = {}.freeze

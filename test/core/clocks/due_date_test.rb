@@ -5,7 +5,7 @@ require_relative "../../core_helper"
 class DueDateTest < CoreTest
   def due(task, started_on: MONDAY, use: rate(1), traits: [], ratios: [], **progress)
     Clocks::DueDate.new(task: task, progress: Clocks::Progress.new(started_on: started_on, **progress),
-                        conditions: Clocks::Conditions.new(use: use, household: Use::Household.new(traits: traits), today: MONDAY), personal: Use::Personal.new(ratios: ratios))
+                        conditions: Clocks::Conditions.new(use: use, household: Use::Household.new(traits: traits), today: MONDAY), ratios: ratios)
   end
 
   # Calendar arithmetic by the Gregorian rules (ISO 8601): clamped at the month's end, leap years by 4, 100, 400.
