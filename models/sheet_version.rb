@@ -19,7 +19,8 @@ module UprightBench
         # Reads those that were not read yet in one go.
         # @param ids [Array<Integer>]
         def preload(ids)
-          where(id: ids - @parsed.keys).each { |version| @parsed[version.id] ||= Core::Sheets::Parse.new(version.content.to_hash).call }
+          unread = ids.uniq.reject { |id| @parsed.key?(id) }
+          where(id: unread).each { |version| @parsed[version.id] ||= Core::Sheets::Parse.new(version.content.to_hash).call } if unread.any?
         end
       end
 

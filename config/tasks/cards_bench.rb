@@ -82,6 +82,7 @@ module UprightBench
       # All machines, and those of a policy: so many more percent that pets leave of an interval, and back again.
       def recompute
         last = DB[:due_changes].max(:id) || 0
+        Models::SheetVersion.preload(Models::Sheet.select_map(:current_version_id)) # read once in the life of a process
         dates_again("all dates computed again")
         percent = Services::Policies.now.number("pets_percent")
         [percent + 5, percent].each do |value|

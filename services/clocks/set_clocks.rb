@@ -16,6 +16,7 @@ module UprightBench
       # @param machines [Array<Models::Machine>] read and written together
       def self.again(machines, on:, why:)
         facts = Facts.new(machines)
+        Models::SheetVersion.preload(machines.map { |machine| machine.sheet.current_version_id })
         found = machines.map { |machine| new(machine, on, facts: facts).again }
         close(found.flat_map(&:first), "ended", on)
         Moves.write(found.flat_map(&:last), why: why, on: on)
