@@ -84,12 +84,15 @@ module UprightBench
         last = DB[:due_changes].max(:id) || 0
         Models::SheetVersion.preload(Models::Sheet.select_map(:current_version_id)) # read once in the life of a process
         dates_again("all dates computed again")
+        kept = Models::Policy.where(key: "pets_percent")
+        was_kept = kept.any?
         percent = Services::Policies.now.number("pets_percent")
         [percent + 5, percent].each do |value|
-          keep_policy("pets_percent", value)
+          keep_pets_percent(value)
           dates_again("dates where there are pets computed again, #{value} %", traits: Sequel.pg_array(%w[pets], :text))
         end
       ensure
+        kept.delete unless was_kept
         forget_changes(last)
       end
 
@@ -102,9 +105,10 @@ module UprightBench
         asked&.delete
       end
 
-      def keep_policy(key, value)
-        Models::Policy.dataset.insert_conflict(target: :key, update: { value: Sequel.pg_jsonb_wrap(value) })
-                      .insert(key: key, value: Sequel.pg_jsonb_wrap(value), changed_by: Models::Person.first.id, changed_at: Time.now)
+      def keep_pets_percent(percent)
+        value = Sequel.pg_jsonb_wrap(percent)
+        Models::Policy.dataset.insert_conflict(target: :key, update: { value: value })
+                      .insert(key: "pets_percent", value: value, changed_by: Models::Person.first.id, changed_at: Time.now)
       end
 
       # They are history, which nobody may rewrite but who owns the table.
