@@ -8,16 +8,16 @@ module UprightBench
       module Moves
         SQL = <<~SQL
           WITH new AS MATERIALIZED (
-            SELECT * FROM unnest(:id, :due_on, :early_on, :late_on, :deciding, :personal, :reasons) AS new (id, due_on, early_on, late_on, deciding, personal, reasons)),
+            SELECT * FROM jsonb_to_recordset(:new::jsonb)
+              AS new (id bigint, due_on date, early_on date, late_on date, deciding text, personal numeric, reasons jsonb)),
           moved AS (
             INSERT INTO due_changes (due_id, was_on, now_on, reason, changed_on)
             SELECT dues.id, dues.due_on, new.due_on, :why, :on FROM dues JOIN new USING (id) WHERE dues.due_on IS DISTINCT FROM new.due_on ORDER BY dues.id)
           UPDATE dues SET due_on = new.due_on, early_on = new.early_on, late_on = new.late_on, deciding = new.deciding, personal = new.personal,
-                          reasons = new.reasons::jsonb, computed_on = :on
+                          reasons = new.reasons, computed_on = :on
           FROM new WHERE dues.id = new.id
         SQL
-        TYPES = { due_on: :date, early_on: :date, late_on: :date, deciding: :text, personal: :numeric, reasons: :text }.freeze
-        private_constant :SQL, :TYPES
+        private_constant :SQL
 
         module_function
 
@@ -26,22 +26,13 @@ module UprightBench
         # @param on [Date]
         def write(moves, why:, on:)
           changed = moves.reject { |row, answer| same?(row, answer) }
-          return if changed.empty?
-
-          new = changed.map { |_, answer| columns(answer) }
-          arrays = TYPES.to_h { |name, type| [name, Sequel.pg_array(new.map { |one| one[name] }, type)] }
-          DB[SQL, id: Sequel.pg_array(changed.map { |row, _| row[:id] }, :bigint), **arrays, why: why, on: on].update
+          DB[SQL, new: JSON.generate(changed.map { |row, answer| { id: row[:id], **answer.to_h } }), why: why, on: on].update if changed.any?
         end
 
         # The reasons are compared as PostgreSQL prints them; should it ever print them otherwise, they are written once more.
         def same?(row, answer)
           row[:due_on] == answer.due_on && row[:early_on] == answer.early_on && row[:late_on] == answer.late_on && row[:deciding] == answer.deciding.to_s &&
             row[:personal] == answer.personal.round(3) && row[:reasons] == "[\"#{answer.reasons.join('", "')}\"]"
-        end
-
-        def columns(answer)
-          { due_on: answer.due_on, early_on: answer.early_on, late_on: answer.late_on, deciding: answer.deciding.to_s, personal: answer.personal,
-            reasons: JSON.generate(answer.reasons) }
         end
       end
     end
