@@ -401,7 +401,7 @@ class ScreensTest < DatabaseTest
     Services::SavePolicies.call({ "pets_percent" => 60 }, by: owner, at: NOW)
     get "/settings"
 
-    assert_says(/computed again, for how much a household shortens was changed: waiting for the worker/)
+    assert_says(/computed again \(how much a household shortens was changed\): waiting for the worker/)
     Models::Recompute.dataset.update(machines: 10, done: 4)
     get "/settings/recomputes"
 
