@@ -26,8 +26,7 @@ module UprightBench
       # How near a name must be to one that was mistyped (trigrams of the nearest words; house rule).
       ALIKE = 0.5
 
-      # Statements are not compiled: compiling takes longer than any of ours runs, and the planner cannot tell when it guesses too
-      # many rows.
+      # Statements are not compiled: where the planner guesses too many rows, compiling took twice as long as the statement ran.
       def settle(connection)
         connection.exec("SET pg_trgm.word_similarity_threshold = #{ALIKE}; SET jit = off")
       end

@@ -16,7 +16,7 @@ module UprightBench
         # The household shortens washing, cleaning and what fills with dust; never a maker's fixed months.
         # @param clock [Clock] one of this task's
         def shortened_by_household?(clock)
-          disposable || action == :wash || action == :clean || (clock.kind == :count && COUNTED_DUST.include?(clock.of))
+          disposable || action == :wash || action == :clean || COUNTED_DUST.include?(clock.of)
         end
 
         # What was found before moves what goes by use or dust; again, never a maker's fixed months.

@@ -7,9 +7,9 @@ module UprightBench
       # what is only compared stays text: there may be many thousand.
       class Facts
         # @param machines [Array<Models::Machine>]
-        def initialize(machines, policies: Policies.now)
+        def initialize(machines)
           ids = machines.map(&:id)
-          @factors = policies.household_factors
+          @factors = Policies.now.household_factors
           @readings = Models::UseReading.where(machine_id: ids).as_floats.all.group_by(&:machine_id)
           @open = running(ids).naked.to_hash_groups(:machine_id)
         end
