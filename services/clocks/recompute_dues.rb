@@ -52,9 +52,11 @@ module UprightBench
                 .select_map([Sequel.function(:min, :id).as(:first), Sequel.function(:max, :id).as(:last), Sequel.function(:count).*.as(:count)])
       end
 
+      # The machines are held while their dates are computed, so that another use told at the counter meanwhile is not overwritten.
       # @param count [Integer] machines when the plan was made
       def self.slice(asked, first, last, count, at:)
-        SetClocks.again(asked.machines_dataset.where(id: first..last).eager(:sheet).order(:id).all, on: Config::Zone.date(at), why: asked.reason)
+        held = asked.machines_dataset.where(id: first..last).order(:id).for_no_key_update.eager(:sheet).all
+        SetClocks.again(held, on: Config::Zone.date(at), why: asked.reason)
         rows = Models::Recompute.where(id: asked.id)
         rows.update(done: Sequel[:done] + count)
         rows.where { done >= machines }.update(finished_at: at)

@@ -165,3 +165,34 @@ class RecomputeTest < DatabaseTest
     assert_raises(Sequel::DatabaseError) { DB.transaction(savepoint: true) { Models::DueChange.dataset.update(reason: "x") } }
   end
 end
+
+# The counter and the worker at once.
+class RecomputeAtOnceTest < CommittedTest
+  # The worker waits for the counter, and computes by what was told.
+  def test_another_use_told_meanwhile_is_not_overwritten
+    machine = new_machine("Brackwater Loft K")
+    machine.update(hours_per_week: 1, traits: Sequel.pg_array(["pets"], :text))
+    Services::SetClocks.call(machine, done: { "exhaust-filter" => %i[replace] }, on: today)
+    Services::SavePolicies.call({ "pets_percent" => 50 }, by: owner, at: NOW)
+    asked = Models::Recompute.order(:id).last.tap { |one| one.update(machines: 1) }
+    worker = nil
+    DB.transaction do
+      machine.update(hours_per_week: 10)
+      Services::SetClocks.again([machine], on: today, why: "told")
+      worker = Thread.new { DB.transaction { Services::RecomputeDues.slice(asked, machine.id, machine.id, 1, at: NOW) } }
+      sleep 0.3
+    end
+    worker.join
+    before = dates(machine)
+    Services::SetClocks.again([machine.refresh], on: today, why: "once more")
+
+    assert_equal dates(machine), before
+    assert_equal 1, asked.refresh.done
+  end
+
+  private
+
+  def dates(machine)
+    Models::Due.running.where(machine_id: machine.id).order(:id).select_map(%i[id due_on early_on late_on])
+  end
+end
