@@ -16,13 +16,14 @@ module UprightBench
       #   cluster.database_url("upright_bench")
       class Cluster
         NAME = "upright_bench" # of the role; it owns its databases and is no superuser
-        FAST = %w[fsync synchronous_commit full_page_writes].freeze
+        # Off in tests. A database that autovacuum is looking at cannot be dropped by one who is no superuser.
+        FAST = %w[fsync synchronous_commit full_page_writes autovacuum].freeze
         LONGEST_SOCKET_PATH = 100 # bytes; the system allows 107
 
         attr_reader :folder
 
         # @param folder [String] where it should live; another place is taken when the server may not look in
-        # @param fast [Boolean] for tests: gives up safety against power failure
+        # @param fast [Boolean] for tests: gives up safety against power failure, and tidies nothing up
         def initialize(folder:, fast: false)
           @wanted = File.expand_path(folder)
           @fast = fast
