@@ -79,10 +79,16 @@ module UprightBench
         batch.delete
       end
 
-      # All machines, and those of a policy: so many more percent that pets leave of an interval, and back again.
+      def last_change
+        DB[:due_changes].max(:id) || 0
+      end
+
+      # All machines, twice: in a shop that was just made, most dates move the first time. Then those of a policy: so many more
+      # percent that pets leave of an interval, and back again.
       def recompute
-        last = DB[:due_changes].max(:id) || 0
+        last = last_change
         Models::SheetVersion.preload(Models::Sheet.select_map(:current_version_id)) # read once in the life of a process
+        dates_again("all dates computed")
         dates_again("all dates computed again")
         kept = Models::Policy.where(key: "pets_percent")
         was_kept = kept.any?
@@ -100,7 +106,11 @@ module UprightBench
       def dates_again(what, **scope)
         asked = Models::Recompute.create(reason: "measured", asked_by: Models::Person.first.id, asked_at: Time.now, **scope)
         slices = Services::RecomputeDues.slices(asked)
-        took { "#{what}: #{slices.sum(&:last)} machines, #{PROCESSES} processes#{in_processes(asked, slices)}" }
+        before = last_change
+        took do
+          in_processes(asked, slices)
+          ->(_) { "#{what}: #{slices.sum(&:last)} machines, #{DB[:due_changes].where { id > before }.count} dates moved, #{PROCESSES} processes" }
+        end
       ensure
         asked&.delete
       end
@@ -124,17 +134,15 @@ module UprightBench
         DB.disconnect
         pids = Array.new(PROCESSES) do |place|
           fork do
-            slices.each_with_index { |(first, last, _), at| compute(asked, first, last) if at % PROCESSES == place }
+            slices.each_with_index { |slice, at| compute(asked, slice) if at % PROCESSES == place }
             exit!(0)
           end
         end
         pids.each { |pid| Process.wait2(pid).last.success? || raise("a process that computes dates failed") }
-        nil
       end
 
-      def compute(asked, first, last)
-        machines = asked.machines_dataset.where(id: first..last).eager(:sheet).order(:id).all
-        DB.transaction { Services::SetClocks.again(machines, on: Zone.date(Time.now), why: asked.reason) }
+      def compute(asked, slice)
+        DB.transaction { Services::RecomputeDues.slice(asked, *slice, at: Time.now) }
       end
     end
   end

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "zlib"
+
 module UprightBench
   module Core
     module Clocks
@@ -16,11 +18,13 @@ module UprightBench
         fields :kind, :limit, of: nil, each_hours: nil, each_months: nil
 
         KINDS = %i[hours months count indicator].freeze
-        COUNTED = %w[bags washes].freeze
+        COUNTED = { "bags" => "bag", "washes" => "wash" }.freeze # many and one
 
         # @!attribute words
         #   @return [String] as in "50 h of use", "12 months", "4 bags"
-        attr_reader :words
+        # @!attribute mark
+        #   @return [Integer] of its words, the same in every process
+        attr_reader :words, :mark
 
         private
 
@@ -28,7 +32,7 @@ module UprightBench
           case kind
           when :hours then "#{limit} h of use"
           when :months then limit == 1 ? "1 month" : "#{limit} months"
-          when :count then "#{limit} #{of}"
+          when :count then "#{limit} #{limit == 1 ? COUNTED.fetch(of) : of}"
           when :indicator then "the indicator full"
           end
         end
@@ -41,10 +45,11 @@ module UprightBench
 
           check_count if kind == :count
           @words = said
+          @mark = Zlib.crc32(@words)
         end
 
         def check_count
-          raise ArgumentError, "a count says what it counts: #{COUNTED.join(' or ')}" unless COUNTED.include?(of)
+          raise ArgumentError, "a count says what it counts: #{COUNTED.keys.join(' or ')}" unless COUNTED.key?(of)
           raise ArgumentError, "a count needs each_hours or each_months" unless each_hours || each_months
         end
       end

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "zlib"
+
 module UprightBench
   module Core
     module Clocks
@@ -20,7 +22,9 @@ module UprightBench
         #   @return [String] as in " × 0.75 (pets that shed)"; empty when nothing is shortened
         # @!attribute rate_words
         #   @return [String] as in " at 1.0 h a week"
-        attr_reader :household_factor, :household_words, :rate_words
+        # @!attribute household_mark, rate_mark
+        #   @return [Integer] of these words, the same in every process
+        attr_reader :household_factor, :household_words, :rate_words, :household_mark, :rate_mark
 
         private
 
@@ -28,6 +32,8 @@ module UprightBench
           @household_factor = household.factor(factors)
           @household_words = household_factor < 1 ? format(" × %<factor>.2f (%<why>s)", factor: household_factor, why: household.words) : ""
           @rate_words = format(" at %<rate>.1f h a week", rate: use.mean)
+          @household_mark = Zlib.crc32(@household_words)
+          @rate_mark = Zlib.crc32(@rate_words)
         end
       end
     end

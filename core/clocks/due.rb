@@ -4,12 +4,17 @@ module UprightBench
   module Core
     module Clocks
       # The answer of DueDate: when a task is due, how early and late that may be, which clock decided,
-      # and the reason each clock gave. `personal` is the household's own factor that the deciding clock was divided
+      # and why. `personal` is the household's own factor that the deciding clock was divided
       # by. `late_on` nil means no clock sets a late bound (no use at all).
       class Due
         include Value
 
-        fields :due_on, :early_on, :late_on, :deciding, :reasons, personal: 1.0
+        fields :due_on, :early_on, :late_on, :deciding, :why, personal: 1.0
+
+        # @return [Array<String>] what each clock says
+        def reasons
+          why.sentences
+        end
       end
     end
   end

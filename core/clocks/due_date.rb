@@ -20,13 +20,13 @@ module UprightBench
         # @param task [Task]
         # @param progress [Progress]
         # @param conditions [Conditions]
-        # @param ratios [Array<Numeric>] what was found at this place before, as in Use::Personal
-        def initialize(task:, progress:, conditions:, ratios: [])
+        # @param own [Use::Personal] what was found at this place before
+        def initialize(task:, progress:, conditions:, own: Use::Personal.new)
           @task = task
           @start = progress.started_on
           @progress = progress
           @conditions = conditions
-          @ratios = ratios
+          @own = own
         end
 
         # @return [Due]
@@ -41,6 +41,10 @@ module UprightBench
 
         private
 
+        UNKNOWN = Reasons::Plain.new("history unknown: look it over now, not in a year").freeze
+        NEVER = Reasons::Plain.new("no use and no calendar clock: nothing falls due").freeze
+        private_constant :UNKNOWN, :NEVER
+
         # When one clock runs out, and what its interval was multiplied by and divided by.
         Dated = Struct.new(:clock, :household, :personal, :due, :early, :late)
         private_constant :Dated
@@ -48,19 +52,15 @@ module UprightBench
         def answer(dated)
           first = dated.first
           Due.new(due_on: first.due, early_on: dated.map(&:early).min, late_on: dated.filter_map(&:late).min, deciding: first.clock.kind,
-                  personal: first.personal, reasons: dated.map { |one| reason(one) })
+                  personal: first.personal, why: Reasons.new(dated: dated, progress: @progress, conditions: @conditions, own: @own))
         end
 
         # @return [Dated, nil] nil when this clock never runs out
         def dated(clock)
           household = @task.shortened_by_household?(clock) ? @conditions.household_factor : 1.0
-          personal = @task.follows_findings?(clock) ? own.factor : 1.0
+          personal = @task.follows_findings?(clock) ? @own.factor : 1.0
           due, early, late = runs_out(clock, household / personal)
           Dated.new(clock, household, personal, due, early, late) if due
-        end
-
-        def own
-          @own ||= Use::Personal.new(ratios: @ratios)
         end
 
         # @param factor [Float] on the interval
@@ -120,30 +120,13 @@ module UprightBench
           @conditions.use
         end
 
-        def reason(dated)
-          "#{dated.clock.words}#{shortening(dated)} from #{@start_words ||= @start.iso8601}#{progress_words(dated.clock)}: #{dated.due.iso8601}"
-        end
-
-        def shortening(dated)
-          household = @conditions.household_words if dated.household < 1
-          dated.personal == 1 ? household : format("%<household>s ÷ %<factor>.2f (%<why>s)", household: household, factor: dated.personal, why: own.words)
-        end
-
-        def progress_words(clock)
-          case clock.kind
-          when :hours then @conditions.rate_words
-          when :count then ", #{@progress.counted} counted so far"
-          when :indicator then ", #{@progress.indicator} % on #{@progress.indicator_on.iso8601}"
-          end
-        end
-
         def unknown_history
           today = @conditions.today
-          Due.new(due_on: today, early_on: today, late_on: today, deciding: :unknown, reasons: ["history unknown: look it over now, not in a year"])
+          Due.new(due_on: today, early_on: today, late_on: today, deciding: :unknown, why: UNKNOWN)
         end
 
         def never
-          Due.new(due_on: nil, early_on: nil, late_on: nil, deciding: :none, reasons: ["no use and no calendar clock: nothing falls due"])
+          Due.new(due_on: nil, early_on: nil, late_on: nil, deciding: :none, why: NEVER)
         end
       end
     end

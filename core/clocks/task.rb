@@ -13,16 +13,19 @@ module UprightBench
         ACTIONS = %i[wash clean replace inspect].freeze
         COUNTED_DUST = %w[bags washes].freeze # counts that come round faster in a dusty home
 
-        # The household shortens washing, cleaning and what fills with dust; never a maker's fixed months.
+        # The household shortens washing, cleaning and what fills with dust; never a maker's fixed months, nor what an indicator says
+        # of this very household.
         # @param clock [Clock] one of this task's
         def shortened_by_household?(clock)
+          return false if clock.kind == :indicator
+
           disposable || action == :wash || action == :clean || COUNTED_DUST.include?(clock.of)
         end
 
         # What was found before moves what goes by use or dust; again, never a maker's fixed months.
         # @param clock [Clock] one of this task's
         def follows_findings?(clock)
-          clock.kind == :hours || (clock.kind != :indicator && shortened_by_household?(clock))
+          clock.kind == :hours || shortened_by_household?(clock)
         end
 
         private

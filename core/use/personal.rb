@@ -21,10 +21,9 @@ module UprightBench
         # A visit early in the interval says little: what was predicted then is too near nothing (house rule).
         LEAST_EXPECTED = 0.25
 
-        # @return [Float] LEAST to MOST
-        def factor
-          Math.exp(ratios.sum { |ratio| Math.log(ratio) } / (ratios.size + PRIOR_VISITS)).clamp(LEAST, MOST)
-        end
+        # @!attribute factor
+        #   @return [Float] LEAST to MOST
+        attr_reader :factor
 
         # @return [String] for the screen; empty when nothing was found yet
         def words
@@ -37,6 +36,8 @@ module UprightBench
 
         def check
           raise ArgumentError, "a ratio is above 0" unless ratios.all?(&:positive?)
+
+          @factor = Math.exp(ratios.sum { |ratio| Math.log(ratio) } / (ratios.size + PRIOR_VISITS)).clamp(LEAST, MOST)
         end
       end
     end

@@ -98,14 +98,19 @@ module UprightBench
 
       def row(place, task, cycle, start)
         answer = answer(known(place), task, start)
+        dates = Moves.columns(answer)
         { machine_id: @machine.id, position: place.key, position_name: place.name, task: task.key, action: task.action.to_s, cycle: cycle,
-          started_on: start, may_card: task.card, computed_on: @on, due_on: answer.due_on, early_on: answer.early_on, late_on: answer.late_on,
-          deciding: answer.deciding.to_s, personal: answer.personal, reasons: Sequel.pg_jsonb(answer.reasons) }
+          started_on: start, may_card: task.card, computed_on: @on, **dates, reasons: Sequel.pg_jsonb(dates[:reasons]) }
       end
 
       # @param here [Hash] what is known of the place
       def answer(here, task, start)
-        Core::Clocks::DueDate.new(task: task, progress: progress(here, start), conditions: @conditions, ratios: here[:ratios].to_a).call
+        Core::Clocks::DueDate.new(task: task, progress: progress(here, start), conditions: @conditions, own: own(here)).call
+      end
+
+      def own(here)
+        ratios = here[:ratios].to_a
+        ratios.empty? ? NOTHING_FOUND : Core::Use::Personal.new(ratios: ratios)
       end
 
       def progress(here, start)
@@ -127,7 +132,8 @@ module UprightBench
       end
 
       NOTHING = {}.freeze
-      private_constant :NOTHING
+      NOTHING_FOUND = Core::Use::Personal.new
+      private_constant :NOTHING, :NOTHING_FOUND
     end
   end
 end

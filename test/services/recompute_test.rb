@@ -121,6 +121,19 @@ class RecomputeTest < DatabaseTest
     assert_nil Services::SetClocks.again([], on: today, why: "nobody")
   end
 
+  def test_words_are_written_also_where_no_date_moves
+    Services::SavePolicies.call({ "pets_percent" => 80, "dust_percent" => 80 }, by: owner, at: NOW)
+    %w[pets dust].each do |trait|
+      @machine.update(traits: Sequel.pg_array([trait], :text))
+      Services::SetClocks.again([@machine], on: today, why: trait)
+    end
+    shortened = Models::Due.running.where(machine_id: @machine.id).all.map { |one| one.reasons.to_a.join }.grep(/× 0.80/)
+
+    refute_empty shortened
+    assert_empty shortened.grep_v(/building dust/)
+    assert_equal 0, Models::DueChange.where(reason: "dust").count
+  end
+
   # The slices as the worker takes them, and as one process would.
   def test_in_slices_it_is_the_same_as_one_by_one
     machines = Models::Machine.where(id: Models::Due.running.select(:machine_id)).order(:id).limit(25).all

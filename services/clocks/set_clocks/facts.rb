@@ -3,8 +3,8 @@
 module UprightBench
   module Services
     class SetClocks
-      # What the clocks of machines rest on, read for all of them at once: two queries, however many they are. Rows and no models, and
-      # what is only compared stays text: there may be many thousand.
+      # What the clocks of machines rest on, read for all of them at once: two queries, however many they are. Rows and no models:
+      # there may be many thousand.
       class Facts
         # @param machines [Array<Models::Machine>]
         def initialize(machines)
@@ -14,8 +14,7 @@ module UprightBench
           @open = running(ids).naked.to_hash_groups(:machine_id)
         end
 
-        DUE = [*%i[id machine_id position task started_on due_on early_on late_on deciding].map { |name| Sequel[:dues][name] },
-               Sequel.cast(:personal, :float).as(:personal), Sequel.cast(:reasons, :text).as(:reasons)].freeze
+        DUE = %i[id machine_id position task started_on due_on early_on late_on reasons_mark].map { |name| Sequel[:dues][name] }.freeze
         WASHES = %i[machine_id position wash_count fitted_on].freeze
         LEARNED = %i[machine_id position ratios strip_percent strip_at].freeze
         PLACE = (WASHES | LEARNED).drop(2).freeze

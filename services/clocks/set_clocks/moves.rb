@@ -9,12 +9,12 @@ module UprightBench
         SQL = <<~SQL
           WITH new AS MATERIALIZED (
             SELECT * FROM jsonb_to_recordset(:new::jsonb)
-              AS new (id bigint, due_on date, early_on date, late_on date, deciding text, personal numeric, reasons jsonb)),
+              AS new (id bigint, due_on date, early_on date, late_on date, deciding text, personal numeric, reasons jsonb, reasons_mark bigint)),
           moved AS (
             INSERT INTO due_changes (due_id, was_on, now_on, reason, changed_on)
             SELECT dues.id, dues.due_on, new.due_on, :why, :on FROM dues JOIN new USING (id) WHERE dues.due_on IS DISTINCT FROM new.due_on ORDER BY dues.id)
           UPDATE dues SET due_on = new.due_on, early_on = new.early_on, late_on = new.late_on, deciding = new.deciding, personal = new.personal,
-                          reasons = new.reasons, computed_on = :on
+                          reasons = new.reasons, reasons_mark = new.reasons_mark, computed_on = :on
           FROM new WHERE dues.id = new.id
         SQL
         private_constant :SQL
@@ -26,13 +26,19 @@ module UprightBench
         # @param on [Date]
         def write(moves, why:, on:)
           changed = moves.reject { |row, answer| same?(row, answer) }
-          DB[SQL, new: JSON.generate(changed.map { |row, answer| { id: row[:id], **answer.to_h } }), why: why, on: on].update if changed.any?
+          DB[SQL, new: JSON.generate(changed.map { |row, answer| { id: row[:id], **columns(answer) } }), why: why, on: on].update if changed.any?
         end
 
-        # The reasons are compared as PostgreSQL prints them; should it ever print them otherwise, they are written once more.
+        # Which clock decided and by how much it was shortened is in the reasons.
         def same?(row, answer)
-          row[:due_on] == answer.due_on && row[:early_on] == answer.early_on && row[:late_on] == answer.late_on && row[:deciding] == answer.deciding.to_s &&
-            row[:personal] == answer.personal.round(3) && row[:reasons] == "[\"#{answer.reasons.join('", "')}\"]"
+          row[:due_on] == answer.due_on && row[:early_on] == answer.early_on && row[:late_on] == answer.late_on && row[:reasons_mark] == answer.why.mark
+        end
+
+        # @param answer [Core::Clocks::Due]
+        # @return [Hash] what is kept of it
+        def columns(answer)
+          { due_on: answer.due_on, early_on: answer.early_on, late_on: answer.late_on, deciding: answer.deciding.to_s, personal: answer.personal,
+            reasons: answer.reasons, reasons_mark: answer.why.mark }
         end
       end
     end

@@ -5,7 +5,7 @@ require_relative "../../core_helper"
 class DueDateTest < CoreTest
   def due(task, started_on: MONDAY, use: rate(1), traits: [], ratios: [], **progress)
     Clocks::DueDate.new(task: task, progress: Clocks::Progress.new(started_on: started_on, **progress),
-                        conditions: Clocks::Conditions.new(use: use, household: Use::Household.new(traits: traits), today: MONDAY), ratios: ratios)
+                        conditions: Clocks::Conditions.new(use: use, household: Use::Household.new(traits: traits), today: MONDAY), own: Use::Personal.new(ratios: ratios))
   end
 
   # Calendar arithmetic by the Gregorian rules (ISO 8601): clamped at the month's end, leap years by 4, 100, 400.
@@ -63,6 +63,12 @@ class DueDateTest < CoreTest
     assert_equal MONDAY >> 12, due(task(clock(:months, 12)), traits: [:pets]).call.due_on
   end
 
+  def test_what_an_indicator_says_is_not_shortened_by_the_household_in_words_either
+    read = due(task(clock(:indicator, 100), action: :wash), traits: [:pets], started_on: MONDAY - 100, indicator: 50, indicator_on: MONDAY).call
+
+    assert_equal [MONDAY + 100, "the indicator full from #{MONDAY - 100}, 50 % on #{MONDAY}: #{MONDAY + 100}"], [read.due_on, *read.reasons]
+  end
+
   # Two ratios of 4 make (4 × 4)^(1/4) = 2: half the interval; a filter found clean at two visits lasts longer.
   def test_what_was_found_moves_what_goes_by_use_and_never_fixed_months
     assert_equal MONDAY + 175, due(task(clock(:hours, 50)), ratios: [4, 4]).call.due_on
@@ -78,6 +84,22 @@ class DueDateTest < CoreTest
     assert_in_delta 2.0, answer.personal
     assert_match(/÷ 2\.00 \(found further gone than expected at 2 visits\)/, answer.reasons.first)
     assert_in_delta 1.0, due(task(clock(:hours, 50), clock(:months, 1)), ratios: [0.25, 0.25]).call.personal
+  end
+
+  # Two cases that differ in one thing at most. What changes no word, such as the rate where all goes by the calendar, changes no mark.
+  def test_the_mark_of_the_reasons_is_another_one_when_a_word_is
+    alike = 0
+    for_all(times: 600) do |random|
+      job = short_task(random)
+      given = any_case(random)
+      one, same, other = [[job, given], [job, given], change(job, given, random)].map { |task, home| due(task, **home).call }
+      alike += 1 if one.reasons == other.reasons && one.why.mark == other.why.mark
+
+      assert_equal one.why.mark, same.why.mark
+      refute_equal one.why.mark, other.why.mark, [one.reasons, other.reasons].inspect unless one.reasons == other.reasons
+    end
+
+    assert_includes 50..400, alike
   end
 
   def test_unknown_history_is_due_now
@@ -116,6 +138,25 @@ class DueDateTest < CoreTest
 
   def any_traits(random)
     Use::Household::FACTORS.keys.sample(random.rand(1..5), random: random)
+  end
+
+  # Its clocks run out so soon that another limit, rate or count often gives the same day.
+  def short_task(random)
+    clocks = [clock(:hours, random.rand(1..3)), clock(:months, 1), clock(:count, random.rand(1..5), of: "washes", each_months: 1), clock(:indicator, 100)]
+    task(*clocks.sample(random.rand(1..4), random: random), action: %i[wash replace].sample(random: random))
+  end
+
+  def any_case(random)
+    { use: rate(random.rand(0.5..40.0)), traits: any_traits(random), ratios: Array.new(random.rand(4)) { [1.4, 90].sample(random: random) }, started_on: MONDAY - random.rand(900),
+      counted: random.rand(30), counted_on: MONDAY, indicator: random.rand(1..99), indicator_on: MONDAY }
+  end
+
+  # @return [Array(Clocks::Task, Hash)]
+  def change(job, given, random)
+    key, value = any_case(random).merge(limit: random.rand(1..5)).to_a.sample(random: random)
+    return [job, given.merge(key => value)] unless key == :limit
+
+    [job.with(clocks: [job.clocks.first.with(limit: value), *job.clocks.drop(1)]), given]
   end
 
   def any_task(random)

@@ -1,0 +1,72 @@
+# frozen_string_literal: true
+
+require "zlib"
+
+module UprightBench
+  module Core
+    module Clocks
+      # Why a date is as it is: a sentence for each clock that runs out, the deciding one first. Dates are computed by the million and
+      # hardly one moves, so the sentences are made only when someone wants them; the mark tells whether they would say what was kept.
+      class Reasons
+        include Value
+
+        # A date that no clock gave.
+        Plain = Struct.new(:sentence) do
+          def sentences
+            [sentence]
+          end
+
+          def mark
+            Zlib.crc32(sentence)
+          end
+        end
+
+        # @!attribute dated [Array<DueDate::Dated>]
+        # @!attribute progress [Progress]
+        # @!attribute conditions [Conditions]
+        # @!attribute own [Use::Personal]
+        fields :dated, :progress, :conditions, :own
+
+        # @return [Array<String>]
+        def sentences
+          start = progress.started_on.iso8601
+          dated.map { |one| "#{one.clock.words}#{shortening(one)} from #{start}#{progress_words(one.clock)}: #{one.due.iso8601}" }
+        end
+
+        # Of everything that a sentence is made of, so that it is another one when a sentence is another one. The same in every process.
+        # @return [Integer] 32 bits
+        def mark
+          dated.inject(0) { |mark, one| Zlib.crc32(figures(one).pack("q6E"), mark) }
+        end
+
+        private
+
+        def figures(one)
+          [one.clock.mark, one.household < 1 ? conditions.household_mark : 0, own.ratios.size, progress.started_on.jd, progress_figure(one.clock), one.due.jd, one.personal]
+        end
+
+        def shortening(one)
+          household = conditions.household_words if one.household < 1
+          one.personal == 1 ? household : format("%<household>s ÷ %<factor>.2f (%<why>s)", household: household, factor: one.personal, why: own.words)
+        end
+
+        def progress_words(clock)
+          case clock.kind
+          when :hours then conditions.rate_words
+          when :count then ", #{progress.counted} counted so far"
+          when :indicator then ", #{progress.indicator} % on #{progress.indicator_on.iso8601}"
+          end
+        end
+
+        def progress_figure(clock)
+          case clock.kind
+          when :hours then conditions.rate_mark
+          when :count then progress.counted
+          when :indicator then (progress.indicator_on.jd * 1000) + progress.indicator
+          else 0
+          end
+        end
+      end
+    end
+  end
+end
