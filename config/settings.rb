@@ -47,6 +47,16 @@ module UprightBench
         @env["SMTP_URL"] && URI(@env["SMTP_URL"])
       end
 
+      # @return [String, nil] the address that servers send undeliverable mail back to; the shop's own when nil
+      def return_address
+        @env["RETURN_ADDRESS"]
+      end
+
+      # @return [Pathname] where mail that came back is laid, a file each
+      def returns_dir
+        Pathname(@env.fetch("RETURNS_DIR", state_dir.join("inbox").to_s))
+      end
+
       # @return [String, nil] what shall go wrong with the stand-ins, as Outbox::Devices::Trouble reads it
       def device_trouble
         @env["DEVICE_TROUBLE"]

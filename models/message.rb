@@ -8,6 +8,7 @@ module UprightBench
       many_to_one :batch
 
       WAITING = %w[queued failed].freeze
+      ON_ITS_WAY = [*WAITING, "handing_over"].freeze
 
       dataset_module do
         where :for_a_person, Sequel[:messages][:state] => %w[unsure given_up]

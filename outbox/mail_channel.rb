@@ -17,7 +17,8 @@ module UprightBench
 
       def initialize(settings)
         @smtp = settings.smtp_url
-        @tray = Devices::Tray.new(settings.state_dir.join("outbox/mail"), Devices::Trouble.for("email", settings))
+        @return_address = settings.return_address
+        @drop = Devices::MailDrop.new(settings)
       end
 
       # @param message [Models::Message]
@@ -26,7 +27,7 @@ module UprightBench
       # @raise [Rejected, InDoubt]
       def deliver(message, letter, shop)
         written = CardMail.write(message, letter, shop)
-        @smtp ? send_out(written, from: shop.email, to: message.recipient) : @tray.put("#{message.key}.eml", written, tries: message.tries, to: message.recipient)
+        @smtp ? send_out(written, from: @return_address || shop.email, to: message.recipient) : @drop.put(message.key, written, to: message.recipient, tries: message.tries)
       end
 
       # What became of a message that was being handed over when the process died.
@@ -34,7 +35,7 @@ module UprightBench
       def fate(message)
         return :unknown if @smtp
 
-        @tray.has?("#{message.key}.eml") ? :arrived : :not_arrived
+        @drop.has?(message.key) ? :arrived : :not_arrived
       end
 
       # @return [Boolean] whether it can tell later what arrived
@@ -45,6 +46,7 @@ module UprightBench
       private
 
       # Byte by byte as it was written.
+      # @param from [String] where a server sends it back to; not what the customer sees
       def send_out(written, from:, to:)
         server = Net::SMTP.new(@smtp.host, @smtp.port || Net::SMTP.default_port)
         server.enable_starttls_auto

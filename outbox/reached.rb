@@ -16,6 +16,22 @@ module UprightBench
         Models::ChannelFault.dataset.insert_conflict.insert(**fault, reason: reason[0, 300], noted_at: at) if fault[:address]
       end
 
+      # It left, and was returned. Once: who says so again changes nothing.
+      # @param message [Models::Message]
+      # @param reason [String] what it says, if anything
+      # @return [Boolean] false when it has not left, or came back before
+      def came_back(message, reason, at)
+        DB.transaction do
+          message.lock!
+          next false unless %w[handed_over unsure].include?(message.state)
+
+          reason = "it came back" if reason.empty?
+          message.update(state: "bounced", handed_over_at: message.handed_over_at || at, last_error: reason[0, 500])
+          self.not(message, reason, at)
+          true
+        end
+      end
+
       # @param card_ids [Array<Integer>]
       def void(card_ids)
         Models::CardLine.where(card_id: card_ids).update(void: true)

@@ -10,12 +10,14 @@ module UprightBench
     class Worker
       THREADS = 2
       LOOK_AGAIN_SECONDS = 1
+      READ_RETURNS_SECONDS = 30
 
       def run
         Que.logger = Logger.new($stderr, level: Logger::ERROR)
         @told = Queue.new
         %w[INT TERM].each { |name| Signal.trap(name) { @told << name } }
         locker = Que::Locker.new(worker_priorities: Array.new(THREADS))
+        Thread.new { loop { read_returns } }
         @told.pop
         locker.stop!
       rescue Sequel::DatabaseError, PG::Error => e
@@ -23,6 +25,15 @@ module UprightBench
       end
 
       private
+
+      # Whatever goes wrong there, cards go on leaving.
+      def read_returns
+        Returns.new.call
+      rescue StandardError => e
+        warn "Returned mail could not be read: #{e.message.lines.first}"
+      ensure
+        sleep READ_RETURNS_SECONDS
+      end
 
       # The queue's threads end the process when they lose their connection. What they held is gone with it, and a new program in
       # place of this one has nothing left of them.

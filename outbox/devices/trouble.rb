@@ -6,13 +6,13 @@ module UprightBench
   module Outbox
     module Devices
       # What may go wrong with a stand-in, so that it can be seen what then happens: in so many of a hundred hand-overs it is
-      # late, fails, takes a thing without an answer, takes it twice, or refuses the address.
+      # late, fails, takes a thing without an answer, takes it twice, refuses the address, or (mail alone) sends it back later.
       #
       #   DEVICE_TROUBLE="email: fail 10, refuse 2; text: late 50"
       #
       # The same hand-over meets the same trouble whenever it is repeated; another try may meet another.
       class Trouble
-        KINDS = %w[late fail unanswered twice refuse].freeze
+        KINDS = %w[late fail unanswered twice refuse return].freeze
         LATE_SECONDS = 2
 
         # The stand-in's own failure: it did not take the thing, or does not say that it did.
@@ -52,6 +52,11 @@ module UprightBench
           yield
           hand_over.call if hit?("twice", what)
           raise Failure, "no answer came" if hit?("unanswered", what)
+        end
+
+        # @param to [String] whom it was for
+        def returns?(to)
+          hit?("return", to)
         end
 
         private

@@ -22,11 +22,9 @@ module UprightBench
       def self.bounced(message, reason:, by:, at:)
         DB.transaction do
           message.lock!
-          raise Refused, "This card has not left, so it cannot have come back." unless %w[handed_over unsure bounced].include?(message.state)
           next if message.state == "bounced"
+          raise Refused, "This card has not left, so it cannot have come back." unless Outbox::Reached.came_back(message, reason.strip, at)
 
-          message.update(state: "bounced", handed_over_at: message.handed_over_at || at)
-          Outbox::Reached.not(message, reason.strip.empty? ? "it came back" : reason.strip, at)
           History.note("came back", message, by: by, at: at, data: { reason: reason })
         end
       end

@@ -68,7 +68,7 @@ module UprightBench
       end
 
       def forget_words
-        Models::Message.where(card_id: cards.select(:id)).update(recipient: NAME)
+        Models::Message.where(card_id: cards.select(:id)).update(recipient: NAME, last_error: nil)
         Models::Answer.where(card_id: cards.select(:id)).update(note: nil)
         Models::Question.where(job_id: jobs.select(:id)).update(asked: Sequel.join([NAME, " ", Sequel.cast(:id, String)]))
         Models::Estimate.where(job_id: jobs.select(:id)).update(agreed_name: NAME, warranty_name: Sequel.case([[{ warranty_name: nil }, nil]], NAME))

@@ -12,9 +12,11 @@ class SettingsTest < AppTest
   end
 
   def test_what_the_environment_says_wins
-    settings = Config::Settings.new({ "PORT" => "5000", "PUBLIC_URL" => "https://bench.example/", "SMTP_URL" => "smtp://u:p@mail.example:587", "STATE_DIR" => "/tmp/x" })
+    settings = Config::Settings.new({ "PORT" => "5000", "RETURN_ADDRESS" => "back@bench.example",
+                                      "PUBLIC_URL" => "https://bench.example/", "SMTP_URL" => "smtp://u:p@mail.example:587", "STATE_DIR" => "/tmp/x" })
 
     assert_equal ["https://bench.example", "mail.example", 587, "/tmp/x"], [settings.public_url, settings.smtp_url.host, settings.smtp_url.port, settings.state_dir.to_s]
+    assert_equal ["/tmp/x/inbox", "back@bench.example"], [settings.returns_dir.to_s, settings.return_address]
     assert_predicate settings, :tls?
   end
 end

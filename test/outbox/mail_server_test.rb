@@ -7,7 +7,7 @@ require_relative "../test_helper"
 # With SMTP_URL set, the same channel speaks to a mail server. This one takes a message by the dialogue of RFC 5321.
 class MailServerTest < DatabaseTest
   class MailServer
-    attr_reader :recipients, :data
+    attr_reader :sender, :recipients, :data
 
     def initialize
       @socket = TCPServer.new("127.0.0.1", 0)
@@ -38,6 +38,7 @@ class MailServerTest < DatabaseTest
     def reply(line, client)
       case line
       when /\AEHLO/ then "250 here\r\n"
+      when /\AMAIL FROM:<(.+)>/ then (@sender = Regexp.last_match(1)) && "250 fine\r\n"
       when /\ARCPT TO:<(.+)>/ then (@recipients << Regexp.last_match(1)) && "250 fine\r\n"
       when /\ADATA/ then take_data(client)
       when /\AQUIT/ then "221 bye\r\n"
@@ -63,11 +64,11 @@ class MailServerTest < DatabaseTest
   def test_a_card_reaches_the_server_as_it_would_reach_the_drop
     server = MailServer.new
     message = Models::Message.new(recipient: "sarka@example.org", key: SecureRandom.uuid, channel: "email")
-    Outbox::MailChannel.new(Config::Settings.new({ "SMTP_URL" => server.url })).deliver(message, letter, Models::Shop.the)
+    Outbox::MailChannel.new(Config::Settings.new({ "SMTP_URL" => server.url, "RETURN_ADDRESS" => "returned@example.org" })).deliver(message, letter, Models::Shop.the)
     server.close
     mail = Mail.new(server.data)
 
-    assert_equal ["sarka@example.org"], server.recipients
+    assert_equal ["returned@example.org", ["sarka@example.org"], [Models::Shop.the.email]], [server.sender, server.recipients, mail.from]
     assert_equal letter.subject, mail.subject
     assert_equal letter.text, mail.text_part.decoded.gsub("\r\n", "\n")
     assert_match(/\A#{message.key}@/, mail.message_id)

@@ -15,6 +15,7 @@ class ForgetTest < DatabaseTest
     Services::SetClocks.call(@machine, on: today)
     Services::EditCustomer.call(@customer.refresh, { notes: "Vanish likes coffee" }, version: @customer.lock_version, by: owner, at: NOW)
     @card = write_card(@customer)
+    @card.message.update(last_error: "550 vanish@example.org is unknown")
     Services::AnswerCard.call(@card, kind: "not_now", note: "Vanish says later", at: NOW)
   end
 
