@@ -12,9 +12,17 @@ module UprightBench
       one_to_one :message
       one_to_many :answers, order: :id
 
-      # @return [Array<Integer>] the dues that it named to the customer
+      # @param all [Array<CardLine>] its own
+      # @return [Array<CardLine>] what it named to the customer; of a card that reached nobody, what it would have named: somebody may
+      #   read it all the same
+      def named(all = lines)
+        left = all.reject(&:void)
+        left.empty? ? all : left
+      end
+
+      # @return [Array<Integer>]
       def due_ids
-        lines.reject(&:void).map(&:due_id)
+        named.map(&:due_id)
       end
     end
   end

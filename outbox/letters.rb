@@ -29,28 +29,37 @@ module UprightBench
         @bonuses = Models::Bonus.where(id: cards.filter_map(&:bonus_id).uniq).as_hash(:id)
       end
 
-      # @return [Core::Cards::Letter] of what it names; of a card that reached nobody, of what it would have named
+      # @return [Core::Cards::Letter] of what it names
       # @raise [Core::Cards::Wording::Missing] only when its text is asked for
       def of(card)
-        lines = @lines.fetch(card.id, [])
-        named = lines.reject(&:void).then { |left| left.empty? ? lines : left }
-        dues = named.map { |line| @dues.fetch(line.due_id) }.sort_by { |due| [due.due_on || FAR, due.id] }
+        dues = card.named(@lines.fetch(card.id, [])).map { |line| @dues.fetch(line.due_id) }.sort_by { |due| [due.due_on || FAR, due.id] }
         written = Config::Zone.date(card.created_at)
-        letter(card.customer, dues.map { |due| line(due.machine.sheet.title, due, written) }, self.class.link(card), card.attempt, @bonuses[card.bonus_id])
+        names = names(dues.map(&:machine).map { |machine| [machine.id, machine.sheet.title, machine.plate] })
+        letter(card.customer, dues.map { |due| line(names.fetch(due.machine_id), due, written) }, self.class.link(card), card.attempt, @bonuses[card.bonus_id])
       end
 
       # Of a card that is about to be written; its code opens nothing yet, and is as long as it will be.
       # @param customer [Models::Customer]
-      # @param rows [Array<#position_name, #action, #due_on, #machine_title>] as in Services::DueBook
+      # @param rows [Array<#position_name, #action, #due_on, #machine_id, #machine_title, #plate>] as in Services::DueBook
       # @param bonus [Models::Bonus, nil]
       def preview(customer, rows, attempt:, bonus:, today:)
-        letter(customer, rows.map { |row| line(row.machine_title, row, today) }, "#{SETTINGS.public_url}/c/#{self.class.codes.write(0, today)}", attempt, bonus)
+        names = names(rows.map { |row| [row.machine_id, row.machine_title, row.plate] })
+        letter(customer, rows.map { |row| line(names.fetch(row.machine_id), row, today) }, "#{SETTINGS.public_url}/c/#{self.class.codes.write(0, today)}", attempt, bonus)
       end
 
       FAR = Date.new(9999)
       private_constant :FAR
 
       private
+
+      # Who has two of one model reads which of them, by its plate.
+      # @param machines [Array<Array(Integer, String, String)>] id, title and plate, of each task
+      # @return [Hash{Integer=>String}] by id
+      def names(machines)
+        machines.uniq.group_by { |_, title, _| title }.values.each_with_object({}) do |alike, names|
+          alike.each { |id, title, plate| names[id] = alike.one? ? title : [title, plate].compact.join(" ") }
+        end
+      end
 
       def line(machine, due, today)
         Core::Cards::Letter::Line.new(machine: machine, part: due.position_name, action: due.action, due_on: due.due_on || today,

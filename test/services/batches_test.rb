@@ -182,6 +182,7 @@ class BatchesTest < DatabaseTest
     2.times { Services::SettleMessage.bounced(message, reason: "box full", by: owner, at: NOW) }
 
     assert_equal ["bounced", %w[post]], [message.refresh.state, send_cards.map(&:channel)]
+    assert_equal message.card.lines.map(&:due_id), message.card.due_ids, "whoever finds it after all sees what it is about"
   end
 
   def test_it_is_tried_later_each_time_and_not_for_ever

@@ -41,6 +41,16 @@ class CardsTest < DatabaseTest
     assert_empty send_cards
   end
 
+  def test_who_has_two_of_a_model_reads_which_of_them
+    machines = Array.new(2) { |at| new_machine("Brackwater Loft K", name: "Two Alike", bought_on: today - 400 - at) }
+    machines.last.update(customer_id: machines.first.customer_id)
+    machines.each { |machine| Services::SetClocks.call(machine, on: today) }
+    one, two = send_cards.sort_by { |card| card.customer_id == @customer.id ? 0 : 1 }.map { |card| Outbox::Letters.of(card).text }
+
+    assert_match(/^Brackwater Loft K$/, one)
+    machines.each { |machine| assert_match(/^Brackwater Loft K #{machine.plate}$/, two) }
+  end
+
   # RFC 5322, read back by the mail library.
   def test_an_email_card_is_dropped_once_as_a_message_that_reads_back
     message = send_cards.first.message
