@@ -31,7 +31,18 @@ module UprightBench
         offer: "{minutes} Minuten Arbeit sind frei, wenn wir es bis {until} einbauen.",
         replace: "Wechsel: {part}", wash: "Wäsche: {part}", clean: "Reinigung: {part}", inspect: "Durchsicht: {part}",
         due_in: "fällig {month}", due_since: "fällig seit {month}", and_more: " und {count} weitere",
-        months: "Januar, Februar, März, April, Mai, Juni, Juli, August, September, Oktober, November, Dezember"
+        months: "Januar, Februar, März, April, Mai, Juni, Juli, August, September, Oktober, November, Dezember",
+        page_title: "Ihre Geräte", page_hello: "Guten Tag {customer}", page_due: "Was fällig ist", page_over: "erledigt oder nicht mehr verfolgt", page_why: "Warum dann?",
+        page_offer: "{minutes} Minuten Arbeit sind frei, wenn wir von {from} bis {until} ein Teil dieser Karte einbauen.",
+        page_told: "Sie haben uns gesagt: {answers}. Danke. Sie können uns unten noch etwas anderes sagen.",
+        page_visit: "Sie bringen ein Gerät am {day}. Ein anderer Tag unten verschiebt es.", page_calendar: "In den Kalender", page_tell: "Sagen Sie es uns",
+        page_note: "Ein Wort an uns, wenn Sie mögen", page_come_on: "Ich komme vorbei am", page_some_day: "irgendwann bald", will_come: "Ich komme vorbei",
+        send_part: "Bitte schicken Sie mir das Teil", done_elsewhere: "Es ist schon gemacht", page_again: "Nicht jetzt: schreiben Sie wieder", page_weeks: "in {count} Wochen",
+        not_now: "Nicht jetzt", page_which: "Welches Gerät?", no_longer_have: "Ich habe das Gerät nicht mehr", stop_writing: "Schreiben Sie mir nicht mehr",
+        page_stop: "Keine Karten, Nachrichten oder Anrufe mehr wegen Ihrer Geräte, {customer}?", page_stop_not: "Nein, zurück zur Karte",
+        page_stopped: "Wir schreiben Ihnen nicht mehr",
+        page_stopped_so: "Keine Karten, Nachrichten oder Anrufe mehr. Was wir von Ihren Geräten wissen, bleibt in unserem Buch, damit wir helfen können, wenn Sie kommen.",
+        page_back: "Zurück zu Ihrer Karte", date: "{weekday}, {day}. {month}", weekdays: "Montag, Dienstag, Mittwoch, Donnerstag, Freitag, Samstag, Sonntag"
       }.freeze
       COMPLAINTS = {
         "stick" => ["pulses when the trigger is held", "short run time", "weak suction", "smells", "brush does not turn"],

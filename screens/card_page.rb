@@ -58,16 +58,31 @@ module UprightBench
 
         def customer_card(card, problem: nil)
           headers "cache-control" => "no-store", "x-robots-tag" => "noindex"
-          @title = "Your machines"
+          words = speak(card.customer.language)
+          @title = words.text(:page_title)
           dues = Models::Due.where(id: card.due_ids).eager(machine: :sheet).order(:due_on).all
-          erb :"card_page/page", layout: :"card_page/layout", locals: { card: card, dues: dues, problem: problem, answers: card.answers_dataset.order(:id).all,
+          erb :"card_page/page", layout: :"card_page/layout", locals: { card: card, words: words, dues: dues, problem: problem, answers: card.answers_dataset.order(:id).all,
                                                                         visit: Models::Visit.booked.first(customer_id: card.customer_id), offer: card.bonus }
         end
 
         def stop_page(card)
           headers "cache-control" => "no-store", "x-robots-tag" => "noindex"
-          @title = "No more cards"
-          erb :"card_page/stop", layout: :"card_page/layout", locals: { card: card, stopped: !card.customer.refresh.stopped_on.nil? }
+          words = speak(card.customer.language)
+          @title = words.text(:stop_writing)
+          erb :"card_page/stop", layout: :"card_page/layout", locals: { card: card, words: words, stopped: !card.customer.refresh.stopped_on.nil? }
+        end
+
+        # @return [Core::Cards::Words] in which the page is written
+        def speak(language)
+          @language = card_words.spoken(language)
+          card_words.of(language)
+        end
+
+        # @return [String] as in "A new exhaust cassette, due in March 2027"
+        def due_line(due, words)
+          due_on = due.due_on || today
+          line = Core::Cards::Letter::Line.new(machine: due.machine.sheet.title, part: due.position_name, action: due.action, due_on: due_on, overdue: due_on < today)
+          (due.state == "open" ? line.words(words) : "#{line.task(words)}, #{words.text(:page_over)}").sub(/\A./, &:upcase)
         end
 
         # @return [Date, nil]

@@ -5,6 +5,7 @@ module UprightBench
     # The owner's words on the cards, language by language, seen with real customers before they are kept; and what cards offer.
     module Wordings
       SAMPLE = 5 # customers that the words are tried on
+      ONE_LINE = /\A.{0,60}\z/ # what a field of one line shows
 
       def self.registered(app)
         app.helpers Helpers
@@ -59,8 +60,20 @@ module UprightBench
           WordsForm.blank(WordsForm.typed_from(language_asked, card_words.of(language_asked)))
         end
 
+        # @param text [Array] as in Core::Cards::Texts
+        def words_field(form, name, text)
+          as_it_comes, allowed, needed, label = text
+          hint = "fields: #{in_braces(allowed)}#{"; must have #{in_braces(needed)}" if needed.any?}" if allowed.any?
+          field(form, name, label: label, as: (as_it_comes.match?(ONE_LINE) ? :input : :area), hint: hint, maxlength: WordsForm::LONGEST,
+                            rows: { email_body: 11, post_body: 11, phone_body: 6 }.fetch(name, 3), disabled: (true unless person.owner?))
+        end
+
+        def in_braces(names)
+          names.map { |name| "{#{name}}" }.join(" ")
+        end
+
         def card_words
-          Services::Words.new(shop: shop)
+          @card_words ||= Services::Words.new(shop: shop)
         end
 
         # @return [String] a language that is asked for, else English

@@ -15,7 +15,13 @@ module UprightBench
           # @return [String] as in "a new exhaust cassette, due in March 2027"
           def words(words = Words.new)
             month = words.month(due_on)
-            "#{words.phrase(action.to_sym, part: part.downcase)}, #{words.phrase(overdue ? :due_since : :due_in, month: month, year: due_on.year)}"
+            "#{task(words)}, #{words.phrase(overdue ? :due_since : :due_in, month: month, year: due_on.year)}"
+          end
+
+          # @param words [Words]
+          # @return [String] as in "a new exhaust cassette"
+          def task(words)
+            words.phrase(action.to_sym, part: part.downcase)
           end
         end
 

@@ -6,7 +6,7 @@ module UprightBench
       # All texts of one language.
       class WordsForm < Form
         LANGUAGE = /\A[a-z]{2,3}\z/
-        ALL = Core::Cards::Words::ALL
+        ALL = Core::Cards::Texts::ALL
         LONGEST = 4000
 
         takes do

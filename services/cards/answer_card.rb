@@ -4,14 +4,11 @@ module UprightBench
   module Services
     # What a customer says to a card changes the clocks, the machine or the consent. Said twice is said once.
     class AnswerCard
-      # In the order of the page's buttons. The words are the customer's.
-      KINDS = {
-        "will_come" => "I will come by", "send_part" => "Please send me the part", "done_elsewhere" => "It has been done",
-        "not_now" => "Not now", "no_longer_have" => "I no longer have the machine", "stop_writing" => "Stop writing to me"
-      }.freeze
+      # In the order of the page's buttons. The words are the customer's, in English.
+      KINDS = %w[will_come send_part done_elsewhere not_now no_longer_have stop_writing].to_h { |kind| [kind, Core::Cards::Texts::PAGE.fetch(kind.to_sym).first] }.freeze
       EXPECTED_DAYS = 45 # after "I will come" or "send it" we wait this long before writing again (house rule)
       AFTER_VISIT_DAYS = 14 # and after a day that was named, this long (house rule)
-      PUT_OFF_WEEKS = { "4" => "in four weeks", "8" => "in eight weeks", "13" => "in three months" }.freeze
+      PUT_OFF_WEEKS = [4, 8, 13].freeze
       MOST_WEEKS = 104
 
       # @param card [Models::Card]

@@ -34,14 +34,19 @@ module UprightBench
         @by_language.keys
       end
 
+      # @return [String] the language itself when there are words in it, else English
+      def spoken(language)
+        @by_language.key?(language) ? language : Models::Wording::ENGLISH
+      end
+
       # @return [Core::Cards::Words] those of the language, else the English ones
       def of(language)
-        @by_language.fetch(language) { @by_language.fetch(Models::Wording::ENGLISH) }
+        @by_language.fetch(spoken(language))
       end
 
       # @return [Array<String>] what would be missing from every card
       def problems
-        @by_language.flat_map { |language, words| missing(words).map { |name, error| "#{Core::Cards::Words::ALL.fetch(name).last} (#{language}): #{error.message}" } }
+        @by_language.flat_map { |language, words| missing(words).map { |name, error| "#{Core::Cards::Texts::ALL.fetch(name).last} (#{language}): #{error.message}" } }
       end
 
       private

@@ -25,6 +25,41 @@ class CardPageTest < DatabaseTest
     assert_equal "no-store", last_response["cache-control"]
   end
 
+  # Every text, worded otherwise, is read somewhere; none is read as it comes.
+  def test_speaks_the_customers_language
+    worded = Core::Cards::Texts::PAGE.to_h { |name, (text, *)| [name, text.split(", ").map { |word| "ø#{word}" }.join(", ")] }
+    Services::Words.keep("xx", worded, by: owner, at: NOW)
+    other = new_machine("Brackwater Loft K")
+    other.update(customer_id: @card.customer_id)
+    Services::SetClocks.call(other, on: today)
+    due = Models::Due.running.first(machine_id: other.id)
+    Models::CardLine.create(card_id: @card.id, due_id: due.id, attempt: 1, leaves_on: today)
+    due.update(state: "done", closed_on: today)
+    bonus = Services::Bonuses.begin({ minutes: 10, starts_on: today, ends_on: today + 30 }, by: owner, at: NOW)
+    @card.update(bonus_id: bonus.id)
+    @card.customer.update(language: "xx")
+    submit @path, { "kind" => "will_come", "drop_off_on" => Services::BookVisit.days(today: today, schedule: Services::Policies.now.schedule).first.iso8601 }, from: @path
+    read = ["", "/stop"].map { |more| get(@path + more) && page }
+    submit "#{@path}/stop", {}, from: "#{@path}/stop"
+    read << page
+
+    says = ->(words, text) { text.match?(/(?<!ø)#{Regexp.escape(words[/[^{,]+/])}/) }
+    unread = worded.reject { |name, words| %i[date weekdays].include?(name) || read.any? { |text| says.call(words, text) } }
+    as_it_comes = Core::Cards::Texts::PAGE.select { |_, (words, *)| words[/[^{,]+/].size > 7 && read.any? { |text| says.call(words, text) } }
+
+    assert_empty unread.keys + as_it_comes.keys
+    read.each { |text| assert_match(/lang="xx"/, text) }
+    assert_match(/øThursday, ø\d/, read.first)
+  end
+
+  def test_a_language_without_words_is_english
+    @card.customer.update(language: "qq")
+    get @path
+
+    assert_match(/lang="en"/, page)
+    assert_includes page, "What is due"
+  end
+
   def test_each_answer_is_taken
     Services::AnswerCard::KINDS.each_key do |kind|
       submit @path, { "kind" => kind, "note" => "thanks" }, from: @path
@@ -51,6 +86,7 @@ class CardPageTest < DatabaseTest
     get swapped
 
     assert_equal 404, status
+    refute_includes page, "To the bench"
     late = Outbox::Letters.codes.write(@card.id, today - 1)
     get "/c/#{late}"
 

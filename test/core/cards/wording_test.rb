@@ -18,12 +18,12 @@ class WordingTest < CoreTest
   end
 
   def test_what_comes_with_the_product_is_in_order
-    assert_empty Cards::Words.new(texts: Cards::Words::ALL.transform_values(&:first)).problems
+    assert_empty Cards::Words.new(texts: Cards::Texts::ALL.transform_values(&:first)).problems
   end
 
   def test_what_is_wrong_is_said_before_anything_is_sent
     { { replace: "a new part" } => /must say \{part\}/, { email_body: "{tasks} {link} {nmae}" } => /knows no \{nmae\}/, { text_body: "come" } => /\{link\}/,
-      { months: "Jan, Feb" } => /twelve/, { opening: " " } => /no text/ }.each do |texts, words|
+      { months: "Jan, Feb" } => /twelve/, { weekdays: "Mon" } => /seven/, { date: "{weekday}" } => /\{day\} \{month\}/, { opening: " " } => /no text/ }.each do |texts, words|
       assert_match words, Cards::Words.new(texts: texts).problems.fetch(texts.keys.first).join(" ")
     end
   end
