@@ -17,7 +17,7 @@ module UprightBench
         said = mail.delivery_status_part
         about = mail.parts.find { |part| RETURNED.include?(part.mime_type) }
         id = said && about && Mail.read_from_string(about.body.decoded).message_id
-        new(id, *[said.action, said.error_status, said.diagnostic_code].map { |value| Array(value).first.to_s.gsub(/\s+/, " ").strip }) if id
+        new(id, *[said.action, said.error_status, said.diagnostic_code].map { |value| Array(value).first.to_s.gsub(/[[:space:][:cntrl:]]+/, " ").strip }) if id
       rescue StandardError
         nil # it comes from anybody, and the library fails in many ways
       end

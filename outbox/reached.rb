@@ -25,7 +25,7 @@ module UprightBench
           message.lock!
           next false unless %w[handed_over unsure].include?(message.state)
 
-          reason = "it came back" if reason.empty?
+          reason = "it came back" if reason.empty? || message.card.customer.forgotten_on # it would name the address
           message.update(state: "bounced", handed_over_at: message.handed_over_at || at, last_error: reason[0, 500])
           self.not(message, reason, at)
           true

@@ -5,9 +5,8 @@ require "fileutils"
 module UprightBench
   module Outbox
     # What mail servers sent back, laid into a folder as a file each. A card that a report says was given up came back; what is
-    # understood is deleted, anything else is laid aside for a person. It may be back before it is written down that it left: then it is
-    # read again later. Any number of workers may read at once, and again after a
-    # crash: a card comes back once.
+    # understood is deleted, anything else is laid aside for a person. A card may be back before it is written down that it left: then
+    # it is read again later. Any number of workers may read at once, and again after a crash: a card comes back once.
     class Returns
       UNCLEAR = "unclear"
       MOST_BYTES = 2_000_000
@@ -42,6 +41,8 @@ module UprightBench
         file.delete unless Models::Message::ON_ITS_WAY.include?(message.state)
       rescue Errno::ENOENT
         nil # another worker was through with it
+      rescue SystemCallError => e
+        warn "Returned mail stays where it is: #{e.message}"
       end
 
       def message_of(report)

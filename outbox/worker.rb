@@ -17,7 +17,7 @@ module UprightBench
         @told = Queue.new
         %w[INT TERM].each { |name| Signal.trap(name) { @told << name } }
         locker = Que::Locker.new(worker_priorities: Array.new(THREADS))
-        Thread.new { loop { read_returns } }
+        Thread.new { read_returns }
         @told.pop
         locker.stop!
       rescue Sequel::DatabaseError, PG::Error => e
@@ -26,13 +26,14 @@ module UprightBench
 
       private
 
-      # Whatever goes wrong there, cards go on leaving.
+      # Whatever goes wrong here, cards go on leaving.
       def read_returns
-        Returns.new.call
-      rescue StandardError => e
-        warn "Returned mail could not be read: #{e.message.lines.first}"
-      ensure
-        sleep READ_RETURNS_SECONDS
+        loop do
+          sleep READ_RETURNS_SECONDS
+          Returns.new.call
+        rescue StandardError => e
+          warn "Returned mail could not be read: #{e.message.lines.first}"
+        end
       end
 
       # The queue's threads end the process when they lose their connection. What they held is gone with it, and a new program in

@@ -23,12 +23,12 @@ module UprightBench
         # @raise [ArgumentError] when the setting says something else
         def self.for(channel, settings)
           said = settings.device_trouble.to_s.split(";").to_h { |part| part.split(":", 2).map(&:strip).push("").first(2) }
-          new(said.fetch(channel, "").split(",").to_h { |part| percent(part) })
+          new(said.fetch(channel, "").split(",").to_h { |part| percent(part, channel == "email" ? KINDS : KINDS - %w[return]) })
         end
 
-        def self.percent(part)
+        def self.percent(part, kinds)
           kind, share = part.split
-          raise ArgumentError, "DEVICE_TROUBLE knows #{KINDS.join(', ')} with a percentage, not #{part.inspect}" unless KINDS.include?(kind) && share.to_s.match?(/\A\d{1,3}\z/)
+          raise ArgumentError, "DEVICE_TROUBLE knows #{kinds.join(', ')} with a percentage, not #{part.inspect}" unless kinds.include?(kind) && share.to_s.match?(/\A\d{1,3}\z/)
 
           [kind, share.to_i]
         end

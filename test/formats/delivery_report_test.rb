@@ -71,6 +71,10 @@ class DeliveryReportTest < AppTest
     assert_predicate read(EXAMPLE.sub("Action: failed", "Action:  Failed ")), :failed?
   end
 
+  def test_words_hold_no_signs_that_nothing_can_keep
+    assert_equal "4.0.0: 426 so and so timed out", read(EXAMPLE.sub("426 connection\n", "426 so\0\a and\t so\n")).reason
+  end
+
   def test_without_words_there_is_the_status
     assert_equal "4.0.0", read(EXAMPLE.sub(/^Diagnostic.*\n.*\n/, "")).reason
   end

@@ -53,6 +53,20 @@ class ReturnsTest < DatabaseTest
     assert_equal %w[post], send_cards.map(&:channel)
   end
 
+  def test_whoever_was_forgotten_meanwhile_stays_so
+    leave
+    file = inbox.join("#{@message.key}.eml")
+    file.binwrite(file.binread.sub("550 no such mailbox", "550 wendel@example.org\0 unknown"))
+    Services::Forget.call(@message.card.customer, by: owner, at: NOW)
+    read_returns
+
+    assert_equal ["bounced", "it came back"], @message.refresh.values.values_at(:state, :last_error)
+  end
+
+  def test_only_mail_comes_back_later
+    assert_raises(ArgumentError) { Outbox::Devices::Trouble.for("post", Config::Settings.new({ "DEVICE_TROUBLE" => "post: return 5" })) }
+  end
+
   def test_what_is_late_has_not_come_back
     leave
     file = inbox.join("#{@message.key}.eml")
