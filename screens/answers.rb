@@ -112,7 +112,15 @@ module UprightBench
         def came_page
           @title = "What came of the cards"
           returns = { returns: :by_attempt, leads: :by_lead, offers: :by_offer }.transform_values { |by| Services::CardReturns.public_send(by, today: today) }
-          erb :"answers/came", locals: returns
+          brought = Services::CardReturns.brought(before: params["before"].is_a?(String) ? id_of(params["before"]) : nil)
+          erb :"answers/came", locals: { **returns, brought: brought }
+        end
+
+        # @param row [Hash] of Services::CardReturns.brought
+        # @return [String] as in "3 days after", "on the day of"
+        def days_after(row)
+          days = (Config::Zone.date(row[:taken_in_at]) - row[:leaves_on]).to_i
+          { 0 => "on the day of", 1 => "a day after" }.fetch(days) { "#{days} days after" }
         end
 
         # @param for_shop [Boolean] as the shop sees it, or as the customer does

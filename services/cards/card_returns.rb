@@ -3,10 +3,11 @@
 module UprightBench
   module Services
     # What came of the cards: how many of those who got one brought a machine within so many days, by channel and attempt, by how
-    # long ahead it left, and by what it offered.
+    # long ahead it left, and by what it offered; and which card brought which.
     module CardReturns
       CAME_WITHIN_DAYS = 60 # after a card, for the one to have brought the other (house rule)
       LOOKED_BACK_DAYS = 730
+      PAGE = 30
       # days before the first date on it, at least => words; what left later than the date comes last
       LEADS = { 21 => "three weeks ahead or more", 7 => "one to three weeks ahead", 0 => "in the last week", nil => "after the date" }.freeze
 
@@ -38,6 +39,27 @@ module UprightBench
         shares(cards(today).where(Sequel[:cards][:attempt] => 1), Sequel[:cards][:channel]).to_h { |(channel), share| [channel, Core::Shelf::ReturnChance.new(cards: share.tries, came: share.hits)] }
       end
 
+      # Each job after a card, and the newest card that had left before.
+      # @param card [Models::Card, nil] this one's jobs only
+      # @param before [Integer, nil] id of a job: older ones only
+      # @return [Array<Hash>] of columns, the newest job first
+      def brought(card: nil, before: nil)
+        jobs = DB[:jobs].cross_join(newest_before.lateral.as(:card)).join(:customers, id: Sequel[:jobs][:customer_id])
+        jobs = jobs.where(card_id: card.id, Sequel[:jobs][:customer_id] => card.customer_id) if card
+        jobs = jobs.where(Sequel[:jobs][:id] < before) if before
+        jobs.order(Sequel.desc(Sequel[:jobs][:id])).limit(PAGE).select(*JOB, Sequel[:customers][:name], *CARD).all
+      end
+
+      JOB = %i[id number taken_in_at].map { |name| Sequel[:jobs][name] }.freeze
+      CARD = %i[card_id channel attempt leaves_on].freeze
+      private_constant :JOB, :CARD
+
+      def newest_before
+        left = Sequel[:messages][:leaves_on]
+        reached.where(Sequel[:cards][:customer_id] => Sequel[:jobs][:customer_id]).where(within(left)).order(Sequel.desc(left), Sequel.desc(Sequel[:cards][:id]))
+               .limit(1).select(Sequel[:cards][:id].as(:card_id), Sequel[:cards][:channel], Sequel[:cards][:attempt], left)
+      end
+
       def shares(cards, *groups)
         names = groups.each_index.map { |place| :"group_#{place}" }
         asked = groups.zip(names).map { |group, name| (group.is_a?(Sequel::SQL::AliasedExpression) ? group.expression : group).as(name) }
@@ -48,14 +70,21 @@ module UprightBench
 
       # Counted from the day on which it left; what reached nobody is not counted.
       def cards(today)
-        Models::Card.join(:messages, card_id: :id).where(Sequel[:messages][:leaves_on] => (today - LOOKED_BACK_DAYS)..(today - CAME_WITHIN_DAYS))
-                    .where(Sequel[:messages][:state] => %w[handed_over unsure])
+        reached.where(Sequel[:messages][:leaves_on] => (today - LOOKED_BACK_DAYS)..(today - CAME_WITHIN_DAYS))
+      end
+
+      def reached
+        Models::Card.join(:messages, card_id: :id).where(Sequel[:messages][:state] => %w[handed_over unsure])
       end
 
       def came
-        sent = Sequel[:messages][:leaves_on]
-        Models::Job.where(customer_id: Sequel[:cards][:customer_id]).where { taken_in_at >= sent }
-                   .where { taken_in_at < sent + Sequel.lit("interval '#{CAME_WITHIN_DAYS + 1} days'") }.select(1).exists
+        Models::Job.where(customer_id: Sequel[:cards][:customer_id]).where(within(Sequel[:messages][:leaves_on])).select(1).exists
+      end
+
+      # @param left [Sequel::SQL::Expression] the day on which a card left
+      def within(left)
+        taken_in = Sequel[:jobs][:taken_in_at]
+        (taken_in >= left) & (taken_in < left + Sequel.lit("interval '#{CAME_WITHIN_DAYS + 1} days'"))
       end
     end
   end

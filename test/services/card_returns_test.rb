@@ -11,8 +11,9 @@ class CardReturnsTest < DatabaseTest
   def card(days_ago, channel: "email", attempt: 1, came_after: nil)
     machine = new_machine
     sent = NOW - (days_ago * 86_400)
-    write_card(machine.customer, channel: channel, attempt: attempt, at: sent)
+    @card = write_card(machine.customer, channel: channel, attempt: attempt, at: sent)
     take_in(machine, at: sent + (came_after * 86_400)) if came_after
+    @card
   end
 
   def returns
@@ -26,6 +27,20 @@ class CardReturnsTest < DatabaseTest
     card(100, channel: "post", came_after: 61)
 
     assert_equal({ ["email", 1] => [1, 2], ["email", 2] => [1, 1], ["post", 1] => [0, 1] }, returns)
+  end
+
+  # The newest card that had left before, and no card for who came by chance or too late.
+  def test_which_card_brought_which_job
+    first = card(100, came_after: nil)
+    machine = @card.customer.machines.first
+    follow_up = write_card(machine.customer, attempt: 2, at: NOW - (70 * 86_400))
+    later = write_card(machine.customer, attempt: 3, at: NOW - (20 * 86_400))
+    job = take_in(machine, at: NOW - (30 * 86_400))
+    card(100, came_after: 70)
+
+    assert_equal [[job.id, follow_up.id, 2]], Services::CardReturns.brought.map { |row| row.values_at(:id, :card_id, :attempt) }
+    assert_equal [[], [job.number], []], [first, follow_up, later].map { |one| Services::CardReturns.brought(card: one).map { |row| row[:number] } }
+    assert_empty Services::CardReturns.brought(before: job.id)
   end
 
   def test_a_card_that_is_too_young_or_too_old_is_not_counted
