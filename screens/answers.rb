@@ -20,6 +20,7 @@ module UprightBench
         end
 
         app.get("/cards/came") { came_page }
+        app.get("/cards/came/shares") { shares_page }
         calls(app)
         visits(app)
       end
@@ -111,12 +112,16 @@ module UprightBench
 
         def came_page
           @title = "What came of the cards"
-          returns = { returns: :by_attempt, leads: :by_lead, offers: :by_offer }.transform_values { |by| Services::CardReturns.public_send(by, today: today) }
-          brought = Services::CardReturns.brought(before: params["before"].is_a?(String) ? id_of(params["before"]) : nil)
-          erb :"answers/came", locals: { **returns, brought: brought }
+          erb :"answers/came", locals: { brought: Services::Brought.list(before: params["before"].is_a?(String) ? id_of(params["before"]) : nil) }
         end
 
-        # @param row [Hash] of Services::CardReturns.brought
+        def shares_page
+          @title = "What came of the cards"
+          returns = Services::CardReturns.new(today: today)
+          erb :"answers/_returns", layout: !htmx?, locals: { attempts: returns.by_attempt, leads: returns.by_lead, offers: returns.by_offer }
+        end
+
+        # @param row [Hash] of Services::Brought
         # @return [String] as in "3 days after", "on the day of"
         def days_after(row)
           days = (Config::Zone.date(row[:taken_in_at]) - row[:leaves_on]).to_i

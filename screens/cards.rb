@@ -118,7 +118,7 @@ module UprightBench
         def card_page(card)
           @title = "Card for #{card.customer.name}"
           erb :"cards/card", locals: { card: card, letter: Outbox::Letters.of(card), visit: Models::Visit.booked.first(card_id: card.id),
-                                       brought: Services::CardReturns.brought(card: card) }
+                                       brought: Services::Brought.list(card: card) }
         end
 
         def horizon_weeks

@@ -11,7 +11,7 @@ class PagesTest < BrowserTest
     ["/", "/take-in", "/take-in?q=er", "/take-in?new=1", "/take-in?machine_id=#{machine.id}", *open.values, "/jobs/#{stopped.number}",
      "#{open.fetch('taken_in')}/look-over", "/rack", "/shelf", "/shelf/#{part('HD-2010').id}", "/shelf/fit", "/shelf/fit?q=332+x+10", *shelf,
      "/shelf/fit?sheet=#{machine.sheet_id}&at=#{machine.to_core.walk.last.key}", "/cards", "/cards/leaving?until=#{today + 30}", "/cards/#{Models::Card.order(:id).last.id}",
-     "/cards/batches/#{Models::Batch.max(:id)}", "/cards/answers", "/cards/calls", "/cards/came", "/cards/words", "/cards/words?language=de",
+     "/cards/batches/#{Models::Batch.max(:id)}", "/cards/answers", "/cards/calls", "/cards/came", "/cards/came/shares", "/cards/words", "/cards/words?language=de",
      "/customers", "/customers/long-away", "/customers/#{machine.customer_id}", "/customers/#{Models::Customer.first(fleet: true).id}/plan",
      "/machines/#{machine.id}", "/machines/#{machine.id}/what-if?hours_per_week=20",
      "/sheets", "/sheets/#{machine.sheet_id}", "/sheets/new",

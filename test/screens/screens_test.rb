@@ -363,6 +363,9 @@ class ScreensTest < DatabaseTest
   def test_the_cards_page_says_what_came_of_them
     get "/cards/came"
 
+    assert_says(/Which card brought which machine/)
+    get "/cards/came/shares"
+
     assert_says(/By channel and attempt/)
     assert_match(/between \d+ and \d+ in a hundred/, page)
   end

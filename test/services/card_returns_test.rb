@@ -17,7 +17,7 @@ class CardReturnsTest < DatabaseTest
   end
 
   def returns
-    Services::CardReturns.by_attempt(today: today).transform_values { |share| [share.hits, share.tries] }
+    Services::CardReturns.new(today: today).by_attempt.transform_values { |share| [share.hits, share.tries] }
   end
 
   def test_counted_by_channel_and_attempt
@@ -29,6 +29,28 @@ class CardReturnsTest < DatabaseTest
     assert_equal({ ["email", 1] => [1, 2], ["email", 2] => [1, 1], ["post", 1] => [0, 1] }, returns)
   end
 
+  # By the first date on a card; follow-ups are not asked how long ahead they left.
+  def test_counted_by_how_long_ahead_it_left_and_what_it_offered
+    bonus = Services::Bonuses.begin({ minutes: 15, starts_on: today - 200, ends_on: today }, by: owner, at: NOW)
+    { 30 => 5, 21 => nil, 20 => 3, 0 => nil, -1 => nil }.each do |ahead, came_after|
+      sent = card(100, came_after: came_after)
+      machine = sent.customer.machines.first
+      Services::SetClocks.call(machine, on: today)
+      due = Models::Due.first(machine_id: machine.id)
+      first = today - 100 + ahead
+      due.update(due_on: first, early_on: first, late_on: first)
+      Models::CardLine.create(card_id: sent.id, due_id: due.id, attempt: 1, leaves_on: today - 100)
+      sent.update(bonus_id: bonus.id) if ahead > 20
+    end
+    card(100, attempt: 2, came_after: 1)
+    returns = Services::CardReturns.new(today: today)
+    counted = ->(shares) { shares.transform_values { |share| [share.hits, share.tries] } }
+
+    assert_equal({ "three weeks ahead or more" => [1, 2], "one to three weeks ahead" => [1, 1], "in the last week" => [0, 1], "after the date" => [0, 1] },
+                 counted.call(returns.by_lead))
+    assert_equal({ "nothing offered" => [2, 4], "15 minutes free" => [1, 2] }, counted.call(returns.by_offer))
+  end
+
   # The newest card that had left before, and no card for who came by chance or too late.
   def test_which_card_brought_which_job
     first = card(100, came_after: nil)
@@ -38,9 +60,9 @@ class CardReturnsTest < DatabaseTest
     job = take_in(machine, at: NOW - (30 * 86_400))
     card(100, came_after: 70)
 
-    assert_equal [[job.id, follow_up.id, 2]], Services::CardReturns.brought.map { |row| row.values_at(:id, :card_id, :attempt) }
-    assert_equal [[], [job.number], []], [first, follow_up, later].map { |one| Services::CardReturns.brought(card: one).map { |row| row[:number] } }
-    assert_empty Services::CardReturns.brought(before: job.id)
+    assert_equal [[job.id, follow_up.id, 2]], Services::Brought.list.map { |row| row.values_at(:id, :card_id, :attempt) }
+    assert_equal [[], [job.number], []], [first, follow_up, later].map { |one| Services::Brought.list(card: one).map { |row| row[:number] } }
+    assert_empty Services::Brought.list(before: job.id)
   end
 
   def test_a_card_that_is_too_young_or_too_old_is_not_counted

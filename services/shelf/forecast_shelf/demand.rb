@@ -34,7 +34,7 @@ module UprightBench
 
         # @return [Hash{String=>Float}] by channel, that a customer who gets a card comes
         def chances
-          seen = CardReturns.chances(today: @today)
+          seen = CardReturns.new(today: @today).chances
           Core::Cards::Channels::ORDER.map(&:to_s).to_h { |channel| [channel, seen.fetch(channel) { Core::Shelf::ReturnChance.new }.call] }.merge("said_yes" => SAID_YES)
         end
 
