@@ -17,6 +17,7 @@ module UprightBench
 
       def call
         choose
+        count_who_came
         hand_over
         recompute
       end
@@ -36,6 +37,10 @@ module UprightBench
           book = Services::DueBook.new(today: today, until_on: today + MONTH)
           "a month's batch chosen of #{Models::Machine.count} machines: #{book.leaving.size} cards, #{book.left_out.size} left out"
         end
+      end
+
+      def count_who_came
+        took { "who came of #{Services::CardReturns.new(today: Zone.date(Time.now)).by_attempt.values.sum(&:tries)} cards" }
       end
 
       def hand_over

@@ -89,11 +89,8 @@ module UprightBench
       end
 
       def pages
-        { "bench" => "/", "what falls due" => "/cards", "take in" => "/take-in", "customers" => "/customers", "sheets" => "/sheets" }.each do |name, path|
-          @watch.report(name) do
-            @watch.get(path)
-          end
-        end
+        { "bench" => "/", "what falls due" => "/cards", "what came of cards" => "/cards/came", "take in" => "/take-in", "customers" => "/customers",
+          "sheets" => "/sheets" }.each { |name, path| @watch.report(name) { @watch.get(path) } }
         jobs_and_machines.each { |name, path| @watch.report(name) { |round| @watch.get(path.call(round)) } }
       end
 
