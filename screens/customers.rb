@@ -144,16 +144,30 @@ module UprightBench
 
         def plan_page(customer)
           @title = "A year of #{customer.name}"
-          erb :"customers/plan", locals: { customer: customer, visits: Services::PlanYear.call(customer, today: today, policies: policies) }
+          erb :"customers/plan", locals: { customer: customer, visits: visits_of(customer) }
         end
 
         # @return [Array<Hash>] a machine and day each, as Papers::DueList takes them
         def plan_rows(customer)
-          Services::PlanYear.call(customer, today: today, policies: policies).flat_map { |visit| visit.rows.map { |row| { date: visit.date, overdue: false, **row } } }
+          visits_of(customer).flat_map { |visit| visit_rows(visit) }
+        end
+
+        def visit_rows(visit)
+          visit.rows.map { |row| { date: visit.date, overdue: false, **row } }
+        end
+
+        # @return [Hash] in the same form: the parts to have there
+        def parts_row(visit)
+          { date: visit.date, overdue: false, machine: "Parts to have there", what: visit.parts.map { |part, pieces| "#{pieces} × #{part.name} #{part.number}" } }
+        end
+
+        def visits_of(customer)
+          Services::PlanYear.call(customer, today: today, policies: policies)
         end
 
         def plan_paper(customer)
-          Papers::DueList.new(shop: "#{shop.name}, #{shop.phone}", customer: "Visits of #{customer.name}", until_on: today >> 12, rows: plan_rows(customer)).render
+          rows = visits_of(customer).flat_map { |visit| visit_rows(visit) + (visit.parts.empty? ? [] : [parts_row(visit)]) }
+          Papers::DueList.new(shop: "#{shop.name}, #{shop.phone}", customer: "Visits of #{customer.name}", until_on: today >> 12, rows: rows).render
         end
 
         def life_drawing(machine)

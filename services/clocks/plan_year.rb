@@ -2,14 +2,16 @@
 
 module UprightBench
   module Services
-    # A year of visits of a customer with many machines: as few days as the windows allow, what is done on each, and how long the
-    # bench is busy with it.
+    # A year of visits of a customer with many machines: as few days as the windows allow, what is done on each, how long the
+    # bench is busy with it, and which parts it takes.
     class PlanYear
       DEFAULT_DAYS = 365 # between two times, where the clock that runs does not say
 
       # @!attribute rows [Array<Hash>] machine, what (Array<String>): each machine once
       # @!attribute minutes [Float] of bench time
-      Visit = Struct.new(:date, :rows, :minutes, keyword_init: true)
+      # @!attribute parts [Hash{Models::Part=>Integer}] pieces to have there, by name
+      # @!attribute unknown [Integer] replacements of which nobody knows the part
+      Visit = Struct.new(:date, :rows, :minutes, :parts, :unknown, keyword_init: true)
 
       # @param customer [Models::Customer]
       # @return [Array<Visit>]
@@ -27,7 +29,7 @@ module UprightBench
         schedule = @policies.schedule
         open_day = ->(day) { schedule.last_open_day(day, from: @today) }
         plan = Core::Cards::YearPlan.new(tasks: tasks, window_days: @policies.number("bundle_days"), today: @today, until_on: @today >> 12, open_day: open_day)
-        plan.visits.map { |visit| Visit.new(date: visit.date, rows: rows(visit), minutes: visit.tasks.sum { |task| minutes(task) }) }
+        plan.visits.map { |visit| Visit.new(date: visit.date, rows: rows(visit), minutes: visit.tasks.sum { |task| minutes(task) }, **parts(visit)) }
       end
 
       private
@@ -44,7 +46,7 @@ module UprightBench
       # What is looked after at home is not brought.
       def dues
         machines = Models::Machine.where(customer_id: @customer.id, state: %w[in_use stored]).select(:id)
-        Models::Due.running.where(machine_id: machines, may_card: true).eager(machine: :sheet).order(:due_on, :id).all
+        @dues ||= Models::Due.running.where(machine_id: machines, may_card: true).eager(machine: :sheet).order(:due_on, :id).all
       end
 
       def rows(visit)
@@ -53,6 +55,27 @@ module UprightBench
             "#{task.what.action} #{task.what.position_name.downcase}"
           end }
         end
+      end
+
+      def parts(visit)
+        known, unknown = visit.tasks.map(&:what).select { |due| due.action == "replace" }.partition { |due| part_of.key?(due.id) }
+        { parts: known.map { |due| part_of[due.id] }.tally.sort_by { |part, _| [part.name, part.number] }.to_h, unknown: unknown.size }
+      end
+
+      # @return [Hash{Integer=>Models::Part}] by due: what its replacement takes
+      def part_of
+        @part_of ||= begin
+          taken = WhichPart.new(replacements).to_h { |part_id, row| [row[:due_id], part_id] }
+          parts = Models::Part.where(id: taken.values.uniq).to_hash(:id)
+          taken.transform_values { |id| parts.fetch(id) }
+        end
+      end
+
+      # @return [Array<Hash>] as WhichPart asks for them
+      def replacements
+        replaced = dues.select { |due| due.action == "replace" }
+        fitted = Models::Fitting.in_place.where(machine_id: replaced.map(&:machine_id).uniq).select_hash(%i[machine_id position], :part_id)
+        replaced.map { |due| { due_id: due.id, sheet_id: due.machine.sheet_id, position: due.position, part_id: fitted[[due.machine_id, due.position]] } }
       end
 
       def minutes(task)

@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+require_relative "../test_helper"
+
+class PlanYearTest < DatabaseTest
+  def setup
+    @machines = Array.new(2) { new_machine("Brackwater Loft K") }
+    @customer = @machines.first.customer
+    @machines.last.update(customer_id: @customer.id)
+    @machines.each { |machine| Services::SetClocks.call(machine, on: today) }
+    Models::Due.running.where(machine_id: @machines.map(&:id)).exclude(position: "exhaust-filter").delete
+    Models::Due.running.where(machine_id: @machines.map(&:id)).update(started_on: today - 300, due_on: today + 60, early_on: today + 60, late_on: today + 60)
+  end
+
+  def visit
+    Services::PlanYear.call(@customer, today: today).first
+  end
+
+  def fit(machine, number)
+    Models::Fitting.in_place.where(machine_id: machine.id, position: "exhaust-filter").update(part_id: number && part(number).id)
+  end
+
+  # What sits there is taken again, and what is no longer made gives way to what took its place.
+  def test_the_parts_of_a_visit
+    fit(@machines.first, "HD-1008")
+    fit(@machines.last, "HD-1008")
+    heir = Services::WhichPart.heirs.fetch(part("HD-1008").id, part("HD-1008").id)
+
+    assert_equal [{ heir => 2 }, 0], [visit.parts.transform_keys(&:id), visit.unknown]
+    assert_equal 2, visit.rows.size
+  end
+
+  def test_without_a_part_there_it_is_what_the_model_takes
+    @machines.each { |machine| fit(machine, nil) }
+
+    assert_equal [2, 0], [visit.parts.values.sum, visit.unknown]
+  end
+
+  def test_what_nobody_knows_is_counted
+    @machines.each { |machine| fit(machine, nil) }
+    Models::Due.running.where(machine_id: @machines.map(&:id)).update(position: "somewhere")
+
+    assert_equal [{}, 2], [visit.parts, visit.unknown]
+  end
+end
