@@ -32,7 +32,7 @@ module UprightBench
       # @return [Core::Cards::Letter] of what it names
       # @raise [Core::Cards::Wording::Missing] only when its text is asked for
       def of(card)
-        dues = card.named(@lines.fetch(card.id, [])).map { |line| @dues.fetch(line.due_id) }.sort_by { |due| [due.due_on || FAR, due.id] }
+        dues = Core::Cards::Named.of(card.named(@lines.fetch(card.id, [])).map { |line| @dues.fetch(line.due_id) }.sort_by { |due| [due.due_on || FAR, due.id] })
         written = Config::Zone.date(card.created_at)
         names = names(dues.map(&:machine).map { |machine| [machine.id, machine.sheet.title, machine.plate] })
         letter(card.customer, dues.map { |due| line(names.fetch(due.machine_id), due, written) }, self.class.link(card), card.attempt, @bonuses[card.bonus_id])
@@ -43,6 +43,7 @@ module UprightBench
       # @param rows [Array<#position_name, #action, #due_on, #machine_id, #machine_title, #plate>] as in Services::DueBook
       # @param bonus [Models::Bonus, nil]
       def preview(customer, rows, attempt:, bonus:, today:)
+        rows = Core::Cards::Named.of(rows)
         names = names(rows.map { |row| [row.machine_id, row.machine_title, row.plate] })
         letter(customer, rows.map { |row| line(names.fetch(row.machine_id), row, today) }, "#{SETTINGS.public_url}/c/#{self.class.codes.write(0, today)}", attempt, bonus)
       end

@@ -60,7 +60,7 @@ module UprightBench
           headers "cache-control" => "no-store", "x-robots-tag" => "noindex"
           words = speak(card.customer.language)
           @title = words.text(:page_title)
-          dues = Models::Due.where(id: card.due_ids).eager(machine: :sheet).order(:due_on).all
+          dues = Core::Cards::Named.of(Models::Due.where(id: card.due_ids).eager(machine: :sheet).order(:due_on).all)
           erb :"card_page/page", layout: :"card_page/layout", locals: { card: card, words: words, dues: dues, problem: problem, answers: card.answers_dataset.order(:id).all,
                                                                         visit: Models::Visit.booked.first(customer_id: card.customer_id), offer: card.bonus }
         end

@@ -8,13 +8,13 @@ module UprightBench
       #
       # Each task may be done within a window before its date. The next visit is on the earliest date that is left, and takes along
       # every task whose window has opened (the fewest points that hit all intervals; a classic greedy result). What was done
-      # comes round again after its interval.
+      # comes round again after its interval, and so does what it covers: a part that is replaced is not washed as well.
       class YearPlan
-        # A task: `machine` and `what` are handed back as they came.
+        # A task: `machine` and `what` are handed back as they came. Tasks of one `place` may cover each other by their `action`.
         class Task
           include Value
 
-          fields :machine, :what, :due_on, :interval_days
+          fields :machine, :what, :due_on, :interval_days, :place, :action
 
           private
 
@@ -47,14 +47,21 @@ module UprightBench
           found = []
           while (first = left.map(&:last).min) && first <= @until_on && found.size < MOST_VISITS
             date = day([first, @today].max, found.last)
-            done, left = left.partition { |task, due_on| opens(task, due_on) <= date }
-            found << Visit.new(date, done.map(&:first))
-            left += done.map { |task, _| [task, date + task.interval_days] }
+            open = left.select { |task, due_on| opens(task, due_on) <= date }.map(&:first)
+            covered = covered_by(open)
+            found << Visit.new(date, open.reject(&covered))
+            left.map! { |task, due_on| [task, opens(task, due_on) <= date || covered.call(task) ? date + task.interval_days : due_on] }
           end
           found
         end
 
         private
+
+        # @return [Proc] whether one of them does a task as well
+        def covered_by(tasks)
+          at_place = tasks.group_by(&:place)
+          ->(task) { at_place.fetch(task.place, []).any? { |other| Clocks::Task.covers?(other.action, task.action) } }
+        end
 
         # Never on the same day twice, whatever the open days say.
         def day(date, last)

@@ -10,8 +10,17 @@ module UprightBench
 
         fields :key, :action, :clocks, card: true, disposable: false
 
-        ACTIONS = %i[wash clean replace inspect].freeze
+        # What each action at a place counts as having done there. A new part starts every clock of its place.
+        DONE_BY = { replace: %i[replace wash clean inspect], wash: %i[wash clean inspect], clean: %i[clean inspect], inspect: %i[inspect] }.freeze
+        ACTIONS = DONE_BY.keys.freeze
         COUNTED_DUST = %w[bags washes].freeze # counts that come round faster in a dusty home
+
+        # @param one [Symbol] an action
+        # @param other [Symbol] another at the same place
+        # @return [Boolean] whether who does the one need not do the other
+        def self.covers?(one, other)
+          one != other && DONE_BY.fetch(one).include?(other)
+        end
 
         # The household shortens washing, cleaning and what fills with dust; never a maker's fixed months, nor what an indicator says
         # of this very household.

@@ -39,7 +39,8 @@ module UprightBench
           next unless due.due_on
 
           interval = due.started_on ? (due.due_on - due.started_on).to_i : DEFAULT_DAYS
-          Core::Cards::YearPlan::Task.new(machine: due.machine, what: due, due_on: due.due_on, interval_days: [interval, 1].max)
+          Core::Cards::YearPlan::Task.new(machine: due.machine, what: due, due_on: due.due_on, interval_days: [interval, 1].max,
+                                          place: [due.machine_id, due.position], action: due.action.to_sym)
         end
       end
 

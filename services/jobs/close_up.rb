@@ -4,11 +4,10 @@ module UprightBench
   module Services
     # Refits and closes a job: what was replaced is dated, wash counts rise, the clocks are set again.
     class CloseUp
-      # What an action at a position counts as having done. A new part starts every clock of its position.
-      DONE_BY = { "replace" => %i[replace wash clean inspect], "wash" => %i[wash clean inspect], "clean" => %i[clean inspect] }.freeze
-      LOOKED_AT = %i[inspect].freeze
+      DONE_BY = Core::Clocks::Task::DONE_BY
+      LOOKED_AT = DONE_BY.fetch(:inspect)
       # A spare that was washed is none that is new: what it replaces is washed, not replaced.
-      OWN_SPARE = DONE_BY.fetch("wash")
+      OWN_SPARE = DONE_BY.fetch(:wash)
 
       # @param wet_reason [String, nil] why a wet part goes back; recorded under the person's name
       # @raise [Refused] while something is to do, a stop stands, or a part is wet
@@ -101,7 +100,7 @@ module UprightBench
 
       def tasks_done(done)
         looked_at = Models::Finding.where(job_id: @job.id).select_map(:position).to_h { |position| [position, LOOKED_AT] }
-        looked_at.merge(done.to_h { |item| [item.position, item.own_spare ? OWN_SPARE : DONE_BY.fetch(item.action, LOOKED_AT)] })
+        looked_at.merge(done.to_h { |item| [item.position, item.own_spare ? OWN_SPARE : DONE_BY.fetch(item.action.to_sym, LOOKED_AT)] })
       end
 
       def indicators

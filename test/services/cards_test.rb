@@ -41,6 +41,16 @@ class CardsTest < DatabaseTest
     assert_empty send_cards
   end
 
+  def test_a_part_that_is_to_be_replaced_is_not_named_for_a_wash
+    task = Models::Due.first(machine_id: @machine.id, position: "exhaust-filter")
+    wash = Models::Due.create(task.values.except(:id).merge(task: "wash", action: "wash"))
+    card = send_cards.first
+
+    assert_includes card.due_ids, wash.id
+    assert_equal ["Exhaust cassette", "Motor filter"], Outbox::Letters.of(card).lines.map(&:part).sort
+    assert_equal %w[replace], Outbox::Letters.of(card).lines.map(&:action).uniq
+  end
+
   def test_who_has_two_of_a_model_reads_which_of_them
     machines = Array.new(2) { |at| new_machine("Brackwater Loft K", name: "Two Alike", bought_on: today - 400 - at) }
     machines.last.update(customer_id: machines.first.customer_id)
