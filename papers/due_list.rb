@@ -34,7 +34,7 @@ module UprightBench
         room(ROW * 4)
         space(8)
         words(name, size: 12, style: :bold, height: 18)
-        rows.each { |one| row([one[:date].strftime("%-d %b %Y"), one[:machine], one[:what].join(", ")], COLUMNS) }
+        rows.each { |one| row([Core::Units::Day.words(one[:date]), one[:machine], one[:what].join(", ")], COLUMNS) }
       end
     end
   end

@@ -39,7 +39,7 @@ module UprightBench
       end
 
       def date(day)
-        day.strftime("%-d %b %Y")
+        Core::Units::Day.words(day)
       end
     end
   end

@@ -39,11 +39,11 @@ module UprightBench
         end
 
         def snoozed(_policy, today)
-          "asked not before #{snoozed_until.iso8601}" if snoozed_until && snoozed_until > today
+          "asked not before #{Units::Day.words(snoozed_until)}" if snoozed_until && snoozed_until > today
         end
 
         def recently_carded(policy, today)
-          "carded on #{carded_on.iso8601}" if carded_on && today - carded_on < policy.follow_up_gap_days
+          "carded on #{Units::Day.words(carded_on)}" if carded_on && today - carded_on < policy.follow_up_gap_days
         end
 
         def often_enough(policy, _today)

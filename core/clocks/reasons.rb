@@ -10,6 +10,8 @@ module UprightBench
       class Reasons
         include Value
 
+        WORDING = 2 # one more when a sentence is put otherwise, so that what was kept is written anew
+
         # A date that no clock gave.
         Plain = Struct.new(:sentence) do
           def sentences
@@ -29,14 +31,14 @@ module UprightBench
 
         # @return [Array<String>]
         def sentences
-          start = progress.started_on.iso8601
-          dated.map { |one| "#{one.clock.words}#{shortening(one)} from #{start}#{progress_words(one.clock)}: #{one.due.iso8601}" }
+          start = Units::Day.words(progress.started_on)
+          dated.map { |one| "#{one.clock.words}#{shortening(one)} from #{start}#{progress_words(one.clock)}: #{Units::Day.words(one.due)}" }
         end
 
         # Of everything that a sentence is made of, so that it is another one when a sentence is another one. The same in every process.
         # @return [Integer] 32 bits
         def mark
-          dated.inject(0) { |mark, one| Zlib.crc32(figures(one).pack("q6E"), mark) }
+          dated.inject(WORDING) { |mark, one| Zlib.crc32(figures(one).pack("q6E"), mark) }
         end
 
         private
@@ -54,7 +56,7 @@ module UprightBench
           case clock.kind
           when :hours then conditions.rate_words
           when :count then ", #{progress.counted} counted so far"
-          when :indicator then ", #{progress.indicator} % on #{progress.indicator_on.iso8601}"
+          when :indicator then ", #{progress.indicator} % on #{Units::Day.words(progress.indicator_on)}"
           end
         end
 

@@ -38,7 +38,7 @@ module UprightBench
           return unless standout && days_left && days_left < policy.service_interval_days
 
           say(:replace, :flush_before_next_service,
-              "#{length(standout)} left; at this wear flush on #{flush_on.iso8601}, before the next service.",
+              "#{length(standout)} left; at this wear flush on #{Units::Day.words(flush_on)}, before the next service.",
               detail: { flush_on: flush_on.iso8601 })
         end
 

@@ -33,7 +33,7 @@ module UprightBench
         def reason
           case state
           when :unknown then "nobody knows when it was bought"
-          when :in then "#{terms} from #{bought_on.iso8601}: until #{until_on.iso8601}#{hours_words}"
+          when :in then "#{terms} from #{day(bought_on)}: until #{day(until_on)}#{hours_words}"
           when :out then out_reason
           end
         end
@@ -42,6 +42,10 @@ module UprightBench
 
         def past_hours?
           hours && hours_run && hours_run >= hours
+        end
+
+        def day(date)
+          Units::Day.words(date)
         end
 
         def terms
@@ -55,7 +59,7 @@ module UprightBench
         def out_reason
           return "bought second-hand: the maker's terms were for the first owner" if second_hand
           return "its maker gives none" if months.zero?
-          return "#{terms} from #{bought_on.iso8601}: ended #{until_on.iso8601}" if today >= until_on
+          return "#{terms} from #{day(bought_on)}: ended #{day(until_on)}" if today >= until_on
 
           "about #{hours_run.floor} of #{format('%g', hours)} hours run"
         end

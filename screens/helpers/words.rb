@@ -9,7 +9,7 @@ module UprightBench
                    "unknown" => "history unknown", "none" => "no clock runs" }.freeze
 
         def day(date)
-          date&.strftime("%-d %b %Y")
+          date && Core::Units::Day.words(date)
         end
 
         # As near as it needs to be: today by the hour, else with its day.
@@ -59,7 +59,7 @@ module UprightBench
 
         # @param warranty [Core::Intake::Warranty]
         def warranty_words(warranty)
-          "#{WARRANTY.fetch(warranty.state)} (#{warranty.reason.gsub(/\d{4}-\d\d-\d\d/) { |date| day(Date.iso8601(date)) }})"
+          "#{WARRANTY.fetch(warranty.state)} (#{warranty.reason})"
         end
 
         def shorten(text, most = 90)

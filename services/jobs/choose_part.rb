@@ -63,7 +63,7 @@ module UprightBench
         spare = Models::Spare.waiting.first(machine_id: @job.machine_id, position: @item.position)
         raise Refused, "There is no spare of #{place.name.downcase} that waits for its turn." if spare.nil?
 
-        action("replace").merge(NONE, rotation, own_spare: true, part_reason: "the customer's own, washed #{spare.washed_on.strftime('%-d %b %Y')}")
+        action("replace").merge(NONE, rotation, own_spare: true, part_reason: "the customer's own, washed #{Core::Units::Day.words(spare.washed_on)}")
       end
 
       def rotation

@@ -37,7 +37,7 @@ module UprightBench
         raise Refused, "We changed the offer since you read it: read it once more." unless @offer.id == @offer_id
 
         today = Config::Zone.date(@at)
-        raise Refused, "This offer held until #{@offer.valid_until.strftime('%-d %b %Y')}. Ask us for a new one." unless @offer.stands?(today)
+        raise Refused, "This offer held until #{Core::Units::Day.words(@offer.valid_until)}. Ask us for a new one." unless @offer.stands?(today)
 
         quote = Quotes.of(@job, @job.work_items_dataset.eager(:part).order(:place).all, held: Quotes.held(@job, today: today))
         raise Refused, "Something changed since this offer was made. We will send you a new one; nothing is done until then." unless Quotes.same?(@offer, quote)

@@ -17,7 +17,7 @@ module UprightBench
 
         card = card(job, places)
         card && Free.new(card[:id], card[:minutes],
-                         "the #{job.sheet.position(card[:position]).name.downcase} on the card of #{Config::Zone.date(card[:created_at]).strftime('%-d %b %Y')} is fitted here")
+                         "the #{job.sheet.position(card[:position]).name.downcase} on the card of #{Core::Units::Day.words(Config::Zone.date(card[:created_at]))} is fitted here")
       end
 
       # An offer that the owner ended holds for the cards that named it.

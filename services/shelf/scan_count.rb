@@ -69,7 +69,7 @@ module UprightBench
           difference = [line.difference, -level].max # no fewer than none, whatever was taken since
           next if difference.zero?
 
-          reason = "count of #{Config::Zone.date(count.begun_at).strftime('%-d %b %Y')}: #{line.pieces} lay there, #{line.level_pieces} should"
+          reason = "count of #{Core::Units::Day.words(Config::Zone.date(count.begun_at))}: #{line.pieces} lay there, #{line.level_pieces} should"
           MoveStock.call(line.part, pieces: difference, kind: "counted", reason: reason, by: by, at: at)
         end
       end

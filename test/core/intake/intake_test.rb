@@ -27,7 +27,7 @@ class IntakeTest < CoreTest
       assert_equal state, warranty(hours: 2000, hours_run: run, bought_on: MONDAY - 300).state, run
     end
     assert_match(/about 2100 of 2000 hours run/, warranty(hours: 2000, hours_run: 2100, bought_on: MONDAY - 300).reason)
-    assert_match(/24 months or 2000 hours from 2025-05-06: until 2027-05-06, about 900 of 2000/, warranty(hours: 2000, hours_run: 900, bought_on: MONDAY - 300).reason)
+    assert_match(/24 months or 2000 hours from 6 May 2025: until 6 May 2027, about 900 of 2000/, warranty(hours: 2000, hours_run: 900, bought_on: MONDAY - 300).reason)
   end
 
   def test_every_state_has_its_reason
