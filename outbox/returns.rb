@@ -20,16 +20,26 @@ module UprightBench
       # @param at [Time]
       # @return [Integer] files that were there
       def call(at: Time.now)
-        files.each { |file| read(file, at) }.size
+        files(@folder).each { |file| read(file, at) }.size
+      end
+
+      # @return [Pathname] where a person looks through what was not understood
+      def unclear
+        @folder.join(UNCLEAR)
+      end
+
+      # @return [Integer]
+      def how_many_unclear
+        files(unclear).size
       end
 
       private
 
       # A name with a dot is not there yet.
-      def files
-        return [] unless @folder.directory?
+      def files(folder)
+        return [] unless folder.directory?
 
-        @folder.children.select { |file| !file.basename.to_s.start_with?(".") && File.lstat(file).file? }.sort
+        folder.children.select { |file| !file.basename.to_s.start_with?(".") && File.lstat(file).file? }.sort
       end
 
       def read(file, at)
@@ -51,8 +61,8 @@ module UprightBench
       end
 
       def lay_aside(file)
-        FileUtils.mkdir_p(@folder.join(UNCLEAR))
-        file.rename(@folder.join(UNCLEAR, file.basename))
+        FileUtils.mkdir_p(unclear)
+        file.rename(unclear.join(file.basename))
       end
     end
   end

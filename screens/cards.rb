@@ -75,7 +75,7 @@ module UprightBench
         def cards_page(problem: nil)
           @title = "Cards"
           erb :"cards/page", locals: { weeks: horizon_weeks, until_on: leaves_until, problem: problem,
-                                       batches: Models::Batch.order(Sequel.desc(:id)).limit(6).all, for_a_person: messages_for_a_person }
+                                       batches: Models::Batch.order(Sequel.desc(:id)).limit(6).all, for_a_person: messages_for_a_person, returns: Outbox::Returns.new }
         end
 
         def leaving_page

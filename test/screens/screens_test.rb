@@ -360,6 +360,17 @@ class ScreensTest < DatabaseTest
     assert_equal 422, status
   end
 
+  def test_mail_that_nobody_understood_is_not_forgotten
+    folder = Outbox::Returns.new.unclear
+    folder.mkpath
+    folder.join("away.eml").write("Back on Monday")
+    get "/cards"
+
+    assert_says(/A mail that came to the address for returned mail is no report of a card/)
+  ensure
+    folder.rmtree
+  end
+
   def test_the_cards_page_says_what_came_of_them
     get "/cards/came"
 
