@@ -33,7 +33,6 @@ module UprightBench
         due_in: "fällig {month}", due_since: "fällig seit {month}", and_more: " und {count} weitere",
         months: "Januar, Februar, März, April, Mai, Juni, Juli, August, September, Oktober, November, Dezember",
         page_title: "Ihre Geräte", page_hello: "Guten Tag {customer}", page_due: "Was fällig ist", page_over: "erledigt oder nicht mehr verfolgt", page_why: "Warum dann?",
-        page_offer: "{minutes} Minuten Arbeit sind frei, wenn wir von {from} bis {until} ein Teil dieser Karte einbauen.",
         page_told: "Sie haben uns gesagt: {answers}. Danke. Sie können uns unten noch etwas anderes sagen.",
         page_visit: "Sie bringen ein Gerät am {day}. Ein anderer Tag unten verschiebt es.", page_calendar: "In den Kalender", page_tell: "Sagen Sie es uns",
         page_note: "Ein Wort an uns, wenn Sie mögen", page_come_on: "Ich komme vorbei am", page_some_day: "irgendwann bald", will_come: "Ich komme vorbei",

@@ -76,9 +76,7 @@ module UprightBench
         end
 
         def offer_words
-          return "" unless offer
-
-          words.phrase(:offer, minutes: offer.fetch(:minutes), until: "#{offer.fetch(:until).day} #{words.month(offer.fetch(:until))}")
+          offer ? words.offer(minutes: offer.fetch(:minutes), until_on: offer.fetch(:until)) : ""
         end
       end
     end

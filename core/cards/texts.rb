@@ -37,8 +37,6 @@ module UprightBench
           page_due: ["What is due", [], [], "Over what is due"],
           page_over: ["done or no longer followed", [], [], "What is due no longer"],
           page_why: ["Why then?", [], [], "To see why a date is as it is"],
-          page_offer: ["{minutes} minutes of bench time are free when we fit a part on this card, from {from} until {until}.",
-                       %i[minutes from until], %i[minutes until], "An offer"],
           page_told: ["You told us: {answers}. Thank you. You can still tell us something else below.", %i[answers], %i[answers], "What was answered"],
           page_visit: ["You bring a machine on {day}. Another day below moves it.", %i[day], %i[day], "A day that was booked"],
           page_calendar: ["Put it in a calendar", [], [], "To take that day along"],

@@ -35,6 +35,11 @@ module UprightBench
           "#{listed(:months, date.month - 1)} #{date.year}"
         end
 
+        # @return [String] as in "15 minutes of bench time are free when we fit it by 24 January 2027."
+        def offer(minutes:, until_on:)
+          phrase(:offer, minutes: minutes, until: "#{until_on.day} #{month(until_on)}")
+        end
+
         # @param date [Date]
         # @return [String] as in "Friday, 4 December"
         def date(date)

@@ -10,7 +10,7 @@ module UprightBench
       class Reasons
         include Value
 
-        WORDING = 2 # one more when a sentence is put otherwise, so that what was kept is written anew
+        WORDING = 1 # one more when a sentence is put otherwise, so that what was kept is written anew
 
         # A date that no clock gave.
         Plain = Struct.new(:sentence) do

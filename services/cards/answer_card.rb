@@ -84,7 +84,7 @@ module UprightBench
 
       def done_elsewhere
         open_dues.eager(:machine).all.group_by(&:machine).each do |machine, dues|
-          done = dues.group_by(&:position).transform_values { |rows| rows.map { |due| due.action.to_sym } }
+          done = dues.group_by(&:position).transform_values { |rows| rows.flat_map { |due| Core::Clocks::Task::DONE_BY.fetch(due.action.to_sym) } }
           SetClocks.call(machine, done: done, on: @today, why: "done elsewhere, as the customer said")
         end
       end

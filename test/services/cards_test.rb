@@ -134,6 +134,19 @@ class CardsTest < DatabaseTest
     assert_empty send_cards
   end
 
+  def test_a_new_part_from_elsewhere_needs_no_wash_either
+    machine = new_machine("Corvane Drum 30", name: "Two Tasks")
+    Services::SetClocks.call(machine, on: today)
+    at_filter = Models::Due.running.where(machine_id: machine.id, position: Models::Due.first(machine_id: machine.id, action: "wash").position)
+    { "replace" => today, "wash" => today + 300 }.each { |action, date| at_filter.where(action: action).update(due_on: date, early_on: date, late_on: date) }
+    card = send_cards.find { |one| one.customer_id == machine.customer_id }
+
+    assert_equal %w[replace], card.dues.select { |due| due.position == at_filter.get(:position) }.map(&:action)
+    Services::AnswerCard.call(card, kind: "done_elsewhere", at: NOW)
+
+    assert_equal [today], at_filter.select_map(:started_on).uniq
+  end
+
   def test_no_longer_have_ends_the_machine
     answer("no_longer_have")
 
