@@ -156,9 +156,9 @@ module UprightBench
           visit.rows.map { |row| { date: visit.date, overdue: false, **row } }
         end
 
-        # @return [Hash] in the same form: the parts to have there
-        def parts_row(visit)
-          { date: visit.date, overdue: false, machine: "Parts to have there", what: visit.parts.map { |part, pieces| "#{pieces} × #{part.name} #{part.number}" } }
+        # @return [Array<Hash>] in the same form: the parts to have there, a line each
+        def parts_rows(visit)
+          visit.parts.map { |part, pieces| { date: visit.date, overdue: false, machine: "Part to have there", what: ["#{pieces} × #{part.name} #{part.number}"] } }
         end
 
         def visits_of(customer)
@@ -166,7 +166,7 @@ module UprightBench
         end
 
         def plan_paper(customer)
-          rows = visits_of(customer).flat_map { |visit| visit_rows(visit) + (visit.parts.empty? ? [] : [parts_row(visit)]) }
+          rows = visits_of(customer).flat_map { |visit| visit_rows(visit) + parts_rows(visit) }
           Papers::DueList.new(shop: "#{shop.name}, #{shop.phone}", customer: "Visits of #{customer.name}", until_on: today >> 12, rows: rows).render
         end
 
