@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "ipaddr"
 require "pathname"
 require "uri"
 
@@ -32,12 +33,29 @@ module UprightBench
         Integer(@env.fetch("PORT", DEFAULT_PORT), 10)
       end
 
-      # @return [String] at least 64 bytes
-      # @raise [ArgumentError] in production with the demo's secret, or when it is too short
-      def session_secret
-        secret = @env.fetch("SESSION_SECRET", DEMO_SECRET)
-        raise ArgumentError, "SESSION_SECRET must be set in production" if production? && secret == DEMO_SECRET
+      # @return [String, nil] the role that owns the tables; only migrations run as it
+      def database_owner_url
+        @env["DATABASE_OWNER_URL"]
+      end
+
+      # The file of keys; without one, SESSION_SECRET for all purposes, and outside production the demo's.
+      # @return [Keys]
+      # @raise [ArgumentError] in production without any, or when the secret is too short
+      def keys
+        @keys ||= Keys.read(keys_file, today: Date.today) || Keys.of_one_secret(one_secret, today: Date.today)
+      end
+
+      # @return [Pathname]
+      def keys_file
+        Pathname(@env.fetch("KEYS_FILE", state_dir.join("keys.json").to_s))
+      end
+
+      # @return [String, nil] SESSION_SECRET
+      # @raise [ArgumentError] when it is too short, or the demo's in production
+      def own_secret
+        secret = @env["SESSION_SECRET"] or return
         raise ArgumentError, "SESSION_SECRET needs 64 bytes or more" if secret.bytesize < 64
+        raise ArgumentError, "SESSION_SECRET is the demo's, which everybody knows" if production? && secret == DEMO_SECRET
 
         secret
       end
@@ -76,9 +94,30 @@ module UprightBench
         @env.fetch("PUBLIC_URL", "http://127.0.0.1:#{port}").chomp("/")
       end
 
+      # @return [Array<String>] host names, without ports, under which the application is asked beside loopback's
+      def hosts
+        [URI(public_url).host, *list("ALLOWED_HOSTS")].compact
+      end
+
+      # @return [Array<IPAddr>] the proxies whose word about the client counts
+      # @raise [IPAddr::Error] when one is no address and no network
+      def trusted_proxies
+        list("TRUSTED_PROXIES").map { |one| IPAddr.new(one) }
+      end
+
       # Behind TLS the session cookie is never sent in the clear.
       def tls?
         public_url.start_with?("https:")
+      end
+
+      private
+
+      def one_secret
+        own_secret || (production? ? raise(ArgumentError, "there are no keys: #{keys_file} is not there, and SESSION_SECRET is not set") : DEMO_SECRET)
+      end
+
+      def list(name)
+        @env.fetch(name, "").split(/[\s,]+/).reject(&:empty?)
       end
     end
   end

@@ -59,7 +59,7 @@ module UprightBench
         job = @visit.job.refresh
         job.work_items_dataset.where(action: "replace", part_id: nil).each { |item| Services::ChoosePart.call(job.number, item.id, choice: "leave", by: @technicians.first, at: at(55)) }
         Services::MakeOffer.call(job.number, by: @counter, at: at(60))
-        Services::AskAboutJob.ask(job, "May I have the old parts back?", at: at(75))
+        Services::AskAboutJob.ask(job, "May I have the old parts back?", by: Services::Actor.customer_by_slip(job), at: at(75))
       end
 
       def stopped

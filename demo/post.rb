@@ -21,7 +21,7 @@ module UprightBench
         hand_over(batch, date, noon + 60)
         batch.cards_dataset.eager(:lines).all.each do |card|
           kind = ANSWERS.sample(random: @random)
-          Services::AnswerCard.call(card, kind: kind, at: noon + (@random.rand(1..9) * 86_400)) if kind
+          Services::AnswerCard.call(card, kind: kind, by: Services::Actor.customer_by_card(card), at: noon + (@random.rand(1..9) * 86_400)) if kind
         end
       end
 

@@ -9,7 +9,8 @@ module UprightBench
     # for itself, so that a card's code opens no job.
     #
     # 6 bytes of content and 10 bytes of HMAC-SHA256 (80 bits), in 26 letters and digits that cannot be
-    # mistaken for each other on paper. Nothing is stored: a code is true when its signature is.
+    # mistaken for each other on paper. Nothing is stored: a code is true when its signature is. Two bits that are left over say
+    # which key signed it, so that a new key does not end the codes that are printed already.
     class SignedCode
       # Not signed by us, garbled, or past its last day.
       class Bad < StandardError; end
@@ -19,11 +20,12 @@ module UprightBench
       EPOCH = Date.new(2020, 1, 1)
       SIGNATURE_BYTES = 10
       LENGTH = 26
+      KEYS = 4 # that two bits tell apart
 
-      # @param secret [String]
-      # @param purpose [String]
-      def initialize(secret, purpose)
-        @key = OpenSSL::HMAC.digest("SHA256", secret, purpose)
+      # @param keys [Hash{Integer=>String}] number => key, the one that signs first
+      def initialize(keys)
+        @signing = keys.keys.first % KEYS
+        @keys = keys.transform_keys { |number| number % KEYS }
       end
 
       # @param id [Integer] below 2**32
@@ -31,7 +33,7 @@ module UprightBench
       # @return [String] 26 characters
       def write(id, expires_on)
         content = [id, (expires_on - EPOCH).to_i].pack("Nn")
-        number = (content + sign(content)).unpack("C*").inject(0) { |sum, byte| (sum << 8) | byte }
+        number = (content + sign(content, @keys.fetch(@signing))).unpack("C*").inject(@signing) { |sum, byte| (sum << 8) | byte }
         Array.new(LENGTH) { |place| ALPHABET[(number >> (5 * (LENGTH - 1 - place))) & 31] }.join
       end
 
@@ -40,9 +42,10 @@ module UprightBench
       # @return [Integer] the id
       # @raise [Bad]
       def read(code, today:)
-        bytes = decode(code)
+        signed_by, bytes = decode(code)
         content = bytes[0, 6]
-        raise Bad, "not one of our codes" unless OpenSSL.fixed_length_secure_compare(sign(content), bytes[6, SIGNATURE_BYTES])
+        key = @keys[signed_by]
+        raise Bad, "not one of our codes" unless key && OpenSSL.fixed_length_secure_compare(sign(content, key), bytes[6, SIGNATURE_BYTES])
 
         id, days = content.unpack("Nn")
         raise Bad, "this code is no longer good" if EPOCH + days < today
@@ -52,16 +55,17 @@ module UprightBench
 
       private
 
-      def sign(content)
-        OpenSSL::HMAC.digest("SHA256", @key, content)[0, SIGNATURE_BYTES]
+      def sign(content, key)
+        OpenSSL::HMAC.digest("SHA256", key, content)[0, SIGNATURE_BYTES]
       end
 
+      # @return [Array(Integer, String)] which key, and 16 bytes
       def decode(code)
         letters = code.to_s.scrub.downcase.tr("-", "").gsub(/[oil]/, LOOKALIKES)
         raise Bad, "not one of our codes" unless letters.match?(/\A[#{ALPHABET}]{#{LENGTH}}\z/o)
 
         number = letters.each_char.inject(0) { |sum, letter| (sum << 5) | ALPHABET.index(letter) }
-        [(number & ((1 << 128) - 1)).to_s(16).rjust(32, "0")].pack("H*")
+        [number >> 128, [(number & ((1 << 128) - 1)).to_s(16).rjust(32, "0")].pack("H*")]
       end
     end
   end

@@ -22,7 +22,7 @@ module UprightBench
       end
 
       def codes
-        Formats::SignedCode.new(SETTINGS.session_secret, "job code")
+        @codes ||= Formats::SignedCode.new(SETTINGS.keys.accepted(:slips))
       end
     end
   end

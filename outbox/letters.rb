@@ -17,7 +17,7 @@ module UprightBench
       end
 
       def self.codes
-        @codes ||= Formats::SignedCode.new(SETTINGS.session_secret, "card code")
+        @codes ||= Formats::SignedCode.new(SETTINGS.keys.accepted(:cards))
       end
 
       # @param cards [Array<Models::Card>]

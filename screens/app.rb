@@ -13,7 +13,9 @@ module UprightBench
       set :erb, escape_html: true, layout: :layout
       set :static, false
       set :sessions, false
-      set :protection, reaction: :deny, except: %i[session_hijacking remote_token frame_options xss_header]
+      # Paths are refused or taken as they are (Config::Web::SafePath); nothing may read another one out of them behind the gate.
+      set :protection, reaction: :deny, except: %i[path_traversal session_hijacking remote_token frame_options xss_header]
+      set :absolute_redirects, false
       set :host_authorization, permitted_hosts: []
       set :show_exceptions, false
       set :raise_errors, false
@@ -21,34 +23,32 @@ module UprightBench
       set :logging, false
       set :reload_templates, false
 
-      helpers Helpers::Page, Helpers::Words, Helpers::Fields, Helpers::SheetFields
+      extend Doors
+      helpers Doors::Entering, Helpers::Page, Helpers::Words, Helpers::Fields, Helpers::SheetFields
       SCREENS.each { |screen| register screen }
 
       error do
         error = env["sinatra.error"]
         code = Config::Web::ErrorTable.status(error)
-        report(error) if code == 500
+        raise error if code == 503 # without a database no page of ours can be drawn: Config::Web::LastResort answers
+        Config::Report.error(error, id: env["bench.request_id"]) if code == 500
         status code
         message = code == 500 ? "Something broke on our side. What was saved before is kept. Mention #{env['bench.request_id']} when you report it." : error.message
         erb :problem, locals: { title: problem_title(code), message: message }, layout: page_layout
       end
 
       not_found do
-        status 404
         next body if body.is_a?(Array) && body.join.length > 20
+        send_to_sign_in unless person # who is not signed in is not told what there is
 
+        status 404
         erb :problem, locals: { title: problem_title(404), message: "There is nothing at this address." }, layout: page_layout
       end
 
       private
 
-      def report(error)
-        warn JSON.generate(at: Time.now.utc.iso8601, id: env["bench.request_id"], error: error.class.name, message: error.message.to_s.scrub[0, 500],
-                           where: error.backtrace&.first(8))
-      end
-
       def problem_title(code)
-        { 404 => "Not here", 409 => "Not done", 422 => "Not saved" }.fetch(code, "Broken")
+        { 403 => "Not allowed", 404 => "Not here", 409 => "Not done", 422 => "Not saved" }.fetch(code, "Broken")
       end
     end
   end

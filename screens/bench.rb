@@ -19,13 +19,21 @@ module UprightBench
 
         app.post "/room" do
           person.update(room: params["room"]) if Models::Person::ROOMS.include?(params["room"])
-          redirect request.referer.to_s.start_with?(request.base_url) ? request.referer : "/", 303
+          redirect page_before, 303
         end
       end
 
       # Helpers of this screen's templates.
       module Helpers
         WEEK = 7 # days
+
+        # Where the browser says it came from, as a path of ours; the bench when it is none.
+        def page_before
+          path = URI(request.referer.to_s).request_uri
+          Config::Web::SafePath.safe?(path[/\A[^?]*/]) ? path : "/"
+        rescue URI::InvalidURIError, NoMethodError
+          "/"
+        end
 
         # Who said they would come today or before, and what waits for somebody here; each is one look at an index.
         # @return [Hash]

@@ -7,14 +7,15 @@ module UprightBench
       def self.registered(app)
         app.helpers Helpers
 
-        app.get "/c/:code" do
+        app.get "/c/:code", open: true do
           customer_card(card_of(params["code"]))
         end
 
-        app.post "/c/:code" do
+        app.post "/c/:code", open: true do
           card = card_of(params["code"])
           begin
-            Services::AnswerCard.call(card, kind: params["kind"].to_s, note: answer_note, weeks: params.fetch("weeks", "4"), at: now,
+            Services::AnswerCard.call(card, kind: params["kind"].to_s, note: answer_note, weeks: params.fetch("weeks", "4"),
+                                            by: Services::Actor.customer_by_card(card), at: now,
                                             machine_id: params["machine_id"].to_s.empty? ? nil : id_of(params["machine_id"]), drop_off_on: day_named)
             redirect "/c/#{params['code']}", 303
           rescue Services::Invalid => e
@@ -25,7 +26,7 @@ module UprightBench
 
         stopping(app)
 
-        app.get "/c/:code/visit.ics" do
+        app.get "/c/:code/visit.ics", open: true do
           visit = Models::Visit.booked.first(customer_id: card_of(params["code"]).customer_id) || raise(Services::NotFound, "No day is booked.")
           calendar(visit_calendar([visit], for_shop: false), "visit")
         end
@@ -33,14 +34,14 @@ module UprightBench
 
       # In one action, from whatever reads the mail. To look at the address alone stops nothing: many programs look at every link.
       def self.stopping(app)
-        app.get "/c/:code/stop" do
+        app.get "/c/:code/stop", open: true do
           stop_page(card_of(params["code"]))
         end
 
-        app.post "/c/:code/stop" do
+        # A mail program stops the cards by a POST of its own (RFC 8058), which has no form token: the signed code stands for it.
+        app.post "/c/:code/stop", open: true, token: false do
           card = card_of(params["code"])
-          how = params["List-Unsubscribe"] == "One-Click" ? "one_click" : "page"
-          Services::AnswerCard.call(card, kind: "stop_writing", at: now, how: how)
+          stop_writing(card, one_click: params["List-Unsubscribe"] == "One-Click")
           stop_page(card)
         end
       end
@@ -63,6 +64,11 @@ module UprightBench
           dues = Core::Cards::Named.of(Models::Due.where(id: card.due_ids).eager(machine: :sheet).order(:due_on).all)
           erb :"card_page/page", layout: :"card_page/layout", locals: { card: card, words: words, dues: dues, problem: problem, answers: card.answers_dataset.order(:id).all,
                                                                         visit: Models::Visit.booked.first(customer_id: card.customer_id), offer: card.bonus }
+        end
+
+        def stop_writing(card, one_click:)
+          by = one_click ? Services::Actor.mail_program(card) : Services::Actor.customer_by_card(card)
+          Services::AnswerCard.call(card, kind: "stop_writing", by: by, at: now, how: one_click ? "one_click" : "page")
         end
 
         def stop_page(card)

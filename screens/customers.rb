@@ -70,13 +70,13 @@ module UprightBench
       # Those who have not been here for long, and those who ask for it.
       def self.forgetting(app)
         app.get "/customers/long-away" do
-          owner_only!
+          allow!(:forgetting)
           @title = "Not here for long"
           erb :"customers/long_away", locals: { customers: Services::Forget.long_away(today: today, years: policies.number("kept_years"), after: id_of(params["after"] || "0")), years: policies.number("kept_years") }
         end
 
         app.post "/customers/:id/forget" do
-          owner_only!
+          allow!(:forgetting)
           customer = customer_asked
           if params["sure"] == "1"
             Services::Forget.call(customer, by: person, at: now)

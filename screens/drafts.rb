@@ -41,7 +41,9 @@ module UprightBench
         app.post("/drafts/:id/keep") { keep(draft_asked, params["note"].to_s.strip) }
 
         app.post "/drafts/:id/drop" do
-          draft_asked.delete
+          draft = draft_asked
+          allow!(Services::Permissions.of_sheets(draft.data))
+          draft.delete
           say "The draft is gone; the sheet is as it was."
           redirect "/sheets", 303
         end

@@ -18,7 +18,7 @@ module UprightBench
           fleet_page(customer, FleetForm.blank("request_key" => SecureRandom.uuid, "complaint" => "half-yearly service"))
         end
 
-        app.post "/take-in/many" do
+        app.post "/take-in/many", most_bytes: Doors::A_FILE do
           customer = Services::Lookup.one(Models::Customer, id_of(params["customer_id"]))
           form = FleetForm.new(params, customer)
           jobs = take_in_many(customer, form)

@@ -14,14 +14,14 @@ module UprightBench
 
       def self.registered(app)
         app.helpers Helpers
-        app.get("/j/:code") { offer_page(job_of(params["code"])) }
+        app.get("/j/:code", open: true) { offer_page(job_of(params["code"])) }
 
-        app.post "/j/:code/agree" do
-          answer_offer("agree") { |job| Services::AgreeToOffer.call(job.number, id_of(params["offer"]), at: now, **AgreeForm.agreed(params)) }
+        app.post "/j/:code/agree", open: true do
+          answer_offer("agree") { |job| Services::AgreeToOffer.call(job.number, id_of(params["offer"]), by: Services::Actor.customer_by_slip(job), at: now, **AgreeForm.agreed(params)) }
         end
 
-        app.post "/j/:code/ask" do
-          answer_offer("ask") { |job| Services::AskAboutJob.ask(job, Job::Note.of(params["question"].is_a?(String) ? params["question"] : "", :question), at: now) }
+        app.post "/j/:code/ask", open: true do
+          answer_offer("ask") { |job| Services::AskAboutJob.ask(job, Job::Note.of(params["question"], :question), by: Services::Actor.customer_by_slip(job), at: now) }
         end
       end
 

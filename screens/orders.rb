@@ -78,7 +78,7 @@ module UprightBench
         def short_page(form = OrderForm.blank, supplier = nil)
           @title = "What to order"
           last = Models::ForecastRun.last_done
-          Services::ForecastShelf.ask(by: nil, at: now) if last.nil? || Config::Zone.date(last.finished_at) < today
+          Services::ForecastShelf.ask(by: person, at: now) if last.nil? || Config::Zone.date(last.finished_at) < today
           erb :"orders/short", locals: { rows: Services::Short.rows.group_by { |row| row.part.supplier }, form: form, failed: supplier, last: last,
                                          running: Models::ForecastRun.first(finished_at: nil), key: form.value(:request_key) || SecureRandom.uuid }
         end

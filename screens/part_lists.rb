@@ -9,10 +9,11 @@ module UprightBench
       def self.registered(app)
         app.helpers Helpers
         app.get("/shelf/list") { list_page }
-        app.get("/shelf/list.csv") { csv Formats::PartList.write(parts_on_file), "parts-#{today.iso8601}" }
+        app.get("/shelf/list.csv") { allow!(:bulk_export) && csv(Formats::PartList.write(parts_on_file), "parts-#{today.iso8601}") }
         app.get("/shelf/labels.pdf") { pdf shelf_labels, "shelf-labels" }
 
-        app.post "/shelf/list" do
+        app.post "/shelf/list", most_bytes: Doors::A_LONG_LIST do
+          allow!(:price_lists)
           import = keep_list
           next redirect("/shelf/list/#{import.id}", 303) if import
 

@@ -15,7 +15,7 @@ module UprightBench
         app.get("/settings/recomputes") { recomputes_under_way }
 
         app.post "/settings" do
-          owner_only!
+          allow!(:settings)
           @title = "Settings"
           form = SettingsForm.new(params)
           begin

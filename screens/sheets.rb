@@ -27,7 +27,7 @@ module UprightBench
       private_class_method :pages
 
       def self.files(app)
-        app.post("/sheets") { bring_in }
+        app.post("/sheets", most_bytes: Doors::A_FILE) { bring_in }
 
         app.get "/sheets/:id/sheet.json" do
           sheet = Services::Lookup.one(Models::Sheet, id_of(params["id"]))

@@ -27,7 +27,7 @@ module UprightBench
           erb :"take_in/_hits", layout: false, locals: { hits: Services::FindCustomers.call(params["q"].to_s), query: params["q"].to_s }
         end
 
-        app.post "/take-in" do
+        app.post "/take-in", most_bytes: Doors::PICTURES do
           subject = Subject.from(params)
           form = TakeInForm.new(params)
           job = take_in(form)

@@ -20,7 +20,7 @@ module UprightBench
           form = WordsForm.new(params)
           next erb(:"wordings/_preview", layout: !htmx?, locals: { previews: word_previews(form), form: form }) if params["look"]
 
-          owner_only!
+          allow!(:card_words)
           keep_words(form) ? redirect("/cards/words?language=#{form.language}", 303) : words_page(form)
         end
       end
@@ -28,7 +28,7 @@ module UprightBench
 
       def self.offers(app)
         app.post "/cards/offers" do
-          owner_only!
+          allow!(:card_offers)
           form = OfferForm.new(params)
           next offer_refused(form) unless form.ok?
 
@@ -37,7 +37,7 @@ module UprightBench
         end
 
         app.post "/cards/offers/:id/end" do
-          owner_only!
+          allow!(:card_offers)
           Services::Bonuses.end(Services::Lookup.one(Models::Bonus, id_of(params["id"])), by: person, at: now)
           redirect "/cards/words#offers", 303
         end
@@ -65,7 +65,7 @@ module UprightBench
           as_it_comes, allowed, needed, label = text
           hint = "fields: #{in_braces(allowed)}#{"; must have #{in_braces(needed)}" if needed.any?}" if allowed.any?
           field(form, name, label: label, as: (as_it_comes.match?(ONE_LINE) ? :input : :area), hint: hint, maxlength: WordsForm::LONGEST,
-                            rows: { email_body: 11, post_body: 11, phone_body: 6 }.fetch(name, 3), disabled: (true unless person.owner?))
+                            rows: { email_body: 11, post_body: 11, phone_body: 6 }.fetch(name, 3), disabled: (true unless may?(:card_words)))
         end
 
         def in_braces(names)

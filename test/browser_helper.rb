@@ -68,7 +68,6 @@ class BrowserTest < CommittedTest
 
   def setup
     super
-    Config::Web::Throttle::STORE.clear
     COMPLAINTS.clear
     resize(1280, 800)
   end

@@ -28,6 +28,11 @@ class AppTest < Minitest::Test
     @technician ||= Models::Person.first(role: "technician")
   end
 
+  # @return [Services::Actor] behind the code of a card
+  def behind(card)
+    Services::Actor.customer_by_card(card)
+  end
+
   def sheet(title)
     Models::Sheet.all.find { |one| one.title == title }
   end

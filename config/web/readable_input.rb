@@ -22,7 +22,7 @@ module UprightBench
             mend(request.POST)
           rescue Rack::QueryParser::InvalidParameterError, Rack::QueryParser::ParameterTypeError, Rack::QueryParser::QueryLimitError,
                  Rack::Multipart::Error, EOFError
-            return [400, { "content-type" => "text/plain; charset=utf-8" }, ["This request could not be read. Nothing was changed.\n"]]
+            return Answer.page(400, env)
           end
           @app.call(env)
         end

@@ -6,8 +6,12 @@ require "securerandom"
 module UprightBench
   module Config
     module Web
-      # One line of JSON for each request, with an id that an error page shows too.
+      # One line of JSON for each request, with an id that an error page shows too. It names the route and not the address: an
+      # address may hold a code that opens a page, and a query what somebody typed.
       class RequestLog
+        QUIET = "/vendor/"
+        NO_ROUTE = "none"
+
         def initialize(app, out: $stdout)
           @app = app
           @out = out
@@ -17,20 +21,17 @@ module UprightBench
           env["bench.request_id"] = id = SecureRandom.hex(6)
           started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
           status, headers, body = @app.call(env)
-          write(env, id, status, started)
+          write(env, id, status, started) unless env["PATH_INFO"].to_s.start_with?(QUIET)
           headers["x-request-id"] = id
           [status, headers, body]
         end
 
         private
 
-        # The query is left out: it may hold a name or a number somebody typed. A card's code is a key, so it is cut.
         def write(env, id, status, started)
-          return if env["PATH_INFO"].start_with?("/vendor/")
-
           took = ((Process.clock_gettime(Process::CLOCK_MONOTONIC) - started) * 1000).round(1)
-          @out.puts JSON.generate(at: Time.now.utc.iso8601, id: id, method: env["REQUEST_METHOD"],
-                                  path: env["PATH_INFO"].scrub.sub(%r{\A/c/.*}, "/c/…"), status: status, ms: took)
+          method = Methods::TAKEN.include?(env["REQUEST_METHOD"]) ? env["REQUEST_METHOD"] : "other"
+          @out.puts JSON.generate(at: Time.now.utc.iso8601, id: id, method: method, route: env.fetch("bench.route", NO_ROUTE), status: status, ms: took)
         end
       end
     end

@@ -12,9 +12,11 @@ module UprightBench
           NAVIGATION
         end
 
-        # @return [Models::Person, nil]
+        # @return [Models::Person, nil] whoever is signed in; asked for once
         def person
-          @person ||= env["bench.person_id"] && Models::Person.with_pk(env["bench.person_id"])
+          return @person if defined?(@person)
+
+          @person = env["bench.who"]&.call
         end
 
         def shop
@@ -66,8 +68,15 @@ module UprightBench
           erb name.to_sym, layout: false, locals: locals
         end
 
-        def owner_only!
-          raise Services::Refused, "Only the owner may change this." unless person.owner?
+        # Said before anything else is looked at; the service says it again.
+        # @param what [Symbol] of Services::Permissions
+        # @raise [Services::Forbidden]
+        def allow!(what)
+          Services::Permissions.check!(what, person)
+        end
+
+        def may?(what)
+          Services::Permissions.allow?(what, person)
         end
 
         # @param text [String] of a path

@@ -9,10 +9,12 @@ module UprightBench
 
         module_function
 
+        # @param text [Object] as it came: a text, or whatever else somebody sent in its place
         # @return [String, nil]
         # @raise [Services::Invalid]
         def of(text, field)
           return if text.nil?
+          raise Services::Invalid, { field => ["This is no text. Type it again."] } unless text.is_a?(String)
           raise Services::Invalid, { field => ["This is too long: at most #{MOST} letters. You typed #{text.length}."] } if text.length > MOST
           raise Services::Invalid, { field => ["Some signs could not be read; they stand as #{Form::UNREADABLE}. Type them again."] } if text.include?(Form::UNREADABLE)
 

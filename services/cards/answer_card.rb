@@ -18,10 +18,10 @@ module UprightBench
       # @param machine_id [Integer, nil] which machine is gone; all on the card when left out
       # @param drop_off_on [Date, nil] the day named, for "will_come"
       # @param how [String] a key of KeepConsent::HOW: from where it was said
-      # @param by [Models::Person, nil] who wrote it down; nil for the customer's own doing
+      # @param by [Models::Person, Actor] who wrote it down, or the customer or mail program itself
       # @return [Models::Answer]
       # @raise [Invalid]
-      def self.call(card, kind:, at:, note: nil, weeks: "4", machine_id: nil, drop_off_on: nil, how: "page", by: nil)
+      def self.call(card, kind:, by:, at:, note: nil, weeks: "4", machine_id: nil, drop_off_on: nil, how: "page")
         new(card, kind, at, note: note, weeks: weeks, machine_id: machine_id, drop_off_on: drop_off_on, how: how, by: by).call
       end
 
@@ -50,7 +50,7 @@ module UprightBench
           send(@kind)
           @card.update(answered_at: @at)
           History.note("answered", @card, by: @by, at: @at, data: { kind: @kind, note: @note }.compact)
-          Models::Answer.create(card_id: @card.id, kind: @kind, note: @note, answered_at: @at, written_by: @by&.id)
+          Models::Answer.create(card_id: @card.id, kind: @kind, note: @note, answered_at: @at, written_by: @by.id)
         end
       end
 

@@ -7,6 +7,7 @@ module UprightBench
       # @param fields [Hash] columns
       # @return [Models::Bonus]
       def self.begin(fields, by:, at:)
+        Permissions.check!(:card_offers, by)
         DB.transaction do
           Models::Bonus.create(**fields, created_by: by.id, created_at: at).tap do |bonus|
             History.note("offered free bench time", bonus, by: by, at: at, data: fields.transform_values(&:to_s))
@@ -16,6 +17,7 @@ module UprightBench
 
       # Cards that named it keep it.
       def self.end(bonus, by:, at:)
+        Permissions.check!(:card_offers, by)
         DB.transaction do
           bonus.lock!
           next if bonus.ended_at

@@ -25,7 +25,7 @@ module UprightBench
         raise Invalid, { drop_off_on: ["We are closed on #{on.strftime('%-d %B')}; the next open day is #{open_day.strftime('%-d %B')}."] } unless open_day == on
 
         DB.transaction do
-          keep(customer, { drop_off_on: on, card_id: card&.id, booked_by: by&.id, booked_at: at }).tap do |visit|
+          keep(customer, { drop_off_on: on, card_id: card&.id, booked_by: by.id, booked_at: at }).tap do |visit|
             History.note("booked visit", visit, by: by, at: at, data: { on: on.iso8601 })
           end
         end

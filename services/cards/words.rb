@@ -14,6 +14,7 @@ module UprightBench
       # @param texts [Hash{Symbol=>String}] those that differ from what comes with the product
       # @raise [Invalid] by name, when a field is unknown or a needed one is missing
       def self.keep(language, texts, by:, at:)
+        Permissions.check!(:card_words, by)
         problems = Core::Cards::Words.new(texts: texts).problems
         raise Invalid, problems if problems.any?
 

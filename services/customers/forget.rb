@@ -26,6 +26,7 @@ module UprightBench
       # @param customer [Models::Customer]
       # @raise [Refused] while a machine of theirs is in the shop
       def self.call(customer, by:, at:)
+        Permissions.check!(:forgetting, by)
         DB.transaction do
           customer.lock!
           next customer if customer.forgotten_on

@@ -34,7 +34,7 @@ module UprightBench
       end
 
       def note(customer, agreed, how, by, at)
-        agreed.each { |channel, said| Models::Consent.create(customer_id: customer.id, channel: channel.to_s, agreed: said, how: how, written_by: by&.id, at: at) }
+        agreed.each { |channel, said| Models::Consent.create(customer_id: customer.id, channel: channel.to_s, agreed: said, how: how, written_by: by.id, at: at) }
       end
     end
   end

@@ -9,9 +9,10 @@ module UprightBench
       module_function
 
       # Asked twice is asked once.
+      # @param by [Actor]
       # @return [Models::Question]
       # @raise [Invalid]
-      def ask(job, text, at:)
+      def ask(job, text, by:, at:)
         text = text.to_s.strip
         raise Invalid, { question: ["Write your question."] } if text.empty?
 
@@ -20,7 +21,7 @@ module UprightBench
           next open.find { |one| one.asked == text } if open.any? { |one| one.asked == text }
           raise Invalid, { question: ["We have #{MOST_OPEN} questions of yours to answer. Call us."] } if open.size >= MOST_OPEN
 
-          Models::Question.create(job_id: job.id, asked: text, asked_at: at).tap { |asked| History.note("asked", asked, by: nil, at: at, job: job, data: { note: text }) }
+          Models::Question.create(job_id: job.id, asked: text, asked_at: at).tap { |asked| History.note("asked", asked, by: by, at: at, job: job, data: { note: text }) }
         end
       end
 

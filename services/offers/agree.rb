@@ -31,7 +31,7 @@ module UprightBench
       end
 
       # @param job [Models::Job] locked by the caller
-      # @param by [Models::Person, nil] nil for a customer on the page behind the tag's code
+      # @param by [Models::Person, Actor] who writes it down, or the customer on the page behind the tag's code
       # @param agreed_name [String] who agreed
       # @param agreed_how [String] counter, phone, message or page
       # @param call_above_cents [Integer, nil] up to this sum nobody need be called
@@ -56,7 +56,7 @@ module UprightBench
         quote = Quotes.of(@job, @items, held: Quotes.held(@job, today: Config::Zone.date(@at), agreed: before), policies: policies)
         Models::Estimate.create(job_id: @job.id, version: (before&.version || 0) + 1, lines: Sequel.pg_jsonb(quote.lines.map(&:to_h)),
                                 net_cents: quote.net_cents, tax_cents: quote.tax_cents, total_cents: quote.total_cents,
-                                agreed_at: @at, written_by: @by&.id, **@agreed)
+                                agreed_at: @at, written_by: @by.id, **@agreed)
       end
 
       private

@@ -6,18 +6,20 @@ module UprightBench
     # to. Agreed twice is agreed once.
     class AgreeToOffer
       # @param offer_id [Integer] the one that was read
+      # @param by [Actor] behind the slip's code
       # @param agreed [Hash] agreed_name, call_above_cents, warranty_name
       # @return [Models::Job]
       # @raise [Refused] when it lapsed, or something changed since it was made
       # @raise [Invalid] when something must be agreed to by name
-      def self.call(number, offer_id, at:, **agreed)
-        DB.transaction { new(Lookup.job(number, lock: true), offer_id, at, agreed).call }
+      def self.call(number, offer_id, by:, at:, **agreed)
+        DB.transaction { new(Lookup.job(number, lock: true), offer_id, by, at, agreed).call }
       end
 
-      def initialize(job, offer_id, at, agreed)
+      def initialize(job, offer_id, by, at, agreed)
         @job = job
         @offer = Quotes.offer(job)
         @offer_id = offer_id
+        @by = by
         @at = at
         @agreed = { **agreed, agreed_how: "page", offer_id: @offer&.id }
       end
@@ -26,7 +28,7 @@ module UprightBench
         return @job if Models::Estimate.where(job_id: @job.id, offer_id: @offer_id).any?
 
         refuse_another
-        @job.stage == :looked_over ? Settle.call(@job.number, **@agreed, by: nil, at: @at) : Agree.call(@job.number, **@agreed, by: nil, at: @at)
+        @job.stage == :looked_over ? Settle.call(@job.number, **@agreed, by: @by, at: @at) : Agree.call(@job.number, **@agreed, by: @by, at: @at)
         @job.refresh
       end
 

@@ -8,11 +8,13 @@ module UprightBench
       # @param sheet [Models::Sheet, nil] the one it is a version of; by its maker and model when nil
       # @return [Models::Sheet]
       # @raise [Core::Sheets::Invalid]
+      # @raise [Forbidden] for the counter, unless it is rough and stays so
       def self.call(content, by:, at:, note: nil, sheet: nil)
         parsed = Core::Sheets::Parse.new(content).call
         DB.transaction do
           sheet = Models::Sheet.where(sheet ? { id: sheet.id } : { maker: parsed.maker, model_name: parsed.model }).for_update.first
           current = sheet && Models::SheetVersion.with_pk!(sheet.current_version_id)
+          Permissions.check!(Permissions.of_sheets(content, current&.content&.to_hash), by)
           next sheet if current && current.content.to_hash == content
 
           keep(sheet, parsed, content, (current&.version || 0) + 1, note: note, by: by, at: at)

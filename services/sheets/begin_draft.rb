@@ -8,6 +8,7 @@ module UprightBench
       # @return [Models::Draft]
       def self.of(sheet, by:, at:)
         base = Models::SheetVersion.with_pk!(sheet.current_version_id)
+        Permissions.check!(Permissions.of_sheets(base.content.to_hash), by)
         Models::Draft.dataset.insert_conflict(target: :sheet_id)
                      .insert(sheet_id: sheet.id, base_version_id: base.id, content: base.content, begun_by: by.id, begun_at: at, changed_by: by.id)
         Models::Draft.first(sheet_id: sheet.id)
@@ -23,6 +24,7 @@ module UprightBench
         raise Invalid, { model: ["is on file already; edit its sheet"] } if Models::Sheet.first(maker: maker, model_name: model)
 
         content = relative ? copy(relative, maker, model) : Core::Sheets::Starter.content(kind: kind, maker: maker, model: model)
+        Permissions.check!(Permissions.of_sheets(content), by)
         Core::Sheets::Parse.new(content).call
         Models::Draft.create(content: Sequel.pg_jsonb(content), begun_by: by.id, begun_at: at, changed_by: by.id)
       end

@@ -15,6 +15,7 @@ module UprightBench
       # @raise [Core::Sheets::Invalid] with every rule broken
       def self.call(draft, version:, by:)
         before = draft.data
+        Permissions.check!(Permissions.of_sheets(before), by)
         content = yield Core::Sheets::Edit.new(before)
         return draft if content == before
         raise Stale, STALE if draft.lock_version != version && draft.changed_by != by.id

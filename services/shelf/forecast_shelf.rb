@@ -19,7 +19,7 @@ module UprightBench
       # @param by [Models::Person, nil] nil when the day asks for it
       def self.ask(by:, at:)
         DB.transaction do
-          asked = Models::ForecastRun.dataset.insert_conflict.insert(asked_by: by&.id, asked_at: at)
+          asked = Models::ForecastRun.dataset.insert_conflict.insert(asked_by: by.id, asked_at: at)
           Work.enqueue if asked
         end
       end

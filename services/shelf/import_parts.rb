@@ -13,6 +13,7 @@ module UprightBench
       # @return [PartChanges] what was changed
       # @raise [Refused] when it would change something else by now, or something stands against it
       def self.call(import, rows, digest:, by:, at:)
+        Permissions.check!(:price_lists, by)
         DB.transaction do
           import.lock!
           next if import.applied_at

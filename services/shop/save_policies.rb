@@ -5,7 +5,9 @@ module UprightBench
     # The owner changes the shop's policies. Checked by building what they are for.
     class SavePolicies
       # @param values [Hash{String=>Object}] as in Policies
+      # @raise [Forbidden]
       def self.call(values, by:, at:)
+        Permissions.check!(:settings, by)
         Policies.new(values).schedule
         DB.transaction do
           before = Policies.now.household_factors

@@ -5,8 +5,8 @@ require_relative "../test_helper"
 class SignedCodeTest < AppTest
   DAY = Date.new(2026, 3, 31)
 
-  def codes
-    Formats::SignedCode.new("a secret of some length", "card code")
+  def codes(keys = { 0 => "a key" })
+    Formats::SignedCode.new(keys)
   end
 
   def test_reads_what_it_wrote
@@ -30,12 +30,22 @@ class SignedCodeTest < AppTest
     end
   end
 
-  def test_runs_out_and_belongs_to_its_secret_and_purpose
+  # A printed code outlives its key's turn: the number in it says which one signed.
+  def test_a_new_key_signs_and_the_old_ones_are_still_read
+    all = { 6 => "newest", 5 => "older", 4 => "oldest" }
+    old = codes({ 5 => "older" }).write(7, DAY)
+
+    assert_equal 7, codes(all).read(old, today: DAY)
+    assert_equal 7, codes({ 6 => "newest" }).read(codes(all).write(7, DAY), today: DAY)
+    assert_raises(Formats::SignedCode::Bad) { codes({ 6 => "newest", 4 => "oldest" }).read(old, today: DAY) }
+  end
+
+  def test_runs_out_and_belongs_to_its_key
     code = codes.write(5, DAY)
 
     assert_raises(Formats::SignedCode::Bad) { codes.read(code, today: DAY + 1) }
-    assert_raises(Formats::SignedCode::Bad) { Formats::SignedCode.new("another", "card code").read(code, today: DAY) }
-    assert_raises(Formats::SignedCode::Bad) { Formats::SignedCode.new("a secret of some length", "job code").read(code, today: DAY) }
+    assert_raises(Formats::SignedCode::Bad) { codes({ 0 => "another" }).read(code, today: DAY) }
+    assert_raises(Formats::SignedCode::Bad) { codes({ 1 => "a key" }).read(code, today: DAY) }
     ["", "x", "z" * 26, nil, "caf\xE9"].each { |junk| assert_raises(Formats::SignedCode::Bad) { codes.read(junk, today: DAY) } }
   end
 end

@@ -7,10 +7,6 @@ require_relative "../support/as_staff"
 class AccessTest < DatabaseTest
   include AsStaff
 
-  def setup
-    Config::Web::Throttle::STORE.clear
-  end
-
   def test_nobody_gets_in_without_signing_in
     ["/", "/take-in", "/jobs/1001", "/cards", "/settings", "/customers/1", "/sheets", "/rack", "/shelf"].each do |path|
       get path
@@ -38,7 +34,7 @@ class AccessTest < DatabaseTest
 
   def test_signing_out_everywhere_ends_the_other_session_too
     sign_in
-    other = Rack::Test::Session.new(app)
+    other = Rack::Test::Session.new(app, HOST)
     other.get "/login"
     other.post "/login", { "_csrf" => other.last_response.body[/name="_csrf" value="([^"]+)"/, 1], "login" => "ines@ropewalk.example.org", "password" => Demo::Load::PASSWORD }
     submit "/logout", { "global_logout" => "t" }
@@ -47,14 +43,146 @@ class AccessTest < DatabaseTest
     assert_equal 302, other.last_response.status
   end
 
-  def test_too_many_wrong_passwords_lock_the_sign_in
-    (Screens::SignIn::Gate::MOST_FAILURES + 1).times { sign_in(owner.email, "wrong") }
+  # A few slips cost nothing; then it takes longer and longer, from this address and at this account.
+  def test_who_guesses_is_slowed_down_and_nobody_else_is
+    4.times { sign_in(owner.email, "wrong") }
+
+    assert_equal 429, status
+    assert_says(/Too many wrong tries. Wait \d+ s/)
+    assert_operator last_response["retry-after"].to_i, :>=, 1
+    header "X-Forwarded-For", "198.51.100.4" # believed from nobody
+
     sign_in
 
-    assert_says(/Too many wrong passwords/)
-    get "/"
+    assert_equal 429, status, "the right password is not looked at meanwhile"
+    sign_in(technician.email)
+
+    assert_equal 302, status, "another account, from the same address"
+    clear_cookies
+    from("198.51.100.7") { sign_in }
+
+    assert_equal 302, status, "the same account, from elsewhere"
+  end
+
+  def test_what_is_wrong_is_not_told_and_is_not_told_by_the_time_it_takes
+    pages = [[owner.email, "wrong"], ["nobody@example.org", "wrong"], [closed_account.email, Demo::Load::PASSWORD]].map do |login, password|
+      clear_cookies
+      compared = []
+      real = BCrypt::Engine.method(:hash_secret)
+      BCrypt::Engine.stub(:hash_secret, ->(*arguments) { (compared << 1) && real.call(*arguments) }) { sign_in(login, password) }
+
+      assert_equal 1, compared.size, "the work that a password costs, for #{login}"
+      [status, page.sub(login, "").gsub(/value="[^"]+"/, "")]
+    end
+
+    assert_equal 1, pages.uniq.size
+    assert_equal 401, pages.first.first
+  end
+
+  def closed_account
+    @closed_account ||= Services::AddPerson.call(name: "Gone Away", email: "gone@example.org", role: "technician", password: Demo::Load::PASSWORD, at: NOW).update(status_id: 3)
+  end
+
+  # Closed, or not confirmed yet: neither signs in, and who is signed in already does not go on.
+  def test_an_account_that_is_not_open
+    [1, 3].each do |closed|
+      clear_cookies
+      technician.update(status_id: 2)
+      sign_in(technician.email)
+      get "/"
+
+      assert_equal 200, status
+      technician.update(status_id: closed)
+      get "/"
+
+      assert_equal [302, "/login"], [status, last_response["location"]]
+      clear_cookies
+      sign_in(technician.email)
+
+      assert_equal 401, status
+    end
+  end
+
+  def test_sign_ins_failures_and_sign_outs_are_history
+    sign_in(owner.email, "wrong")
+    sign_in("nobody@example.org", "wrong")
+    sign_in
+    submit "/logout"
+    seen = Models::Event.where(verb: Services::SignIns::VERBS).order(:id).select_map(%i[verb subject_id person_id actor])
+
+    assert_equal [["sign-in failed", owner.id, nil, "sign-in page"], ["sign-in failed", 0, nil, "sign-in page"], ["signed in", owner.id, owner.id, owner.name],
+                  ["signed out", owner.id, owner.id, owner.name]], seen
+  end
+
+  def test_who_may_look_only_reads_everything_and_sends_nothing
+    Services::AddPerson.call(name: "Looks Only", email: "looks@example.org", role: "look_only", password: Demo::Load::PASSWORD, at: NOW)
+    job = take_in
+    sign_in("looks@example.org")
+    ["/", "/jobs/#{job.number}", "/customers", "/shelf", "/cards", "/rack", "/sheets", "/settings", "/take-in"].each do |path|
+      get path
+
+      assert_equal 200, status, path
+    end
+    ["/jobs/#{job.number}/end", "/take-in", "/jobs/#{job.number}/findings/pre-filter", "/shelf/count/begin", "/drafts", "/cards/send"].each do |path|
+      submit path, { "how" => "declined" }
+
+      assert_equal 403, status, path
+    end
+    assert_equal "taken_in", job.refresh.state
+    submit "/logout"
 
     assert_equal 302, status
+  end
+
+  # Whatever lets them get so far, nothing of it stays.
+  def test_who_may_look_only_writes_no_history
+    looker = Services::AddPerson.call(name: "Looks Only", email: "looks@example.org", role: "look_only", password: "x", at: NOW)
+    job = take_in
+
+    assert_raises(Services::Forbidden) { DB.transaction(savepoint: true) { Services::SkipPlace.call(job.number, "pre-filter", reason: "hurry", by: looker, at: NOW) } }
+    assert_empty Models::Skip.where(job_id: job.id)
+  end
+
+  def test_what_only_the_owner_does
+    sign_in(technician.email)
+    customer = new_machine.customer
+    { "/settings" => { "bag_limit_percent" => "80" }, "/cards/words" => { "language" => "en" }, "/cards/offers" => {}, "/customers/#{customer.id}/forget" => {},
+      "/shelf/list" => { "list" => "number\n" } }.each do |path, fields|
+      submit path, fields
+
+      assert_equal 403, status, path
+    end
+    get "/shelf/list.csv"
+
+    assert_equal 403, status
+    assert_raises(Services::Forbidden) { Services::Forget.call(customer, by: technician, at: NOW) }
+    assert_raises(Services::Forbidden) { Services::SavePolicies.call({}, by: technician, at: NOW) }
+    assert_raises(Services::Forbidden) { Services::Words.keep("en", {}, by: technician, at: NOW) }
+    assert_raises(Services::Forbidden) { Services::Bonuses.begin({}, by: technician, at: NOW) }
+  end
+
+  # The counter begins a rough sheet for a machine that nobody knows, and leaves full ones alone.
+  def test_sheets_and_the_counter
+    counter = Models::Person.first(role: "counter")
+    rough = Services::BeginSheet.call(maker: "Ewer", model: "Nine", kind: :stick, by: counter, at: NOW)
+    draft = Services::BeginDraft.of(rough, by: counter, at: NOW)
+    full = sheet("Hallmoor Dart M")
+
+    assert_equal draft, Services::EditDraft.call(draft, version: 0, by: counter) { |edit| edit.put_station("Nozzle", after: nil) }
+    assert_raises(Services::Forbidden) { Services::BeginDraft.of(full, by: counter, at: NOW) }
+    theirs = Services::BeginDraft.of(full, by: technician, at: NOW)
+
+    assert_raises(Services::Forbidden) { Services::EditDraft.call(theirs, version: 0, by: counter) { |edit| edit.put_station("Nozzle", after: nil) } }
+    assert_raises(Services::Forbidden) { Services::KeepDraft.call(theirs, note: "mine", by: counter, at: NOW) }
+  end
+
+  def test_nobody_does_anything_by_default
+    job = take_in
+
+    assert_raises(ArgumentError) { Services::History.note("did", job, by: nil, at: NOW) }
+    assert_raises(Sequel::CheckConstraintViolation) do
+      DB.transaction(savepoint: true) { Models::Event.insert(verb: "did", subject: "jobs", subject_id: job.id, at: NOW, actor: "customer") }
+    end
   end
 
   def test_a_form_without_its_token_is_refused_and_changes_nothing
@@ -72,7 +200,7 @@ class AccessTest < DatabaseTest
     sign_in(Demo::Load.mail("Tobiah Lund"))
     submit "/settings", { "bag_limit_percent" => "80" }
 
-    assert_equal 409, status
+    assert_equal 403, status
     assert_equal 50, Services::Policies.now.number("bag_limit_percent")
   end
 
@@ -100,8 +228,11 @@ class AccessTest < DatabaseTest
   end
 
   def test_production_refuses_the_demos_secret
-    assert_raises(ArgumentError) { Config::Settings.new("APP_ENV" => "production").session_secret }
-    assert_raises(ArgumentError) { Config::Settings.new("SESSION_SECRET" => "short").session_secret }
+    nowhere = "/nonexistent/keys.json"
+
+    assert_raises(ArgumentError) { Config::Settings.new("APP_ENV" => "production", "KEYS_FILE" => nowhere).keys }
+    assert_raises(ArgumentError) { Config::Settings.new("APP_ENV" => "production", "KEYS_FILE" => nowhere, "SESSION_SECRET" => Config::Settings::DEMO_SECRET).keys }
+    assert_raises(ArgumentError) { Config::Settings.new("SESSION_SECRET" => "short", "KEYS_FILE" => nowhere).keys }
   end
 
   def test_codes_are_tried_only_so_often

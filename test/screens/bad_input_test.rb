@@ -11,7 +11,6 @@ class BadInputTest < DatabaseTest
   NOT_UTF8 = "caf\xE9"
 
   def setup
-    Config::Web::Throttle::STORE.clear
     sign_in
   end
 

@@ -8,7 +8,6 @@ class CardPageTest < DatabaseTest
   include AsStaff
 
   def setup
-    Config::Web::Throttle::STORE.clear
     Models::Due.running.update(snoozed_until: today + 1000)
     machine = new_machine("Brackwater Loft K", bought_on: today - 400)
     Services::SetClocks.call(machine, on: today)

@@ -7,7 +7,6 @@ class FitScreenTest < DatabaseTest
   include AsStaff
 
   def setup
-    Config::Web::Throttle::STORE.clear
     sign_in
   end
 

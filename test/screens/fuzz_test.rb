@@ -21,7 +21,6 @@ class FuzzTest < DatabaseTest
   ROUNDS = 15
 
   def setup
-    Config::Web::Throttle::STORE.clear
     sign_in
     get "/legend"
     @token = token
@@ -44,7 +43,6 @@ class FuzzTest < DatabaseTest
   def ask(verb, pattern, random)
     path = pattern.gsub(/:(\w+)/) { random.rand < 0.7 ? @real.fetch(Regexp.last_match(1)) : junk_for_path(random) }
     fields = FIELDS.sample(random.rand(1..12), random: random).to_h { |name| [name, JUNK.sample(random: random)] }
-    Config::Web::Throttle::STORE.clear
     DB.transaction(savepoint: true, rollback: :always) do
       verb == "GET" ? get(path, fields) : post(path, fields.merge("_csrf" => @token))
     end

@@ -8,7 +8,6 @@ class OfferPageTest < DatabaseTest
   include AsStaff
 
   def setup
-    Config::Web::Throttle::STORE.clear
     @job = take_in(new_machine(bought_on: today - 30))
     record(@job, "pre-filter", { torn: true })
     record(@job, "roll", { bristles: "missing" }, mark: :clean)

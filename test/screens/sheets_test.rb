@@ -8,7 +8,6 @@ class SheetsScreenTest < DatabaseTest
   include AsStaff
 
   def setup
-    Config::Web::Throttle::STORE.clear
     sign_in
   end
 

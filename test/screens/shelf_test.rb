@@ -8,7 +8,6 @@ class ShelfScreensTest < DatabaseTest
   include AsStaff
 
   def setup
-    Config::Web::Throttle::STORE.clear
     sign_in
     @part = part("HD-2010")
   end

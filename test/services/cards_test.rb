@@ -142,7 +142,7 @@ class CardsTest < DatabaseTest
     card = send_cards.find { |one| one.customer_id == machine.customer_id }
 
     assert_equal %w[replace], card.dues.select { |due| due.position == at_filter.get(:position) }.map(&:action)
-    Services::AnswerCard.call(card, kind: "done_elsewhere", at: NOW)
+    Services::AnswerCard.call(card, kind: "done_elsewhere", by: behind(card), at: NOW)
 
     assert_equal [today], at_filter.select_map(:started_on).uniq
   end
@@ -163,15 +163,15 @@ class CardsTest < DatabaseTest
 
   def test_an_answer_twice_is_one
     card = answer("will_come")
-    Services::AnswerCard.call(card, kind: "will_come", at: NOW)
+    Services::AnswerCard.call(card, kind: "will_come", by: behind(card), at: NOW)
 
     assert_equal 1, Models::Answer.where(card_id: card.id).count
-    assert_raises(Services::Invalid) { Services::AnswerCard.call(card, kind: "maybe", at: NOW) }
+    assert_raises(Services::Invalid) { Services::AnswerCard.call(card, kind: "maybe", by: behind(card), at: NOW) }
   end
 
   private
 
   def answer(kind, **more)
-    send_cards.first.tap { |card| Services::AnswerCard.call(card, kind: kind, at: NOW, **more) }
+    send_cards.first.tap { |card| Services::AnswerCard.call(card, kind: kind, by: behind(card), at: NOW, **more) }
   end
 end

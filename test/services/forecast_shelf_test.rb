@@ -75,7 +75,7 @@ class ForecastShelfTest < DatabaseTest
     fit("HD-2010")
     card = write_card(@machine.customer)
     Models::CardLine.create(card_id: card.id, due_id: @due.id, attempt: 1, leaves_on: today)
-    Services::AnswerCard.call(card, kind: "will_come", at: NOW)
+    Services::AnswerCard.call(card, kind: "will_come", by: behind(card), at: NOW)
     reckon
 
     assert_in_delta Services::ForecastShelf::Demand::SAID_YES, of("HD-2010").from_dues, 1e-6

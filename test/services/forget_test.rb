@@ -9,14 +9,14 @@ class ForgetTest < DatabaseTest
     @machine = new_machine(name: "Perpetua Vanish", email: "vanish@example.org", street: "Vanish Row 1", phone: "555-0177", notes: "Vanish likes tea")
     @customer = @machine.customer
     @job = settled({ "pre-filter" => { grey: 5 } }, machine: @machine)
-    Services::AskAboutJob.ask(@job, "Is Vanish's filter in stock?", at: NOW)
+    Services::AskAboutJob.ask(@job, "Is Vanish's filter in stock?", by: Services::Actor.customer_by_slip(@job), at: NOW)
     do_all(@job)
     @job.refresh.update(state: "handed_over", handed_over_at: NOW)
     Services::SetClocks.call(@machine, on: today)
     Services::EditCustomer.call(@customer.refresh, { notes: "Vanish likes coffee" }, version: @customer.lock_version, by: owner, at: NOW)
     @card = write_card(@customer)
     @card.message.update(last_error: "550 vanish@example.org is unknown")
-    Services::AnswerCard.call(@card, kind: "not_now", note: "Vanish says later", at: NOW)
+    Services::AnswerCard.call(@card, kind: "not_now", by: behind(@card), note: "Vanish says later", at: NOW)
   end
 
   def forget

@@ -20,8 +20,12 @@ class OffersTest < DatabaseTest
     Services::MakeOffer.call(@job.number, by: technician, at: at)
   end
 
+  def slip
+    Services::Actor.customer_by_slip(@job)
+  end
+
   def agree(offer, at: NOW, **more)
-    Services::AgreeToOffer.call(@job.number, offer.id, agreed_name: "Wendel Testrup", at: at, **more)
+    Services::AgreeToOffer.call(@job.number, offer.id, agreed_name: "Wendel Testrup", by: slip, at: at, **more)
   end
 
   def days(count)
@@ -36,7 +40,7 @@ class OffersTest < DatabaseTest
 
     assert_equal ["settled", "page", nil, offer.id, 3150 + 225 + 248, 9000],
                  [@job.refresh.state, *agreed.values.values_at(:agreed_how, :written_by, :offer_id, :total_cents, :call_above_cents)]
-    assert_equal "customer", Models::Event.where(job_id: @job.id, verb: "settled").get(:actor)
+    assert_equal "customer by the slip of job #{@job.number}", Models::Event.where(job_id: @job.id, verb: "settled").get(:actor)
   end
 
   def test_agreed_twice_is_agreed_once
@@ -104,16 +108,16 @@ class OffersTest < DatabaseTest
 
   def test_questions_are_asked_once_and_answered_once
     offered
-    2.times { Services::AskAboutJob.ask(@job, " Is the old one worth a wash? ", at: NOW) }
+    2.times { Services::AskAboutJob.ask(@job, " Is the old one worth a wash? ", by: slip, at: NOW) }
     asked = Models::Question.where(job_id: @job.id).all
     reply = ->(text) { Services::AskAboutJob.reply(@job.number, asked.first.id, text, by: technician, at: NOW) }
     2.times { reply.call("No, it is torn.") }
 
     assert_equal [["Is the old one worth a wash?", "No, it is torn."]], asked.map { |one| [one.asked, one.refresh.reply] }
     assert_raises(Services::Refused) { reply.call("Perhaps.") }
-    assert_raises(Services::Invalid) { Services::AskAboutJob.ask(@job, "  ", at: NOW) }
-    5.times { |n| Services::AskAboutJob.ask(@job, "And #{n}?", at: NOW) }
-    assert_raises(Services::Invalid) { Services::AskAboutJob.ask(@job, "And more?", at: NOW) }
+    assert_raises(Services::Invalid) { Services::AskAboutJob.ask(@job, "  ", by: slip, at: NOW) }
+    5.times { |n| Services::AskAboutJob.ask(@job, "And #{n}?", by: slip, at: NOW) }
+    assert_raises(Services::Invalid) { Services::AskAboutJob.ask(@job, "And more?", by: slip, at: NOW) }
   end
 
   def test_something_off_has_a_reason_and_stands_on_the_estimate

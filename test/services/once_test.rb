@@ -104,7 +104,7 @@ class OnceTest < CommittedTest
     import = Models::PartImport.create(content: "number,price\n#{parts.map { |one| "#{one.number},77.70" }.join("\n")}", given_by: owner.id, given_at: NOW)
     rows = Formats::PartList.new(import.content).call
     digest = Services::PartChanges.new(rows).digest
-    at_once = [-> { Services::ScanCount.close(written: true, by: owner, at: NOW) }, -> { Services::ImportParts.call(import, rows, digest: digest, by: technician, at: NOW) },
+    at_once = [-> { Services::ScanCount.close(written: true, by: owner, at: NOW) }, -> { Services::ImportParts.call(import, rows, digest: digest, by: owner, at: NOW) },
                -> { parts.reverse_each { |one| Services::MoveStock.call(one, pieces: 3, kind: "received", by: technician, at: NOW) } }]
     at_once.map { |what| Thread.new(&what) }.each(&:join)
 

@@ -30,7 +30,6 @@ class YearAheadTest < DatabaseTest
   end
 
   def test_as_paper_and_for_a_calendar
-    Config::Web::Throttle::STORE.clear
     sign_in
     get "/customers/#{@customer.id}/dues.pdf"
 

@@ -6,6 +6,12 @@ require "rack/test"
 module AsStaff
   include Rack::Test::Methods
 
+  HOST = "127.0.0.1" # a name under which the application answers
+
+  def build_rack_test_session(_name)
+    Rack::Test::Session.new(app, HOST)
+  end
+
   def app
     @app ||= UprightBench::App.build
   end
@@ -17,6 +23,14 @@ module AsStaff
 
   def token
     last_response.body[/name="_csrf" value="([^"]+)"/, 1]
+  end
+
+  # The block's requests come from another address.
+  def from(address)
+    env "REMOTE_ADDR", address
+    yield
+  ensure
+    env "REMOTE_ADDR", nil
   end
 
   # Posts with the token that the page at `from` gave.

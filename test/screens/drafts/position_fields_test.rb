@@ -9,7 +9,6 @@ class PositionFieldsTest < DatabaseTest
   include AsStaff
 
   def setup
-    Config::Web::Throttle::STORE.clear
     sign_in
   end
 

@@ -1,0 +1,77 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    # How each route is entered, declared at the route and decided there, after the router has chosen it. Closed is the
+    # default: whoever is not signed in is sent away, and whoever may look only may only look.
+    #
+    #   app.get "/c/:code", open: true            nobody need be signed in: the code stands for it
+    #   app.post "/c/:code/stop", open: true, token: false   and no form of ours was filled in
+    #   app.post "/sheets", most_bytes: Doors::A_FILE        what a request may carry; a form's worth unless it says otherwise
+    #
+    # Extends the application, so that nothing can be registered beside it.
+    module Doors
+      A_FORM = 256 * 1024
+      A_FILE = 4 * 1024 * 1024
+      A_LONG_LIST = 32 * 1024 * 1024
+      PICTURES = 120 * 1024 * 1024 # puma refuses more before it is here
+
+      # `path` is the pattern as it was declared; it is what the log says, since what somebody asked for may hold a code.
+      Door = Struct.new(:verb, :path, :pattern, :open, :token, :most_bytes, keyword_init: true)
+
+      READING = %w[GET HEAD].freeze
+
+      def route(verb, path, options = {}, &)
+        door = Door.new(verb: verb, path: path, pattern: Mustermann.new(path, **mustermann_opts), open: options.fetch(:open, false),
+                        token: options.fetch(:token, true), most_bytes: options.fetch(:most_bytes, A_FORM)).freeze
+        (@doors ||= []) << door
+        condition { enter(door) }
+        super(verb, path, options.reject { |name, _| Door.members.include?(name) }, &)
+      end
+
+      # @return [Array<Door>] all of them, in the order in which the router looks
+      def doors
+        @doors.dup
+      end
+
+      # The doors that a request may come through: several where a route passes on to the next.
+      # @return [Array<Door>]
+      def doors_of(env)
+        path = env["PATH_INFO"]
+        @doors.select { |door| door.verb == env["REQUEST_METHOD"] && door.pattern.match(path) }
+      end
+
+      # @return [Boolean] whether whoever sends it need not have filled in a form of ours
+      def tokenless?(env)
+        doors = doors_of(env)
+        doors.any? && doors.none?(&:token)
+      end
+
+      # @return [Integer] bytes
+      def most_bytes(env)
+        doors_of(env).map(&:most_bytes).max || A_FORM
+      end
+
+      # What the router asks before it lets a request through.
+      module Entering
+        private
+
+        # @return [true] a condition that is not true would let the router look on
+        def enter(door)
+          env["bench.route"] = door.path
+          return true if door.open
+
+          send_to_sign_in unless person
+          Services::Permissions.check!(:work, person) unless READING.include?(door.verb)
+          true
+        end
+
+        def send_to_sign_in
+          return halt(401, { "hx-redirect" => "/login" }, "") if htmx?
+
+          redirect "/login", 302
+        end
+      end
+    end
+  end
+end

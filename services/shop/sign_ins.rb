@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # Signing in and out, as history. What was typed is not kept: it may be a password in the wrong field.
+    module SignIns
+      VERBS = ["signed in", "signed out", "sign-in failed"].freeze
+      NOBODY = 0 # an account that there is not
+
+      module_function
+
+      # @param verb [String] of VERBS
+      # @param person_id [Integer, nil] whose account it was; nil when there is none of that name
+      def note(verb, person_id, at:)
+        raise ArgumentError, "no such verb: #{verb}" unless VERBS.include?(verb)
+
+        person = Models::Person.with_pk(person_id) if person_id
+        by = verb == "sign-in failed" ? Actor.sign_in_page : person
+        Models::Event.insert(verb: verb, subject: "people", subject_id: person_id || NOBODY, at: at, person_id: by.id, actor: by.name,
+                             data: Sequel.pg_jsonb({}))
+      end
+    end
+  end
+end
