@@ -25,7 +25,6 @@ gem "sequel", "~> 5.100"
 gem "sequel_pg", "~> 1.17"
 
 # What comes in, and time
-gem "biz", "~> 1.8"
 gem "dry-schema", "~> 1.13.4" # 1.14 uses syntax that Ruby 3.1 rejects
 gem "dry-validation", "~> 1.10.0"
 gem "tzinfo-data"
@@ -45,6 +44,7 @@ gem "ruby-vips", "~> 2.2"
 gem "rake", "~> 13.0"
 
 group :test do
+  gem "biz", "~> 1.8" # our open hours are checked against it
   gem "capybara", "~> 3.40"
   gem "cuprite", "~> 0.17"
   gem "json_schemer", "~> 2.3"

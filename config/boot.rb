@@ -3,6 +3,8 @@
 require "bundler/setup"
 require "zeitwerk"
 
+File.umask(0o077) # whatever it writes is for its owner's eyes alone
+
 # Brings the application's code and its database up. Needs DATABASE_URL.
 module UprightBench
   ROOMS = %w[core models services screens drawings papers formats outbox config pictures demo].freeze

@@ -31,14 +31,38 @@ module UprightBench
         connection.exec("SET pg_trgm.word_similarity_threshold = #{ALIKE}; SET jit = off")
       end
 
-      def migrate(db)
+      # Brings the tables up as their owner, and says anew what the application's role may do.
+      # @param db [Sequel::Database] the application's
+      # @param owner_url [String, nil] the owner's; the application's own role when nil
+      def migrate(db, owner_url: SETTINGS.database_owner_url)
         Sequel.extension :migration
-        Sequel::Migrator.run(db, MIGRATIONS)
+        as_owner(db, owner_url) do |owner|
+          Sequel::Migrator.run(owner, MIGRATIONS)
+          Rights.grant(owner, role(db))
+        end
+      ensure
+        Que.connection = db
       end
 
+      # @yieldparam owner [Sequel::Database] a connection of the role that owns the tables
+      def as_owner(db, owner_url = SETTINGS.database_owner_url)
+        return yield(db) if owner_url.nil?
+
+        Sequel.connect(owner_url, keep_reference: false) do |owner|
+          owner.extension :pg_json, :pg_array
+          yield owner
+        end
+      end
+
+      # @return [String] the name of the role that a connection runs as
+      def role(db)
+        db.get(Sequel.lit("current_user"))
+      end
+
+      # Only looked at: the application's role could not even make the migrator's own table.
       def current?(db)
-        Sequel.extension :migration
-        Sequel::Migrator.is_current?(db, MIGRATIONS)
+        newest = Dir.children(MIGRATIONS).filter_map { |name| name[/\A\d+/]&.to_i }.max
+        db[:schema_info].get(:version) == newest
       end
     end
   end

@@ -6,6 +6,9 @@ module UprightBench
   module Config
     # The shop's own clock face.
     module Zone
+      MINUTE = 60
+      A_DAY_EITHER_WAY = 36 * 3600 # no zone is farther from UTC
+
       module_function
 
       # @param time [Time]
@@ -21,12 +24,38 @@ module UprightBench
 
       # @return [Time] a moment of the shop's day
       def at(date, hour, minute = 0)
-        zone.local_time(date.year, date.month, date.day, hour, minute)
+        local(moment(zone, date, (hour * 60) + minute))
+      end
+
+      # A time on the clock as a moment. On a day when the clocks change, a time that does not exist is the moment at which they jump
+      # over it, and a time that comes twice is the first of the two. So a later time is never an earlier moment, midnight
+      # of any day is one moment, and the days leave no gap between them.
+      #
+      # @param zone [TZInfo::Timezone]
+      # @param date [Date]
+      # @param minute [Integer] of the day; 1440 is the next day's midnight
+      # @return [Time] UTC
+      def moment(zone, date, minute)
+        clock = Time.utc(date.year, date.month, date.day) + (minute * MINUTE)
+        zone.local_to_utc(clock) { |periods| periods.min_by { |period| clock - period.observed_utc_offset } }
+      rescue TZInfo::PeriodNotFound
+        jump_over(zone, clock)
       end
 
       def zone
         @zone ||= TZInfo::Timezone.get(SETTINGS.time_zone)
       end
+
+      # @param clock [Time] what the clock would show, written as UTC
+      def jump_over(zone, clock)
+        changes = zone.transitions_up_to(clock + A_DAY_EITHER_WAY, clock - A_DAY_EITHER_WAY)
+        jump = changes.find do |change|
+          at = change.at.to_time
+          at + change.previous_offset.observed_utc_offset <= clock && clock < at + change.offset.observed_utc_offset
+        end
+        jump.at.to_time.utc
+      end
+      private_class_method :jump_over
     end
   end
 end

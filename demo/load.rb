@@ -21,6 +21,11 @@ module UprightBench
         STAFF.map { |name, role| [mail(name), role] }
       end
 
+      # @return [Boolean] whether somebody could sign in with the demo's password
+      def self.accounts?
+        Models::Person.where(Sequel.function(:lower, :email) => sign_ins.map(&:first)).any?
+      end
+
       def self.mail(name)
         "#{name.split.first.downcase}@ropewalk.example.org"
       end
@@ -39,7 +44,10 @@ module UprightBench
         @begun = now - ((HISTORY_DAYS + 20) * 86_400)
       end
 
+      # @raise [RuntimeError] in production
       def call
+        raise "the demo is not for production: everybody knows its password" if SETTINGS.production?
+
         @say.call "Loading the demo: the shop, its shelf and its customers …"
         DB.transaction { ground }
         refresh_statistics
@@ -56,7 +64,7 @@ module UprightBench
 
       # So much comes in at once that the database would plan for empty tables.
       def refresh_statistics
-        DB.tables.each { |table| DB.run("ANALYZE #{DB.literal(table)}") }
+        Config::Database.as_owner(DB) { |owner| owner.tables.each { |table| owner.run("ANALYZE #{owner.literal(table)}") } }
       end
 
       def ground

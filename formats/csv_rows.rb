@@ -1,53 +1,82 @@
 # frozen_string_literal: true
 
 require "csv"
+require "stringio"
 
 module UprightBench
   module Formats
-    # The rows of a CSV text (RFC 4180; a semicolon or a tab between the fields is understood too) whose first line names its
-    # columns, whatever their order and case. Blank rows are left out.
+    # The rows of a CSV (RFC 4180; a semicolon or a tab between the fields is understood too) whose first line names its
+    # columns, whatever their order and case. Blank rows are left out. Read row by row, however long it is, and within bounds: what is
+    # larger than any list is refused where it stands.
     class CsvRows
       SEPARATORS = [",", ";", "\t"].freeze
+      MOST_COLUMNS = 60
+      LONGEST_CELL = 4_000 # letters; a quote that is never closed swallows no more
+      LONGEST_LINE = 64 * 1024 # bytes of the first one that are looked at
 
-      # @param text [String] UTF-8
-      def initialize(text)
-        @text = text.delete_prefix("\uFEFF")
+      # @param source [String, File] UTF-8; a file is read piece by piece
+      # @param most [Integer] rows
+      def initialize(source, most:)
+        @source = source.is_a?(String) ? StringIO.new(source.delete_prefix("\uFEFF")) : source
+        @most = most
       end
 
       # @yieldparam headers [Array<String>] once, to be checked
       # @return [Array<Array(Hash{String=>String}, Integer)>] cells by column, nil where empty, and the line it begins on
-      # @raise [Bad] when the text is no CSV
+      # @raise [Bad] when it is no CSV, or beyond a bound
       def call
-        (head,), *rows = lines.to_a
-        headers = head.to_a.map { |name| name.to_s.strip.downcase.tr(" ", "_") }
-        yield headers
-        rows.filter_map { |cells, line| row(headers, cells, line) }
-      rescue CSV::MalformedCSVError => e
-        raise Bad, ["Line #{e.line_number}: #{e.message.sub(/ in line \d+\.?\z/, '')}."]
+        headers = nil
+        rows = []
+        lines do |cells, line|
+          next yield(headers = named(cells)) if headers.nil?
+
+          found = row(headers, cells, line) or next
+          raise Bad, ["The list has more than #{@most} rows; at most #{@most} at once."] if rows.size == @most
+
+          rows << found
+        end
+        yield [] if headers.nil?
+        rows
       end
 
       private
 
+      def named(cells)
+        cells.map { |name| name.to_s.strip.downcase.tr(" ", "_")[0, 80] }
+      end
+
       def row(headers, cells, line)
-        cells = headers.zip(cells).to_h { |name, cell| [name, plain(cell)] }
+        cells = headers.zip(cells).to_h { |name, cell| [name, plain(cell, line)] }
         [cells, line] unless cells.values.all?(&:nil?)
       end
 
-      def plain(cell)
+      def plain(cell, line)
         text = Cell.plain(cell.to_s.strip)
+        raise Bad, ["Line #{line}: a cell has more than #{LONGEST_CELL} letters."] if text.length > LONGEST_CELL
+
         text unless text.empty?
       end
 
       # A row may go over several lines of the file.
       def lines
-        csv = CSV.new(@text, col_sep: SEPARATORS.max_by { |sign| @text.lines.first.to_s.count(sign) })
-        Enumerator.new do |out|
-          line = 1
-          while (cells = csv.shift)
-            out << [cells, line]
-            line += csv.line.scan(/\r\n|\r|\n/).size
-          end
+        line = 1
+        csv = CSV.new(@source, col_sep: separator, field_size_limit: LONGEST_CELL)
+        while (cells = csv.shift)
+          raise Bad, ["Line #{line}: there are #{cells.size} columns; at most #{MOST_COLUMNS}."] if cells.size > MOST_COLUMNS
+
+          yield cells, line
+          line += csv.line.scan(/\r\n|\r|\n/).size
         end
+      rescue CSV::MalformedCSVError => e
+        raise Bad, ["Line #{e.line_number}: #{e.message.sub(/ in line \d+\.?\z/, '')}."]
+      end
+
+      # The sign that the first line has most of.
+      def separator
+        start = @source.pos
+        first = @source.gets(LONGEST_LINE).to_s
+        @source.seek(start)
+        SEPARATORS.max_by { |sign| first.count(sign) }
       end
     end
   end

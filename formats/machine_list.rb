@@ -24,9 +24,8 @@ module UprightBench
       #   hours_per_week (Float or nil), complaint (String or nil)
       # @raise [Bad] with every problem
       def call
-        rows = CsvRows.new(@text).call { |headers| check(headers) }.map { |row, line| read(row, line) }
+        rows = CsvRows.new(@text, most: MOST).call { |headers| check(headers) }.map { |row, line| read(row, line) }
         @problems << "The list is empty." if rows.empty? && @problems.empty?
-        @problems << "The list has #{rows.size} machines; at most #{MOST} at once." if rows.size > MOST
         raise Bad, @problems if @problems.any?
 
         rows

@@ -16,6 +16,7 @@ module UprightBench
       COLUMNS = %w[number name kind maker price cost supplier lead_days pack_pieces life_months filter_class pattern discontinued successor barcode on_shelf].freeze
       MOST = 50_000
       LONGEST = 200
+      MOST_PROBLEMS = 100
       FLAGS = { "yes" => true, "no" => false }.freeze
       # column => field, how it is read
       FIELDS = { "name" => %i[name words], "kind" => %i[kind kind], "maker" => %i[maker words], "price" => %i[price_cents money], "cost" => %i[cost_cents money],
@@ -44,19 +45,18 @@ module UprightBench
       end
       private_class_method :cell
 
-      # @param text [String] UTF-8
-      def initialize(text)
-        @text = text
+      # @param source [String, File] UTF-8
+      def initialize(source)
+        @source = source
         @problems = []
       end
 
       # @return [Array<Hash{Symbol=>Object}>] line (in the file), number, and the fields of the columns that are there
-      # @raise [Bad] with every problem, each naming its line
+      # @raise [Bad] with every problem, each naming its line; with the first hundred where there are more
       def call
-        rows = CsvRows.new(@text).call { |headers| check(headers) }.map { |row, line| read(row, line) }
+        rows = CsvRows.new(@source, most: MOST).call { |headers| check(headers) }.map { |row, line| read(row, line) }
         twice(rows)
         @problems << "The list is empty." if rows.empty? && @problems.empty?
-        @problems << "The list has #{rows.size} parts; at most #{MOST} at once." if rows.size > MOST
         raise Bad, @problems if @problems.any?
 
         rows
@@ -67,7 +67,7 @@ module UprightBench
       def check(headers)
         raise Bad, ["Line 1: there is no column number. The columns are #{COLUMNS.join(', ')}."] unless headers.include?("number")
 
-        strange = headers.reject { |name| name.empty? || COLUMNS.include?(name) }
+        strange = headers.reject { |name| name.empty? || COLUMNS.include?(name) }.first(5)
         raise Bad, ["Line 1: the column #{strange.join(', ')} is not known. The columns are #{COLUMNS.join(', ')}."] if strange.any?
 
         double = headers.tally.select { |name, count| count > 1 && !name.empty? }.keys
@@ -129,8 +129,11 @@ module UprightBench
         end
       end
 
+      # @raise [Bad] when there are more than anybody would read
       def say(line, words)
         @problems << "Line #{line}: #{words}."
+        raise Bad, @problems + ["There may be more: it was read no further."] if @problems.size == MOST_PROBLEMS
+
         nil
       end
     end

@@ -1,8 +1,5 @@
 # frozen_string_literal: true
 
-require "fileutils"
-require "securerandom"
-
 module UprightBench
   module Pictures
     # Where pictures lie: files named after what they hold, in a folder beside the database. Another place (a bucket)
@@ -19,18 +16,13 @@ module UprightBench
       end
 
       # The same name twice is the same content: it is written once, and never half.
-      #
+      # @raise [SystemCallError] when there is no room for it
       # @param digest [String] 64 hex digits
       # @param size [Symbol] of Prepare::SIDES
       # @param bytes [String] a JPEG
       def put(digest, size, bytes)
         path = path(digest, size)
-        return if path.exist?
-
-        FileUtils.mkdir_p(path.dirname)
-        half = path.sub_ext(".#{SecureRandom.hex(6)}")
-        half.binwrite(bytes)
-        half.rename(path.to_s)
+        Config::Storage.write(path, bytes) unless path.exist?
       end
 
       # @return [Pathname]

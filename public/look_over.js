@@ -5,7 +5,8 @@
   "use strict";
 
   const ASK_EVERY_MS = 2500;
-  const TRY_AGAIN_MS = 1500;
+  const TRY_AGAIN_MS = 1500; // at first; then twice as long each time
+  const LONGEST_PAUSE_MS = 60000;
   const $ = (selector, root = document) => root.querySelector(selector);
   const all = (selector, root = document) => [...root.querySelectorAll(selector)];
   const typing = (element) => element.matches("input:not([type=checkbox]):not([type=radio]), textarea, select");
@@ -48,7 +49,9 @@
     go(by > 0 ? keys[keys.indexOf(here[here.length - 1]) + 1] : keys[keys.indexOf(here[0]) - 1]);
   };
 
-  // ---- What is kept until the server has answered
+  // ---- What is kept until the server has answered for it
+  // An entry goes when the server has said that it was taken, or what is wrong with it (x-entry). Whatever else comes back, it is kept,
+  // tried again with growing pauses, and shown.
   const store = () => `upright-bench-walk-${walk().dataset.job}-${walk().dataset.person}`; // nobody sends what another entered
   const load = () => { try { return JSON.parse(localStorage.getItem(store())) || []; } catch { return []; } };
   const keep = (entries) => {
@@ -58,8 +61,14 @@
   };
   let queue = [];
   let sending = null;
-  let offline = false;
   let signedOut = false;
+  let away = null; // why nothing can be sent just now: no connection, or a server that cannot work
+  let failures = 0; // in a row, of any request
+  let nextTry = 0;
+  let timer = null;
+
+  const pause = (times) => Math.min(TRY_AGAIN_MS * 2 ** (times - 1), LONGEST_PAUSE_MS);
+  const stuck = () => queue.filter((one) => one.status);
 
   const uuid = () => {
     const bytes = crypto.getRandomValues(new Uint8Array(16));
@@ -69,48 +78,76 @@
     return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, "$1-$2-$3-$4-$5");
   };
 
+  const counted = (entries) => `${entries.length} ${entries.length === 1 ? "entry is" : "entries are"} kept in this browser`;
   const warn = () => {
     const slip = $("#offline");
-    const waiting = `${queue.length} ${queue.length === 1 ? "entry is" : "entries are"} kept in this browser and sent`;
-    slip.hidden = !(signedOut || (offline && queue.length > 0) || offline);
-    if (signedOut) slip.innerHTML = `You are signed out. ${waiting} once you have <a href="/login">signed in</a> and come back here.`;
-    else if (offline) slip.textContent = queue.length ? `No connection to the server. ${waiting} when it is back. Go on.` : "No connection to the server. Go on: what you enter is kept in this browser and sent when it is back.";
+    slip.hidden = !(signedOut || away || stuck().length);
+    if (slip.hidden) return;
+    const kept = queue.length ? ` ${counted(queue)} and sent when it is back. Go on.` : " Go on: what you enter is kept in this browser and sent when it is back.";
+    const words = $("#offline-words");
+    $("#offline-sign-in").hidden = !signedOut;
+    $("#offline-try").hidden = signedOut || !queue.length;
+    $("#offline-drop").hidden = signedOut || Boolean(away) || !stuck().length;
+    if (signedOut) words.textContent = `You are signed out. ${counted(queue)} and sent once you have signed in and come back here.`;
+    else if (away) words.textContent = away + kept;
+    else words.textContent = `${counted(stuck())}: the server could not take ${stuck().length === 1 ? "it" : "them"} (error ${stuck()[0].status}). Tried again by itself; load the page again if it stays so.`;
+    const seconds = Math.ceil((nextTry - Date.now()) / 1000);
+    $("#offline-next").textContent = !signedOut && queue.length && seconds > 1 ? `Next try in ${seconds} s.` : "";
   };
+  setInterval(() => { if (walk() && !$("#offline").hidden) warn(); }, 1000);
 
   const save = (form, submitter) => {
     const fields = new URLSearchParams(new FormData(form));
     if (submitter?.name) fields.set(submitter.name, submitter.value);
-    const entry = { path: submitter?.getAttribute("formaction") || form.getAttribute("action"), row: form.dataset.row || null, key: uuid(), fields: [...fields] };
+    const entry = { path: submitter?.getAttribute("formaction") || form.getAttribute("action"), row: form.dataset.row || null, key: uuid(), fields: [...fields], tries: 0, after: 0 };
     // An entry of this place that is not on its way yet is overtaken by the newer one.
     keep([...queue.filter((one) => one === sending || one.path !== entry.path || !entry.row), entry]);
     pump();
   };
 
+  // The first that may be tried now; an entry waits for an earlier one of its place.
+  const due = () => queue.find((one, at) => one.after <= Date.now() && !(one.row && queue.slice(0, at).some((other) => other.row === one.row)));
+  const wake = () => {
+    clearTimeout(timer);
+    if (!queue.length || signedOut) return;
+    nextTry = away ? nextTry : Math.min(...queue.map((one) => one.after));
+    timer = setTimeout(pump, Math.max(nextTry - Date.now(), 50));
+  };
+
   const pump = async () => {
-    if (sending || queue.length === 0 || signedOut) return;
-    sending = queue[0];
-    const fields = new URLSearchParams(sending.fields);
-    fields.set("request_key", sending.key);
+    if (sending || signedOut) return;
+    const entry = due();
+    if (!entry) return wake();
+    sending = entry;
+    const fields = new URLSearchParams(entry.fields);
+    fields.set("request_key", entry.key);
     fields.set("since", $("#walk-ribbon").dataset.stamp);
     fields.set("at", walk().dataset.at);
-    const answer = await ask(sending.path, { method: "POST", body: fields });
-    const sent = sending;
+    const answer = await ask(entry.path, { method: "POST", body: fields });
     sending = null;
-    if (!answer) return setTimeout(pump, TRY_AGAIN_MS);
-    keep(queue.filter((one) => one.key !== sent.key));
-    await take(answer, sent);
+    if (!answer) return wake();
+    if (!answer.headers.get("x-entry")) {
+      Object.assign(entry, { tries: entry.tries + 1, after: Date.now() + pause(entry.tries + 1), status: answer.status });
+      keep(queue);
+      return wake();
+    }
+    keep(queue.filter((one) => one.key !== entry.key));
+    await take(answer, entry);
     pump();
   };
 
   // The answer, or null while there is none to be had.
+  const CANNOT_WORK = { 502: "No connection to the server.", 503: "The server answers, but its database is away.", 504: "No connection to the server.", 429: "The server is busy." };
   const ask = async (path, options = {}) => {
     const headers = { "HX-Request": "true", "X-CSRF-Token": $("meta[name=csrf]").content };
     let answer = null;
     try { answer = await fetch(path, { ...options, headers }); } catch { /* no connection */ }
     if (answer?.status === 401) { signedOut = true; answer = null; }
-    offline = !answer && !signedOut || (answer && [502, 503, 504].includes(answer.status));
+    else away = answer ? CANNOT_WORK[answer.status] || null : CANNOT_WORK[502];
+    if (away) nextTry = Date.now() + pause(++failures);
+    else failures = 0;
     warn();
-    return offline ? null : answer;
+    return away ? null : answer;
   };
 
   // ---- Showing what came back
@@ -159,11 +196,13 @@
   };
 
   const lookAround = async () => {
-    if (!document.hidden && !sending && queue.length === 0 && walk()) {
+    if (!document.hidden && !sending && !away && queue.length === stuck().length && walk()) {
       const answer = await ask(`/jobs/${walk().dataset.job}/look-over/changes?since=${$("#walk-ribbon").dataset.stamp}&at=${encodeURIComponent(walk().dataset.at)}`);
-      if (answer && !sending) await take(answer);
+      if (answer?.status === 200 && !sending) await take(answer);
+    } else if (away && queue.length === 0 && Date.now() >= nextTry) {
+      await ask(`/jobs/${walk().dataset.job}/look-over/changes?since=${$("#walk-ribbon").dataset.stamp}`); // to see whether it is back
     }
-    setTimeout(lookAround, offline ? TRY_AGAIN_MS : ASK_EVERY_MS);
+    setTimeout(lookAround, ASK_EVERY_MS);
   };
 
   // ---- Hands
@@ -227,11 +266,20 @@
     const form = event.target.closest?.("[data-row]");
     if (form && form.dataset.row !== walk().dataset.at) show(form.dataset.row);
   });
-  window.addEventListener("online", pump);
+  const tryNow = () => {
+    queue.forEach((one) => { one.after = 0; });
+    failures = 0;
+    pump();
+  };
+  document.addEventListener("click", (event) => {
+    if (event.target.closest("#offline-try")) tryNow();
+    if (event.target.closest("#offline-drop")) { keep(queue.filter((one) => !one.status)); location.reload(); }
+  });
+  window.addEventListener("online", tryNow);
 
   document.addEventListener("DOMContentLoaded", () => {
     if (!walk()) return;
-    keep(load());
+    keep(load().map((one) => ({ ...one, tries: 0, after: 0, status: undefined })));
     pump();
     if (location.hash === "") go(walk().dataset.at);
     setTimeout(lookAround, ASK_EVERY_MS);

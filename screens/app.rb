@@ -7,7 +7,7 @@ module UprightBench
     # The application behind the sign-in: every screen registers its routes here.
     class App < Sinatra::Base
       SCREENS = [Bench, Fleet, TakeIn, Photos, Job, LookOver, Rack, Orders, Suppliers, Counts, PartLists, Shelf, Batches, Answers, Wordings, Cards, Customers, Drafts, Sheets,
-                 Settings, Find, CardPage, OfferPage, Health].freeze
+                 Settings, Find, CardPage, OfferPage, FirstOwner, Health].freeze
 
       set :views, File.expand_path(__dir__)
       set :erb, escape_html: true, layout: :layout
@@ -24,6 +24,7 @@ module UprightBench
       set :reload_templates, false
 
       extend Doors
+
       helpers Doors::Entering, Helpers::Page, Helpers::Words, Helpers::Fields, Helpers::SheetFields
       SCREENS.each { |screen| register screen }
 
@@ -31,14 +32,17 @@ module UprightBench
         error = env["sinatra.error"]
         code = Config::Web::ErrorTable.status(error)
         raise error if code == 503 # without a database no page of ours can be drawn: Config::Web::LastResort answers
+
         Config::Report.error(error, id: env["bench.request_id"]) if code == 500
         status code
+        headers "x-entry" => "refused" if code < 500 # it was looked at, and the page says what is wrong with it
         message = code == 500 ? "Something broke on our side. What was saved before is kept. Mention #{env['bench.request_id']} when you report it." : error.message
         erb :problem, locals: { title: problem_title(code), message: message }, layout: page_layout
       end
 
       not_found do
         next body if body.is_a?(Array) && body.join.length > 20
+
         send_to_sign_in unless person # who is not signed in is not told what there is
 
         status 404

@@ -52,9 +52,14 @@ module UprightBench
         # @raise [Services::NotFound] for a code that is not ours or no longer good: which of them is not told
         def card_of(code)
           card = Models::Card.with_pk(Outbox::Letters.codes.read(code, today: today))
-          card || raise(Services::NotFound, "This code is not good, or no longer. Call us: #{shop.phone}.")
+          card || raise(Services::NotFound, not_good)
         rescue Formats::SignedCode::Bad
-          raise Services::NotFound, "This code is not good, or no longer. Call us: #{shop.phone}."
+          raise Services::NotFound, not_good
+        end
+
+        # @return [String] of whichever code
+        def not_good
+          "This code is not good, or no longer.#{shop.call_us}"
         end
 
         def customer_card(card, problem: nil)

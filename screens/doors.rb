@@ -26,7 +26,7 @@ module UprightBench
                         token: options.fetch(:token, true), most_bytes: options.fetch(:most_bytes, A_FORM)).freeze
         (@doors ||= []) << door
         condition { enter(door) }
-        super(verb, path, options.reject { |name, _| Door.members.include?(name) }, &)
+        super(verb, path, options.except(*Door.members), &)
       end
 
       # @return [Array<Door>] all of them, in the order in which the router looks

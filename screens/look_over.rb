@@ -98,7 +98,9 @@ module UprightBench
           htmx? ? show_saved(job, key, nil, form) : redirect("/jobs/#{job.number}/look-over?at=#{key}", 303)
         end
 
+        # The browser lets go of an entry when this says so (look_over.js).
         def show_saved(job, key, problem, form)
+          headers "x-entry" => problem ? "refused" : "taken"
           return walk_page(job.number, problem: problem, at: key, form: (form if problem)) unless htmx?
 
           show_changed(walk_of(job, at: params["at"] || key, form: (form if problem)), key => problem)

@@ -27,13 +27,11 @@ module UprightBench
 
       # Helpers of this screen's routes.
       module Helpers
-        NOT_GOOD = "This code is not good, or no longer. Call us: %s."
-
         # @raise [Services::NotFound] for a code that is not ours or no longer good: which of them is not told
         def job_of(code)
-          Models::Job.with_pk(Outbox::JobLink.read(code, today: today)) || raise(Services::NotFound, format(NOT_GOOD, shop.phone))
+          Models::Job.with_pk(Outbox::JobLink.read(code, today: today)) || raise(Services::NotFound, not_good)
         rescue Formats::SignedCode::Bad
-          raise Services::NotFound, format(NOT_GOOD, shop.phone)
+          raise Services::NotFound, not_good
         end
 
         def offer_page(job, problem: nil, errors: {})

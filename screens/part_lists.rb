@@ -1,73 +1,77 @@
 # frozen_string_literal: true
 
+require "stringio"
+
 module UprightBench
   module Screens
     # Parts and prices out and in as a file: looked at before anything changes.
     module PartLists
-      MOST_SHOWN = 200
+      AGAIN_SECONDS = 1
 
       def self.registered(app)
         app.helpers Helpers
+        out(app)
+        incoming(app)
+      end
+
+      def self.out(app)
         app.get("/shelf/list") { list_page }
         app.get("/shelf/list.csv") { allow!(:bulk_export) && csv(Formats::PartList.write(parts_on_file), "parts-#{today.iso8601}") }
         app.get("/shelf/labels.pdf") { pdf shelf_labels, "shelf-labels" }
+      end
 
+      def self.incoming(app)
         app.post "/shelf/list", most_bytes: Doors::A_LONG_LIST do
           allow!(:price_lists)
           import = keep_list
-          next redirect("/shelf/list/#{import.id}", 303) if import
+          next redirect("/shelf/list/#{import.id}", 303) unless import.nil? || import.state == "bad"
 
           status 422
-          list_page
+          list_page(import&.problems || ["Choose a file, or paste its lines."])
         end
 
         app.get("/shelf/list/:id") { changes_page(import_asked) }
+        app.get("/shelf/list/:id/progress") { changes_page(import_asked, layout: false) }
 
         app.post "/shelf/list/:id" do
           import = import_asked
           begin
-            taken = Services::ImportParts.call(import, Formats::PartList.new(import.content).call, digest: params["digest"].to_s, by: person, at: now)
-            say taken ? "Taken over: #{taken.changes.count(&:new?)} new, #{taken.changes.count { |change| !change.new? }} changed." : "This list was taken over before."
-            redirect "/shelf", 303
+            Services::ImportParts.ask(import, digest: params["digest"].to_s, by: person, at: now)
+            redirect "/shelf/list/#{import.id}", 303
           rescue Services::Refused => e
             status 409
-            changes_page(import, e.message)
+            changes_page(Services::ReadPartList.call(import.refresh), problem: e.message)
           end
         end
       end
+      private_class_method :out, :incoming
 
       # Helpers of this screen's routes.
       module Helpers
-        def list_page
+        MOST_TYPED = 100_000 # letters that come back into the field
+
+        def list_page(problems = [])
           @title = "Parts as a file"
-          erb :"part_lists/page", locals: { problems: @problems || [], typed: typed_list }
+          erb :"part_lists/page", locals: { problems: problems, typed: params["list"].to_s[0, MOST_TYPED] }
         end
 
-        # @return [Models::PartImport, nil] nil when it cannot be read, which @problems then say
+        # The file, or what was pasted.
+        # @return [Models::PartImport, nil] nil when there is nothing in it
         def keep_list
-          Formats::PartList.new(typed_list).call
-          Models::PartImport.create(content: typed_list, given_by: person.id, given_at: now)
-        rescue Formats::Bad => e
-          @problems = e.problems
+          file = params["list_file"]
+          source = file.is_a?(Hash) && file[:tempfile]&.size&.positive? ? file[:tempfile] : StringIO.new(params["list"].to_s)
+          Services::KeepPartList.call(source, by: person, at: now)
+        rescue Services::Invalid
           nil
-        end
-
-        # @return [String] the file, or what was pasted
-        def typed_list
-          @typed_list ||= begin
-            file = params["list_file"]
-            Config::Web::ReadableInput.mend(file.is_a?(Hash) && file[:tempfile] ? file[:tempfile].read.to_s : params["list"].to_s)
-          end
         end
 
         def import_asked
           Services::Lookup.one(Models::PartImport, id_of(params["id"]))
         end
 
-        def changes_page(import, problem = nil)
+        def changes_page(import, problem: nil, layout: !htmx?)
           @title = "What the list changes"
-          changes = import.applied_at ? nil : Services::PartChanges.new(Formats::PartList.new(import.content).call)
-          erb :"part_lists/changes", locals: { import: import, changes: changes, problem: problem }
+          erb :"part_lists/changes", layout: layout && page_layout, locals: { import: import, reading: (import.reading || {}).to_hash, problem: problem || import.refused }
         end
 
         def parts_on_file
@@ -78,9 +82,17 @@ module UprightBench
 
         FIELD_WORDS = { price_cents: "price", cost_cents: "cost", lead_days: "days to come", pack_pieces: "comes by", life_months: "months of service" }.freeze
 
-        def change_words(field, values)
-          before, after = values.map { |value| value_words(field, value) }
-          "#{FIELD_WORDS.fetch(field, field.to_s.tr('_', ' '))} #{before} → #{after}"
+        # @param change [Hash] as Services::ReadPartList tells it
+        # @return [String] what is new, or what it was and will be
+        def change_words(change)
+          fields = change.fetch("fields").transform_keys(&:to_sym)
+          return fields.map { |field, values| "#{field_words(field)} #{values.map { |value| value_words(field, value) }.join(' → ')}" }.join("; ") unless change["new"]
+
+          fields.reject { |_, (_, after)| after.nil? || after == false }.map { |field, (_, after)| "#{field_words(field)} #{value_words(field, after)}" }.join(", ")
+        end
+
+        def field_words(field)
+          FIELD_WORDS.fetch(field, field.to_s.tr("_", " "))
         end
 
         def value_words(field, value)

@@ -35,6 +35,7 @@ module UprightBench
       # @raise [ArgumentError] when nobody is named
       def check!(what, by)
         raise ArgumentError, "who does this is not said" if by.nil?
+
         allow?(what, by) || raise(Forbidden, TABLE.fetch(what).last)
       end
 

@@ -27,6 +27,7 @@ module UprightBench
 
         # @return [Integer] exit status
         def call
+          File.umask(0o077)
           check_port
           workers
           prepare
@@ -66,7 +67,12 @@ module UprightBench
 
           start_cluster if own_cluster?
           Shell.say "Bringing the database up …"
-          attend("bundle", "exec", "rake", "demo:load")
+          attend("bundle", "exec", "rake", "db:migrate", as_owner: true)
+          attend("bundle", "exec", "rake", production? ? "shop:open" : "demo:load", as_owner: true)
+        end
+
+        def production?
+          @env["APP_ENV"] == "production"
         end
 
         def own_cluster?
@@ -76,13 +82,24 @@ module UprightBench
         def start_cluster
           @cluster = Cluster.new(folder: File.join(state_dir, "postgres"))
           Shell.say "Keeping the data in #{@cluster.folder}"
+          close_to_others
           @cluster.start
           empty if @fresh
-          @env["DATABASE_URL"] = @cluster.database_url(DATABASE)
+          @cluster.create_database(DATABASE)
+          @env["DATABASE_URL"] = @cluster.url(DATABASE)
+          @env["DATABASE_OWNER_URL"] = @cluster.owner_url(DATABASE)
+        end
+
+        # What earlier starts left open to everybody.
+        def close_to_others
+          Dir.children(state_dir).each do |name|
+            path = File.join(state_dir, name)
+            File.chmod(File.directory?(path) ? 0o700 : 0o600, path) if File.owned?(path) && !File.symlink?(path)
+          end
         end
 
         def empty
-          $stdout.print "This deletes everything that was entered and loads the demo again. Type yes to go on: "
+          $stdout.print "This deletes everything that was entered#{' and loads the demo again' unless production?}. Type yes to go on: "
           $stdout.flush
           raise Failure, "nothing was deleted" unless $stdin.gets.to_s.strip == "yes"
 
@@ -94,14 +111,16 @@ module UprightBench
         end
 
         # Runs a step to its end, its words passed on.
-        def attend(*command)
-          pid = Process.spawn(settings, *command, chdir: ROOT)
+        # @param as_owner [Boolean] whether it may know the role that owns the tables
+        def attend(*command, as_owner: false)
+          pid = Process.spawn(settings(as_owner: as_owner), *command, chdir: ROOT)
           _, status = Process.wait2(pid)
           raise Failure, "#{command.last} did not end well; its words are above" unless status.success?
         end
 
-        def settings
-          @env.merge(@bundle, "PORT" => @port)
+        # Web and worker never learn the owner's password.
+        def settings(as_owner: false)
+          @env.merge(@bundle, "PORT" => @port).then { |env| as_owner ? env : env.merge("DATABASE_OWNER_URL" => nil) }
         end
 
         def run
@@ -134,15 +153,18 @@ module UprightBench
           false
         end
 
+        SIGN_INS = <<~WORDS
+          The demo's sign-ins (the password is ropewalk-demo):
+            ines@ropewalk.example.org      owner
+            tobiah@ropewalk.example.org    technician
+            sunniva@ropewalk.example.org   counter
+        WORDS
+
         def welcome
           Shell.say <<~WORDS
 
             Upright Bench is up: http://127.0.0.1:#{@port}/
-            The demo's sign-ins (the password is ropewalk-demo):
-              ines@ropewalk.example.org      owner
-              tobiah@ropewalk.example.org    technician
-              sunniva@ropewalk.example.org   counter
-            Cards that are sent land in #{File.join(state_dir, 'outbox')}. Ctrl-C stops everything.
+            #{SIGN_INS.to_s unless production?}Cards that are sent land in #{File.join(state_dir, 'outbox')}. Ctrl-C stops everything.
 
           WORDS
         end

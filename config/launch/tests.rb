@@ -11,6 +11,8 @@ module UprightBench
       class Tests
         ROOT = File.expand_path("../..", __dir__)
 
+        DATABASE = "upright_bench_test"
+
         # @param arguments [Array<String>] "core", or test files; everything when empty
         def initialize(arguments)
           @arguments = arguments
@@ -56,7 +58,8 @@ module UprightBench
         end
 
         def environment(bundle, cluster)
-          bundle.merge("APP_ENV" => "test", "DATABASE_URL" => cluster.database_url("upright_bench_test"), "STATE_DIR" => File.join(ROOT, "var/test"),
+          cluster.create_database(DATABASE)
+          bundle.merge("APP_ENV" => "test", "DATABASE_URL" => cluster.url(DATABASE), "DATABASE_OWNER_URL" => cluster.owner_url(DATABASE), "STATE_DIR" => File.join(ROOT, "var/test"),
                        "PUBLIC_URL" => "http://127.0.0.1:4610", "SHOP_TZ" => "America/Halifax", "SMTP_URL" => nil)
         end
       end

@@ -28,3 +28,31 @@ namespace :demo do
     UprightBench::Demo::TenYears.new(customers: customers, say: ->(text) { puts text }).call
   end
 end
+
+namespace :shop do
+  desc "Make a shop of one's own ready: its keys, and the address for its first owner while there is none"
+  task open: "db:boot" do
+    require "date"
+    settings = UprightBench::SETTINGS
+    UprightBench::Config::Keys.make(settings.keys_file, today: Date.today, secret: settings.own_secret)
+    begin
+      UprightBench::Config::Production.check(settings)
+    rescue UprightBench::Config::Production::Refused => e
+      abort "This shop cannot be opened: #{e.message}."
+    end
+    key = UprightBench::Services::FirstOwner.invite(at: Time.now)
+    puts "", "Nobody can sign in yet. Make the owner's account, once, within a day, at", "  #{settings.public_url}/first/#{key}", "" if key
+  end
+end
+
+namespace :keys do
+  desc "A new key for one purpose (session, sign_in, cards or slips); what the old one signed stays good until it has run out"
+  task :renew, [:purpose] => "db:boot" do |_, arguments|
+    settings = UprightBench::SETTINGS
+    UprightBench::Config::Keys.make(settings.keys_file, today: Date.today, secret: settings.own_secret)
+    UprightBench::Config::Keys.renew(settings.keys_file, arguments[:purpose].to_s.to_sym, today: Date.today)
+    puts "There is a new key for #{arguments[:purpose]} in #{settings.keys_file}. Start web and worker again."
+  rescue ArgumentError => e
+    abort "No new key: #{e.message}."
+  end
+end

@@ -44,9 +44,8 @@ module UprightBench
 
       def call
         withdraw
-        DB.run("SET LOCAL upright_bench.forgetting = 'yes'") # lets history be emptied of the person, in this transaction only
         forget_words
-        DB.run("SET LOCAL upright_bench.forgetting = ''")
+        DB.get(Sequel.function(:forget_in_history, @customer.id, NAME)) # what this role may not change itself
         forget_person
         History.note("forgot", @customer, by: @by, at: @at)
         @customer
@@ -70,19 +69,8 @@ module UprightBench
 
       def forget_words
         Models::Message.where(card_id: cards.select(:id)).update(recipient: NAME, last_error: nil)
-        Models::Answer.where(card_id: cards.select(:id)).update(note: nil)
         Models::Question.where(job_id: jobs.select(:id)).update(asked: Sequel.join([NAME, " ", Sequel.cast(:id, String)]))
-        Models::Estimate.where(job_id: jobs.select(:id)).update(agreed_name: NAME, warranty_name: Sequel.case([[{ warranty_name: nil }, nil]], NAME))
         jobs.update(agreed_name: Sequel.case([[{ agreed_name: nil }, nil]], NAME), complaint: NAME)
-        events.update(data: Sequel.pg_jsonb({}))
-      end
-
-      # What was found stays; the rest may hold the person's words or name.
-      def events
-        subjects = { "customers" => [@customer.id], "cards" => cards.select(:id), "messages" => Models::Message.where(card_id: cards.select(:id)).select(:id),
-                     "questions" => Models::Question.where(job_id: jobs.select(:id)).select(:id) }
-        about = subjects.map { |table, ids| { subject: table, subject_id: ids } }
-        Models::Event.where(Sequel.|(*about, Sequel.&({ job_id: jobs.select(:id) }, Sequel.~(verb: ["found", "cleared finding"]))))
       end
 
       def forget_person

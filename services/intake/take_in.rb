@@ -22,13 +22,16 @@ module UprightBench
         @at = at
       end
 
+      # Sent twice at once, the second waits, and its answer is the first's.
       def call
-        DB.transaction { already || take_in }
+        DB.transaction do
+          OneAtATime.wait("take-in", @input.fetch(:request_key))
+          already || take_in
+        end
       rescue Sequel::UniqueConstraintViolation => e
-        raise Refused, "This machine was put on the bench by somebody else just now." if e.message.include?("jobs_one_open_per_machine")
-        raise unless e.message.include?("jobs_taken_in_once")
+        raise unless e.message.include?("jobs_one_open_per_machine")
 
-        already
+        raise Refused, "This machine was put on the bench by somebody else just now."
       end
 
       private
@@ -78,7 +81,7 @@ module UprightBench
       def known_machine
         return unless @input[:machine_id]
 
-        machine = Lookup.one(Models::Machine, @input[:machine_id])
+        machine = Lookup.one(Models::Machine, @input[:machine_id]).lock! # two who take it in at once do so one after the other
         raise Refused, "That machine belongs to another customer." if @input[:customer_id] && machine.customer_id != @input[:customer_id]
 
         machine

@@ -7,14 +7,15 @@ module UprightBench
     class EnterStage
       # @param number [Integer] the job's
       # @param stage [Symbol]
+      # @param again [#call, nil] given the job when it is there already: refuses what is not the same form once more
       # @yieldparam job [Models::Job] locked; what must hold is checked and done here
       # @yieldreturn [Hash] columns to be written with the stage
       # @return [Models::Job]
       # @raise [Refused] when the job cannot get there from where it stands
-      def self.call(number, stage, by:, at:)
+      def self.call(number, stage, by:, at:, again: nil)
         DB.transaction do
           job = Lookup.job(number, lock: true)
-          next job if job.stage == stage
+          next job.tap { again&.call(job) } if job.stage == stage
           raise Refused, "Job #{number} is #{words(job.stage)}: it cannot be #{words(stage)} now." unless job.may_become?(stage)
 
           fields = yield(job)

@@ -12,6 +12,7 @@ module UprightBench
       def self.call(content, by:, at:, note: nil, sheet: nil)
         parsed = Core::Sheets::Parse.new(content).call
         DB.transaction do
+          OneAtATime.wait("sheet", "#{parsed.maker} #{parsed.model}")
           sheet = Models::Sheet.where(sheet ? { id: sheet.id } : { maker: parsed.maker, model_name: parsed.model }).for_update.first
           current = sheet && Models::SheetVersion.with_pk!(sheet.current_version_id)
           Permissions.check!(Permissions.of_sheets(content, current&.content&.to_hash), by)

@@ -8,14 +8,20 @@ module UprightBench
       # @param kind [Symbol] the nearest of Core::Sheets::Sheet::KINDS
       # @return [Models::Sheet]
       def self.call(maker:, model:, kind:, by:, at:)
-        known = Models::Sheet.first(Sequel.function(:plain_text, :maker) => plain(maker), Sequel.function(:plain_text, :model_name) => plain(model))
-        known || AddSheet.call(Core::Sheets::Starter.content(kind: kind, maker: maker, model: model), by: by, at: at, note: "begun at the counter")
+        DB.transaction do
+          OneAtATime.wait("rough sheet", DB.get(plain("#{maker} #{model}"))) # several machines of one unknown model at once get one sheet
+          known(maker, model) || AddSheet.call(Core::Sheets::Starter.content(kind: kind, maker: maker, model: model), by: by, at: at, note: "begun at the counter")
+        end
+      end
+
+      def self.known(maker, model)
+        Models::Sheet.first(plain(:maker) => plain(maker), plain(:model_name) => plain(model))
       end
 
       def self.plain(text)
         Sequel.function(:plain_text, text)
       end
-      private_class_method :plain
+      private_class_method :known, :plain
     end
   end
 end

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "que"
+
 module UprightBench
   module Services
     # Takes a list of parts over, as it was looked at: all of it or nothing. Taken over twice is taken over once.
@@ -7,25 +9,53 @@ module UprightBench
       SLICE = 500
       COLUMNS = (PartChanges::FIELDS - %i[supplier successor] + %i[supplier_id]).freeze
 
-      # @param import [Models::PartImport]
-      # @param rows [Array<Hash>] what it says
-      # @param digest [String] of the changes that were looked at
-      # @return [PartChanges] what was changed
-      # @raise [Refused] when it would change something else by now, or something stands against it
-      def self.call(import, rows, digest:, by:, at:)
+      # The queue's job, for a list that takes longer than anybody waits.
+      class Work < Que::Job
+        def run(id, digest, person_id)
+          import = Models::PartImport.with_pk!(id)
+          ImportParts.call(import, digest: digest, by: Models::Person.with_pk!(person_id), at: Time.now)
+        rescue Refused, Forbidden => e
+          ReadPartList.call(import.refresh)
+          import.update(refused: e.message)
+        end
+      end
+
+      # Takes it over, or has the worker do it.
+      # @return [Models::PartImport]
+      # @raise as in call, for a short list
+      def self.ask(import, digest:, by:, at:)
+        return call(import, digest: digest, by: by, at: at) if import.short?
+
         Permissions.check!(:price_lists, by)
         DB.transaction do
           import.lock!
-          next if import.applied_at
+          next import unless import.state == "read"
 
-          changes = PartChanges.new(rows, lock: true)
+          import.update(state: "taking_over", refused: nil)
+          Work.enqueue(import.id, digest, by.id)
+        end
+        import
+      end
+
+      # @param import [Models::PartImport]
+      # @param digest [String] of the changes that were looked at
+      # @return [Models::PartImport]
+      # @raise [Refused] when it would change something else by now, or something stands against it
+      def self.call(import, digest:, by:, at:)
+        Permissions.check!(:price_lists, by)
+        DB.transaction do
+          import.lock!
+          next import if import.applied_at
+
+          changes = PartChanges.new(ReadPartList.rows(import), lock: true)
           raise Refused, changes.problems.first(5).join(" ") if changes.problems.any?
           raise Refused, "Something changed on the shelf since you looked: look at the changes again." unless changes.digest == digest
 
           new(changes, by, at).call
-          import.update(applied_at: at)
+          import.update(applied_at: at, state: "taken_over", refused: nil)
+          import.drop_pieces
           History.note("took over parts", import, by: by, at: at, data: { changed: changes.changes.size })
-          changes
+          import
         end
       end
 

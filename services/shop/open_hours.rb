@@ -1,14 +1,14 @@
 # frozen_string_literal: true
 
-require "biz"
-
 module UprightBench
   module Services
-    # The shop's open hours, as the core asks for them. The calendar work (zones, holidays, days that are short or
-    # long) is biz's; a day's stretches are kept once computed, since a bench asks for the same few days again and again.
+    # The shop's open hours, as the core asks for them. A day's stretches are kept once computed, since a bench asks for the
+    # same few days again and again.
     class OpenHours
       SEARCHED_DAYS = 400 # a shop that stays closed for longer is closed
       KEPT = 4
+      TIME = /\A(?:([01]\d|2[0-3]):([0-5]\d)|24:00)\z/
+      DAYS = %w[sun mon tue wed thu fri sat].freeze # as Date#wday counts them
 
       class << self
         # One for each set of hours, kept for the life of the process.
@@ -25,14 +25,11 @@ module UprightBench
       # @raise [Invalid] when no day opens, or times run backwards
       def initialize(hours:, holidays:, time_zone:)
         @zone = TZInfo::Timezone.get(time_zone)
+        @hours = hours.transform_values { |times| times.to_h.map { |from, till| [minutes(from), minutes(till)] }.sort }
+        @holidays = holidays.to_h { |date| [date, true] }
         @days = {}
-        @schedule = Biz::Schedule.new do |config|
-          config.hours = hours.to_h { |day, times| [day.to_sym, times.to_h] }
-          config.holidays = holidays
-          config.time_zone = time_zone
-        end
-      rescue Biz::Error => e
-        raise Invalid, { open_hours: ["These open hours do not work: #{e.message}."] }
+        refuse("no day is open") if @hours.values.all?(&:empty?)
+        refuse("a day closes before it opens, or opens twice at once") unless @hours.values.all? { |times| forward?(times) }
       end
 
       # @return [Time] so many open minutes later
@@ -47,7 +44,12 @@ module UprightBench
 
       # @return [Time] so many open minutes earlier
       def before(time, minutes)
-        @schedule.time(minutes.ceil, :minutes).before(time)
+        left = minutes.ceil * 60
+        stretches_before(time) do |from, till|
+          return till - left if left <= till - from
+
+          left -= till - from
+        end
       end
 
       # @return [Time] the first open moment at or after
@@ -55,20 +57,18 @@ module UprightBench
         stretches_from(time) { |from, _| return from }
       end
 
+      # Times on the clock that there are not, or twice, on a day when the clocks change: see Config::Zone.moment.
       # @param date [Date]
       # @return [Array<Array(Time, Time)>] the open stretches of a day, none when closed
       def stretches(date)
-        @days[date] ||= begin
-          from = @zone.local_time(date.year, date.month, date.day).utc
-          till = @zone.local_time(*(date + 1).then { |next_day| [next_day.year, next_day.month, next_day.day] }).utc
-          @schedule.periods.after(from).take_while { |one| one.start_time < till }.map { |one| [one.start_time, one.end_time] }.to_a.freeze
-        end
+        @days[date] ||= times_of(date).map { |times| times.map { |minute| Config::Zone.moment(@zone, date, minute) } }
+                                      .select { |from, till| from < till }.freeze
       end
 
       # @return [Date] the day itself when open, else the next open one
+      # @raise [Refused] when there is none for longer than a shop is ever closed
       def open_day(date)
-        date += 1 until stretches(date).any?
-        date
+        (date..(date + SEARCHED_DAYS)).find { |day| stretches(day).any? } || refuse_closed
       end
 
       # @param from [Date]
@@ -79,12 +79,43 @@ module UprightBench
 
       private
 
+      def times_of(date)
+        @holidays.key?(date) ? [] : @hours.fetch(DAYS[date.wday], [])
+      end
+
+      # @return [Integer] minutes of the day
+      def minutes(text)
+        found = TIME.match(text) || refuse("#{text} is no time of day")
+        text == "24:00" ? 1440 : (found[1].to_i * 60) + found[2].to_i
+      end
+
+      def forward?(times)
+        times.flatten.each_cons(2).with_index.all? { |(one, next_one), place| place.even? ? one < next_one : one <= next_one }
+      end
+
+      def refuse(why)
+        raise Invalid, { open_hours: ["These open hours do not work: #{why}."] }
+      end
+
       # The open stretches from a moment on, the first cut to begin there.
       def stretches_from(time)
         first = @zone.to_local(time).to_date
         (first..(first + SEARCHED_DAYS)).each do |date|
           stretches(date).each { |from, till| yield [from, time].max, till if till > time }
         end
+        refuse_closed
+      end
+
+      # The open stretches before a moment, the latest first and cut to end there.
+      def stretches_before(time)
+        last = @zone.to_local(time).to_date
+        ((last - SEARCHED_DAYS)..last).reverse_each do |date|
+          stretches(date).reverse_each { |from, till| yield from, [till, time].min if from < time }
+        end
+        refuse_closed
+      end
+
+      def refuse_closed
         raise Refused, "The shop is closed for more than #{SEARCHED_DAYS} days: check the open hours in the settings."
       end
     end

@@ -248,6 +248,6 @@ class AccessTest < DatabaseTest
     assert_equal 200, status
     get "/readyz"
 
-    assert_equal({ "database" => true, "migrations" => true, "worker" => false }, JSON.parse(page))
+    assert_equal({ "database" => true, "migrations" => true, "storage" => true, "worker" => false }, JSON.parse(page))
   end
 end

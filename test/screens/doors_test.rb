@@ -8,7 +8,7 @@ require_relative "../support/real_server"
 # says otherwise; those that do are listed here, and nowhere else.
 class DoorsTest < CommittedTest
   OPEN = ["GET /c/:code", "POST /c/:code", "GET /c/:code/stop", "POST /c/:code/stop", "GET /c/:code/visit.ics", "GET /j/:code", "POST /j/:code/agree", "POST /j/:code/ask",
-          "GET /healthz", "GET /readyz"].freeze
+          "GET /healthz", "GET /readyz", "GET /first/:key", "POST /first/:key"].freeze
   TOKENLESS = ["POST /c/:code/stop"].freeze
   REFUSED = [302, 400, 401, 404, 405].freeze
 
@@ -79,6 +79,7 @@ class DoorsTest < CommittedTest
 
       assert_equal status, answer.status, host
       assert_equal "/login", answer.headers["location"] if status == 302
+
       refute_includes answer.body, "evil"
     end
   end

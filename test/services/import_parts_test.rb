@@ -5,11 +5,15 @@ require_relative "../test_helper"
 # A list of parts: looked at first, taken over whole or not at all.
 class ImportPartsTest < DatabaseTest
   def import(*lines)
-    @import = Models::PartImport.create(content: lines.join("\r\n"), given_by: owner.id, given_at: NOW)
+    keep(lines.join("\r\n"))
+  end
+
+  def keep(text)
+    @import = Services::KeepPartList.call(StringIO.new(text), by: owner, at: NOW)
   end
 
   def rows
-    Formats::PartList.new(@import.content).call
+    Services::ReadPartList.rows(@import)
   end
 
   def changes
@@ -17,7 +21,7 @@ class ImportPartsTest < DatabaseTest
   end
 
   def take(digest = changes.digest)
-    Services::ImportParts.call(@import, rows, digest: digest, by: owner, at: NOW)
+    Services::ImportParts.call(@import.refresh, digest: digest, by: owner, at: NOW)
   end
 
   def test_a_price_changes_and_nothing_else
@@ -42,9 +46,9 @@ class ImportPartsTest < DatabaseTest
   end
 
   def test_what_goes_out_comes_back_as_it_is
-    @import = Models::PartImport.create(content: Formats::PartList.write(Models::Part.order(:number).eager(:supplier, :successor).map do |one|
+    keep(Formats::PartList.write(Models::Part.order(:number).eager(:supplier, :successor).map do |one|
       one.values.merge(supplier: one.supplier&.name, successor: one.successor&.number, on_shelf: one.stock)
-    end), given_by: owner.id, given_at: NOW)
+    end))
 
     assert_equal [[], Models::Part.count], [changes.changes, changes.same]
   end
@@ -77,7 +81,59 @@ class ImportPartsTest < DatabaseTest
     assert_match(/look at the changes again/, assert_raises(Services::Refused) { take(seen) }.message)
     take
 
-    assert_nil take("whatever")
+    assert_equal "taken_over", take("whatever").state, "once more is no other time"
+  end
+
+  # What a long list takes is the worker's to do; the page keeps its pieces and looks how far it is.
+  def test_a_long_list_is_read_and_taken_over_by_the_worker
+    keep("number,name,kind,price\n#{Array.new(3000) { |n| "LL-#{n},Long listed part number #{n},belt,3.50" }.join("\n")}\n")
+
+    assert_equal ["kept", false], [@import.state, @import.short?]
+    Services::ReadPartList::Work.run(@import.id)
+
+    assert_equal ["read", 3000, 200], [@import.refresh.state, @import.reading["new"], @import.reading["shown"].size]
+    Services::ImportParts.ask(@import, digest: @import.reading["digest"], by: owner, at: NOW)
+
+    assert_equal ["taking_over", nil], [@import.refresh.state, part("LL-1")]
+    Services::ImportParts::Work.run(@import.id, @import.reading["digest"], owner.id)
+
+    assert_equal ["taken_over", 350, 0], [@import.refresh.state, part("LL-2999").price_cents, DB[:part_import_pieces].where(part_import_id: @import.id).count]
+  end
+
+  def test_what_the_worker_refuses_is_shown_with_the_changes_as_they_are_by_now
+    keep("number,name,kind,price\nHD-2010,x,filter,9\n#{Array.new(3000) { |n| "LL-#{n},Long listed part number #{n},belt,3.50" }.join("\n")}\n")
+    Services::ReadPartList.call(@import)
+    seen = @import.reading["digest"]
+    part("HD-2010").update(price_cents: 1)
+    Services::ImportParts.ask(@import, digest: seen, by: owner, at: NOW)
+    Services::ImportParts::Work.run(@import.id, seen, owner.id)
+
+    assert_equal "read", @import.refresh.state
+    assert_match(/look at the changes again/, @import.refused)
+    refute_equal seen, @import.reading["digest"]
+    assert_nil part("LL-1")
+  end
+
+  # Nothing that is larger than any list is read to its end.
+  def test_bounds
+    { "number,#{Array.new(70) { |n| "c#{n}" }.join(',')}\nA,b\n" => /71 columns; at most 60/,
+      "number,name\nA,\"#{'x' * 9000}\n" => /Line 2/,
+      "number,name\nA,#{'x' * 70_000}\n" => /Line 2: it is longer than 64 kB/,
+      "number,name\nA,#{'x' * 5000}\n" => /more than 4000 letters/,
+      "number\n#{"!\n" * 400}" => /read no further/,
+      "number\n#{Array.new(Formats::PartList::MOST + 1) { |n| "A#{n}" }.join("\n")}" => /more than 50000 rows/ }.each do |text, words|
+      import = keep(text)
+      Services::ReadPartList.call(import) unless import.short?
+
+      assert_equal "bad", import.refresh.state, words.inspect
+      assert_match words, import.problems.join(" ")
+    end
+  end
+
+  def test_bytes_that_are_no_text
+    import = keep("number,name,kind,price\nNX-9,caf\xE9,belt,3\n".b)
+
+    assert_equal "caf\uFFFD", import.reading["shown"].first["name"]
   end
 
   def test_all_or_nothing

@@ -101,10 +101,9 @@ class OnceTest < CommittedTest
     parts = Models::Part.order(:number).limit(40).all
     Services::ScanCount.begin(by: owner, at: NOW)
     parts.each { |one| Services::ScanCount.scan(one.number, pieces: 50, by: owner, at: NOW) }
-    import = Models::PartImport.create(content: "number,price\n#{parts.map { |one| "#{one.number},77.70" }.join("\n")}", given_by: owner.id, given_at: NOW)
-    rows = Formats::PartList.new(import.content).call
-    digest = Services::PartChanges.new(rows).digest
-    at_once = [-> { Services::ScanCount.close(written: true, by: owner, at: NOW) }, -> { Services::ImportParts.call(import, rows, digest: digest, by: owner, at: NOW) },
+    import = Services::KeepPartList.call(StringIO.new("number,price\n#{parts.map { |one| "#{one.number},77.70" }.join("\n")}"), by: owner, at: NOW)
+    digest = import.reading["digest"]
+    at_once = [-> { Services::ScanCount.close(written: true, by: owner, at: NOW) }, -> { Services::ImportParts.call(import, digest: digest, by: owner, at: NOW) },
                -> { parts.reverse_each { |one| Services::MoveStock.call(one, pieces: 3, kind: "received", by: technician, at: NOW) } }]
     at_once.map { |what| Thread.new(&what) }.each(&:join)
 
@@ -116,11 +115,9 @@ class OnceTest < CommittedTest
   # Two lists at once, with the same parts: one is taken over; the other is told to look again, as what it would change changed.
   def test_two_lists_at_once
     said = %w[5.00 6.00].map do |price|
-      import = Models::PartImport.create(content: "number,price\nHD-2010,#{price}\nHD-2020,#{price}", given_by: owner.id, given_at: NOW)
-      rows = Formats::PartList.new(import.content).call
-      [import, rows, Services::PartChanges.new(rows).digest]
+      Services::KeepPartList.call(StringIO.new("number,price\nHD-2010,#{price}\nHD-2020,#{price}"), by: owner, at: NOW)
     end
-    ends = said.map { |import, rows, digest| Thread.new { taken_over(import, rows, digest) } }.map(&:value)
+    ends = said.map { |import| Thread.new { taken_over(import) } }.map(&:value)
 
     assert_equal %i[refused taken], ends.sort
     assert_equal 1, Models::Part.where(number: %w[HD-2010 HD-2020]).select_map(:price_cents).uniq.size
@@ -155,8 +152,8 @@ class OnceTest < CommittedTest
     Services::ScanCount.close(written: random.rand < 0.7, by: owner, at: NOW) if random.rand < 0.5
   end
 
-  def taken_over(import, rows, digest)
-    Services::ImportParts.call(import, rows, digest: digest, by: owner, at: NOW)
+  def taken_over(import)
+    Services::ImportParts.call(import, digest: import.reading["digest"], by: owner, at: NOW)
     :taken
   rescue Services::Refused
     :refused

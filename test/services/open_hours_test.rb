@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "biz"
 require_relative "../test_helper"
 
 class OpenHoursTest < AppTest
@@ -35,8 +36,8 @@ class OpenHoursTest < AppTest
     assert_in_delta 42.5 * 3600, hours.open_from(at(2026, 3, 7, 13)) - at(2026, 3, 7, 13)
   end
 
-  # biz, which the stretches come from, computes the same by its own way.
-  def test_agrees_with_the_librarys_own_arithmetic
+  # The library biz computes the same by its own way.
+  def test_agrees_with_a_librarys_arithmetic
     schedule = Biz::Schedule.new do |config|
       config.hours = { mon: DAY, tue: DAY, wed: DAY, thu: DAY, fri: DAY, sat: { "09:00" => "13:00" } }
       config.time_zone = ZONE
@@ -47,10 +48,63 @@ class OpenHoursTest < AppTest
       minutes = random.rand(1..3000)
 
       assert_equal schedule.time(minutes, :minutes).after(from), hours.after(from, minutes)
+      assert_equal schedule.time(minutes, :minutes).before(from), hours.before(from, minutes)
     end
   end
 
-  def test_hours_that_never_open_are_refused
-    assert_raises(Services::Invalid) { Services::OpenHours.new(hours: {}, holidays: [], time_zone: ZONE) }
+  def test_hours_that_make_no_sense_are_refused
+    [{}, { "mon" => {} }, { "mon" => { "12:00" => "09:00" } }, { "mon" => { "09:00" => "12:00", "11:00" => "13:00" } }, { "mon" => { "9" => "12:00" } },
+     { "mon" => { "09:00" => "25:00" } }].each do |hours|
+      assert_raises(Services::Invalid, hours.inspect) { Services::OpenHours.new(hours: hours, holidays: [], time_zone: ZONE) }
+    end
   end
+
+  # In Cairo the clocks jump at midnight from 0:00 to 1:00, in Havana back from 1:00 to 0:00 (tz database).
+  def test_midnights_that_do_not_exist_or_come_twice
+    spring = TZInfo::Timezone.get("Africa/Cairo")
+    autumn = TZInfo::Timezone.get("America/Havana")
+
+    assert_equal Time.utc(2026, 4, 23, 22), Config::Zone.moment(spring, Date.new(2026, 4, 24), 0)
+    assert_equal Time.utc(2026, 4, 23, 22), Config::Zone.moment(spring, Date.new(2026, 4, 24), 59)
+    assert_equal Time.utc(2024, 11, 3, 4), Config::Zone.moment(autumn, Date.new(2024, 11, 3), 0)
+    assert_equal Time.utc(2024, 11, 3, 6), Config::Zone.moment(autumn, Date.new(2024, 11, 3), 60)
+  end
+
+  WAYS = { "always" => { "00:00" => "24:00" }, "daily" => DAY, "nights" => { "00:00" => "00:30", "00:45" => "03:15", "22:00" => "24:00" } }.freeze
+  # A change of the date line drops or doubles a day; none of the coming years has one.
+  CHANGES = (Time.utc(2020)..Time.utc(2030))
+
+  # Every zone of the tz database, three days around each of its changes in ten years: days follow each other without a gap, nothing
+  # is open twice at once, a later time on the clock is never earlier, and nothing raises.
+  def test_every_change_of_every_zone
+    seen = 0
+    TZInfo::Timezone.all_data_zones.each do |zone|
+      zone.transitions_up_to(CHANGES.end, CHANGES.begin).each do |change|
+        day = zone.to_local(change.at.to_time).to_date
+        seen += 1
+        ((day - 1)..(day + 1)).each { |date| whole_day(zone, date) }
+      end
+    end
+
+    assert_operator seen, :>, 1000
+  end
+
+  def whole_day(zone, date)
+    clock = (0..1440).step(15).map { |minute| Config::Zone.moment(zone, date, minute) }
+
+    assert_equal clock.sort, clock, "#{zone.name} #{date}"
+    assert_equal clock.last, Config::Zone.moment(zone, date + 1, 0)
+    WAYS.each_value do |times|
+      open = Services::OpenHours.for(hours: WEEK.to_h { |name| [name, times] }, holidays: [], time_zone: zone.name)
+      stretches = open.stretches(date).flatten
+
+      assert_equal stretches.sort, stretches, "#{zone.name} #{date}"
+      next if stretches.empty?
+
+      assert_equal stretches.first, open.open_from(stretches.first)
+      assert_equal stretches[0] + 60, open.after(stretches[0], 1)
+    end
+  end
+
+  WEEK = Services::OpenHours::DAYS
 end

@@ -29,12 +29,11 @@ class OrdersTest < DatabaseTest
     Services::ReceiveOrder.call(order.number, pieces: { order.lines.first.id => pieces }, request_key: key, by: owner, at: at)
   end
 
-  # The demo's orders taught something else.
-  def nothing_ordered_before
-    Models::StockMove.db.run("ALTER TABLE stock_moves DISABLE TRIGGER stock_moves_are_history")
-    Models::StockMove.exclude(order_line_id: nil).update(order_line_id: nil)
-    Models::Part.dataset.update(learned_lead_days: nil)
-    Models::Supplier.dataset.update(learned_lead_days: nil)
+  # The demo's orders taught something of its own suppliers.
+  def never_ordered_from
+    @supplier = Models::Supplier.create(name: "Gannet Seals", lead_days: 3)
+    @part = Services::AddPart.call({ number: "GS-1", name: "Seal", kind: "seal", price_cents: 500, supplier_id: @supplier.id }, fits: [], by: owner, at: NOW)
+    @part = part("GS-1")
   end
 
   def test_short_up_to_the_level_in_whole_packs
@@ -103,7 +102,7 @@ class OrdersTest < DatabaseTest
 
   # Stated 3 days count as three arrivals: (9 + 15) / 4 = 6.
   def test_lead_times_are_learned_from_what_arrived
-    nothing_ordered_before
+    never_ordered_from
 
     assert_equal 3, @part.refresh.days_to_come
     receive(order(1, at: NOW - (15 * 86_400)), 1)

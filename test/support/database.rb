@@ -17,6 +17,11 @@ module TestDatabase
       ENV.fetch("DATABASE_URL")
     end
 
+    # Of the role that owns the tables and makes databases.
+    def owner_url
+      ENV.fetch("DATABASE_OWNER_URL")
+    end
+
     def name
       URI(url).path.delete_prefix("/")
     end
@@ -27,6 +32,11 @@ module TestDatabase
         Dir.glob(SOURCES, base: ROOT).sort.each { |file| digest << File.read(File.join(ROOT, file)) }
         "ub_template_#{digest.hexdigest[0, 12]}_#{Time.now.utc.strftime('%Y%m%d')}"
       end
+    end
+
+    # As the role that owns the tables, on a connection of its own: what it commits makes the database dirty.
+    def as_owner(&)
+      Sequel.connect(owner_url, test: false, keep_reference: false, &)
     end
 
     # Before the application is loaded.
@@ -70,6 +80,7 @@ module TestDatabase
     def copy(db)
       db.run("DROP DATABASE IF EXISTS #{name} WITH (FORCE)")
       db.run("CREATE DATABASE #{name} TEMPLATE #{template}")
+      db.run("REVOKE ALL ON DATABASE #{name} FROM PUBLIC; GRANT CONNECT, TEMPORARY ON DATABASE #{name} TO #{URI(url).user}") # which the template does not pass on
     end
 
     def make_empty(db)
@@ -78,7 +89,7 @@ module TestDatabase
     end
 
     def admin(&)
-      Sequel.connect(URI(url).tap { |uri| uri.path = "/postgres" }.to_s, test: false, keep_reference: false, &)
+      Sequel.connect(URI(owner_url).tap { |uri| uri.path = "/postgres" }.to_s, test: false, keep_reference: false, &)
     end
   end
 end

@@ -39,7 +39,7 @@ class WebTest < AppTest
     refute_includes out.string, "0177"
     lines = out.string.lines.map { |line| JSON.parse(line) }
 
-    assert_equal ["people", "no_such_thing"], [lines[0]["table"], lines[2]["name"]]
+    assert_equal %w[people no_such_thing], [lines[0]["table"], lines[2]["name"]]
     assert(lines.all? { |line| line["where"].any? && line["id"] == "1" })
   end
 
@@ -50,7 +50,8 @@ class WebTest < AppTest
   end
 
   def test_paths_that_two_programs_could_read_differently
-    bad = ["", "x", "/a/../b", "/..", "/a/.", "//a", "/a//b", "/a\\b", "/a%5cb", "/a%2fb", "/a%252Fb", "/%2e%2e/a", "/a/%252e%252e/b", "/a/..;x/b", "/a\u0000", "/a%00", "/a%0d%0ab", "/#{'a' * 3000}"]
+    bad = ["", "x", "/a/../b", "/..", "/a/.", "//a", "/a//b", "/a\\b", "/a%5cb", "/a%2fb", "/a%252Fb", "/%2e%2e/a", "/a/%252e%252e/b", "/a/..;x/b", "/a\u0000", "/a%00",
+           "/a%0d%0ab", "/#{'a' * 3000}"]
     good = ["/", "/jobs/1001", "/sheets/1/sheet.json", "/a.b/..c/d..", "/caf%C3%A9", "/jobs/%FF", "/a/", "/a%20b"]
 
     assert_empty(bad.select { |path| Config::Web::SafePath.safe?(path) })

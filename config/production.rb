@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Config
+    # What has to be true before strangers can reach it. Asked by the start, by the web process and by the worker.
+    module Production
+      # Why it does not start.
+      class Refused < StandardError; end
+
+      module_function
+
+      # @raise [Refused] in production, with a sentence that says what to do
+      def check(settings = SETTINGS, db: DB)
+        return unless settings.production?
+
+        raise Refused, "this database holds the demo's accounts, whose password everybody knows. Take an empty one" if Demo::Load.accounts?
+        raise Refused, "DATABASE_URL's role owns the tables, so it could empty the history. Give the owner's in DATABASE_OWNER_URL and another one here" if Rights.owner?(db)
+
+        settings.keys
+      rescue ArgumentError => e
+        raise Refused, e.message
+      end
+    end
+  end
+end

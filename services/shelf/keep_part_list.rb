@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # Keeps a list of parts as it came, piece by piece, and has it read: at once when it is short, else by the worker.
+    module KeepPartList
+      PIECE_BYTES = 256 * 1024
+      KEPT_DAYS = 7 # a list that nobody took over
+
+      module_function
+
+      # @param source [IO]
+      # @return [Models::PartImport]
+      # @raise [Forbidden]
+      # @raise [Invalid] when there is nothing in it
+      def call(source, by:, at:)
+        Permissions.check!(:price_lists, by)
+        import = DB.transaction { keep(source, by, at) }
+        import.short? ? ReadPartList.call(import) : ReadPartList::Work.enqueue(import.id)
+        import
+      end
+
+      def keep(source, by, at)
+        forget_old(at)
+        import = Models::PartImport.create(given_by: by.id, given_at: at, state: "kept")
+        bytes = pieces(source).each_with_index.sum do |piece, place|
+          DB[:part_import_pieces].insert(part_import_id: import.id, place: place, bytes: Sequel.blob(piece))
+          piece.bytesize
+        end
+        raise Invalid, { list: ["The list is empty."] } if bytes.zero?
+
+        import.update(bytes: bytes)
+      end
+
+      def pieces(source)
+        Enumerator.new do |out|
+          while (piece = source.read(PIECE_BYTES))
+            out << piece
+          end
+        end
+      end
+
+      def forget_old(at)
+        old = Models::PartImport.where { given_at < at - (KEPT_DAYS * 86_400) }.select(:id)
+        DB[:part_import_pieces].where(part_import_id: old).delete
+      end
+      private_class_method :keep, :pieces, :forget_old
+    end
+  end
+end

@@ -1,0 +1,76 @@
+# frozen_string_literal: true
+
+require "que"
+require "tempfile"
+
+module UprightBench
+  module Services
+    # Reads a list of parts that was kept, and writes beside it what it would change; nothing of the shelf is changed here.
+    class ReadPartList
+      MOST_SHOWN = 200
+      LONGEST_LINE = 64 * 1024 # bytes
+
+      # The queue's job.
+      class Work < Que::Job
+        def run(id)
+          ReadPartList.call(Models::PartImport.with_pk!(id))
+        end
+      end
+
+      # @param import [Models::PartImport]
+      # @return [Models::PartImport] read, or bad
+      def self.call(import)
+        changes = PartChanges.new(rows(import))
+        keep(import, state: "read", problems: Sequel.pg_array(changes.problems.first(MOST_SHOWN), :text), reading: Sequel.pg_jsonb(told(changes)))
+      rescue Formats::Bad => e
+        keep(import, state: "bad", problems: Sequel.pg_array(e.problems, :text))
+      end
+
+      # As it will be read again, by whatever process.
+      def self.keep(import, **fields)
+        import.update(**fields).refresh
+      end
+
+      # @return [Array<Hash>] as Formats::PartList reads them
+      # @raise [Formats::Bad]
+      def self.rows(import)
+        Tempfile.create("part-list", encoding: "UTF-8") do |file|
+          copy(import, file)
+          file.rewind
+          Formats::PartList.new(file).call
+        end
+      end
+
+      # Line by line, each as text that can be read; never the whole of it in memory.
+      def self.copy(import, file)
+        rest = "".b
+        number = 0
+        import.each_piece do |piece|
+          *lines, rest = (rest + piece).split("\n", -1)
+          lines.each { |line| write(file, "#{line}\n", number += 1) }
+          refuse_long(rest, number + 1)
+        end
+        write(file, rest, number + 1)
+      end
+
+      def self.write(file, line, number)
+        refuse_long(line, number)
+        text = Config::Web::ReadableInput.mend(line)
+        file.write(number == 1 ? text.delete_prefix("\uFEFF") : text)
+      end
+
+      def self.refuse_long(line, number)
+        raise Formats::Bad, ["Line #{number}: it is longer than #{LONGEST_LINE / 1024} kB."] if line.bytesize > LONGEST_LINE
+      end
+
+      def self.told(changes)
+        fresh, other = changes.changes.partition(&:new?)
+        { new: fresh.size, changed: other.size, same: changes.same, new_suppliers: changes.new_suppliers.first(MOST_SHOWN), problems: changes.problems.size, digest: changes.digest,
+          shown: changes.changes.first(MOST_SHOWN).map do |one|
+            { line: one.line, number: one.number, name: one.part&.name || one.fields.dig(:name, 1), new: one.new?, fields: one.fields }
+          end }
+      end
+      private_class_method :keep, :copy, :write, :refuse_long, :told
+    end
+  end
+end

@@ -1,0 +1,87 @@
+# frozen_string_literal: true
+
+require_relative "../test_helper"
+
+# The same thing, or nearly the same, from several hands in the same moment, each on a connection of its own.
+class AtOnceTest < CommittedTest
+  MANY = 8
+
+  # @return [Array] what each gave back, or the error that it was answered with
+  def at_once(count = MANY, &block)
+    gate = Queue.new
+    threads = Array.new(count) do |place|
+      Thread.new do
+        gate.pop
+        block.call(place)
+      rescue Services::Error => e
+        e
+      end
+    end
+    count.times { gate << true }
+    threads.map(&:value)
+  end
+
+  def input(**more)
+    { customer: { name: "Perpetua Neu" }, machine: { rough: { maker: "Ewer", model: "Nine", kind: :stick }, plate: "P-#{SecureRandom.hex(4)}" }, use: { hours_per_week: 1 },
+      complaint: "weak", request_key: SecureRandom.uuid, **more }
+  end
+
+  def test_machines_of_one_unknown_model_get_one_sheet
+    jobs = at_once { Services::TakeIn.call(input, by: technician, at: NOW) }
+
+    assert_equal [Models::Job], jobs.map(&:class).uniq
+    assert_equal 1, Models::Sheet.where(maker: "Ewer").count
+    assert_equal MANY, jobs.map { |job| job.machine.id }.uniq.size
+  end
+
+  def test_a_take_in_sent_several_times_is_one_and_every_answer_is_the_same
+    known = new_machine
+    [{ machine_id: known.id, customer_id: known.customer_id, customer: nil, machine: nil }, {}].each do |subject|
+      form = input(**subject).compact
+      jobs = at_once { Services::TakeIn.call(form, by: technician, at: NOW) }
+
+      assert_equal [Models::Job], jobs.map(&:class).uniq, jobs.grep(Services::Error).map(&:message).uniq.inspect
+      assert_equal 1, jobs.map(&:number).uniq.size
+    end
+  end
+
+  def test_one_machine_put_on_the_bench_by_several
+    known = new_machine
+    answers = at_once { Services::TakeIn.call(input(machine_id: known.id, customer: nil, machine: nil).compact, by: technician, at: NOW) }
+
+    assert_equal 1, answers.grep(Models::Job).size
+    assert(answers.grep(Services::Error).all? { |error| error.message.match?(/on the bench/) })
+  end
+
+  def test_one_settles_and_the_others_hear_who_did
+    job = take_in
+    record(job, "pre-filter", { grey: 5 })
+    Services::FinishLookOver.call(job.number, by: technician, at: NOW)
+    answers = at_once { |place| Services::Settle.call(job.number, agreed_name: "Name #{place}", agreed_how: "phone", warranty_name: "Wendel", by: technician, at: NOW) }
+    kept = job.refresh.agreed_name
+
+    assert_equal 1, answers.grep(Models::Job).size
+    assert_equal ["This was settled just now by #{technician.name}: #{kept} agreed. Yours was not saved."], answers.grep(Services::Refused).map(&:message).uniq
+    assert_equal 1, Models::Estimate.where(job_id: job.id).count
+    again = Services::Settle.call(job.number, agreed_name: kept, agreed_how: "phone", warranty_name: "Wendel", by: technician, at: NOW)
+
+    assert_equal job.number, again.number, "the same form once more"
+  end
+
+  def test_one_clears_a_stop_and_the_others_hear_who_did
+    job = take_in
+    record(job, "battery", { state: "swollen" })
+    stop = Models::Stop.standing.first(job_id: job.id)
+    answers = at_once { |place| Services::ClearStop.call(job.number, stop.id, note: "note #{place}", by: technician, at: NOW) }
+
+    assert_equal 1, answers.grep(Models::Job).size
+    assert(answers.grep(Services::Refused).all? { |error| error.message.include?(stop.refresh.note) })
+  end
+
+  # A burst of guesses gets no more looks at the password than as many in a row would.
+  def test_guesses_in_the_same_moment
+    waits = at_once(20) { Services::SignInTries.new(login: "ines@example.org", address: "192.0.2.1", key: "k").begin(at: NOW) }
+
+    assert_equal 3, waits.count(nil)
+  end
+end
