@@ -11,7 +11,7 @@ module UprightBench
       READ = %i[schema_info].freeze
       # Rows that are workings, not records: whatever else there is may be added to and changed, but not deleted.
       DELETABLE = %i[person_sessions sign_in_tries throttle_counts work_items earnings channel_faults wordings part_forecasts skips findings
-                     sheet_drafts learned part_import_pieces due_counts que_jobs que_lockers].freeze
+                     sheet_drafts learned part_import_pieces paper_runs paper_pieces due_counts que_jobs que_lockers].freeze
 
       module_function
 

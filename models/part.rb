@@ -12,6 +12,14 @@ module UprightBench
       many_to_one :supplier
 
       dataset_module do
+        # Those with some words in their number or name; all when there are none.
+        def called(words)
+          return self if words.empty?
+
+          pattern = "%#{escape_like(words)}%"
+          where(Sequel.ilike(:number, pattern) | Sequel.ilike(:name, pattern))
+        end
+
         # @param side [String] a measure, as "length_mm"
         # @param slack [Numeric] how far it may be off
         def of_about(side, wanted, slack)

@@ -10,12 +10,22 @@ module UprightBench
       FONTS = File.expand_path("../public/vendor/print", __dir__)
       MM = 72 / 25.4 # points in a millimetre
 
+      # What was made.
+      Rendered = Struct.new(:bytes, :pages, keyword_init: true)
+
       # @return [String] the PDF
       def render
+        make.bytes
+      end
+
+      # @yieldparam page [Integer] that was begun, for whoever shows how far it is
+      # @return [Rendered] the PDF's bytes, and how many pages it has
+      def make
         @pdf = Prawn::Document.new(page_size: size_mm.map { |mm| mm * MM }, margin: self.class::MARGIN_MM * MM, info: info)
         use_fonts
+        pdf.on_page_create { yield pdf.page_number } if block_given?
         draw
-        @pdf.render
+        Rendered.new(bytes: pdf.render, pages: pdf.page_count)
       end
 
       private

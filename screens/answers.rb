@@ -27,7 +27,7 @@ module UprightBench
 
       def self.calls(app)
         app.get("/cards/calls") { calls_page }
-        app.get("/cards/calls.pdf") { pdf Papers::CallList.new(shop: shop.name, rows: calls_to_make.map { |card, letter| call_row(card, letter) }).render, "calls" }
+        app.get("/cards/calls.pdf") { print("calls") }
 
         app.post "/cards/calls/:id" do
           card = Services::Lookup.one(Models::Card, id_of(params["id"]))
@@ -98,16 +98,9 @@ module UprightBench
           cards.map { |card| [card, letters.of(card)] }
         end
 
-        # The newest of each customer, while nobody has answered it.
         # @return [Sequel::Dataset] of cards
         def calls_waiting
-          listed = Models::Message.where(channel: "phone", state: "handed_over").where(Sequel[:handed_over_at] > Config::Zone.at(today - Services::HearAnswer::VALID_DAYS, 0))
-          newest = Models::Card.where(id: listed.select(:card_id)).group(:customer_id).select(Sequel.function(:max, :id))
-          Models::Card.where(id: newest, answered_at: nil)
-        end
-
-        def call_row(card, letter)
-          { name: card.customer.name, phone: card.customer.phone, words: letter.call, calls: card.calls }
+          Services::HearAnswer.waiting_for_a_call(today: today)
         end
 
         def came_page

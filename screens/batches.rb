@@ -18,9 +18,7 @@ module UprightBench
         end
 
         app.get "/cards/batches/:id/print.pdf" do
-          batch = batch_asked
-          sheet = Papers::CardSheet::SHEETS_MM.key?(params["sheet"]) ? params["sheet"] : "a4"
-          pdf Papers::CardSheet.new(cards: printed_cards(batch), sender: shop.sender, style: card_style, sheet: sheet).render, "batch-#{batch.id}"
+          print("batch", batch: batch_asked.id, sheet: Papers::CardSheet::SHEETS_MM.key?(params["sheet"]) ? params["sheet"] : "a4")
         end
       end
 
@@ -45,17 +43,6 @@ module UprightBench
 
         def batch_progress(batch)
           erb :"batches/_progress", layout: !htmx?, locals: { batch: batch, counts: batch.counts }
-        end
-
-        # Those that go by post and were not taken back, all of a batch on sheets.
-        # @return [Array<Hash>] as Papers::CardSheet takes them
-        def printed_cards(batch)
-          cards = batch.cards_dataset.where(channel: "post").where(id: batch.messages_dataset.unordered.exclude(state: %w[withdrawn
-                                                                                                                          rejected]).select(:card_id)).eager(:customer).all
-          raise Services::NotFound, "No card of this batch goes by post." if cards.empty?
-
-          letters = Outbox::Letters.new(cards, shop: shop)
-          cards.map { |card| { letter: letters.of(card), address: card.customer.recipient("post") } }
         end
 
         def batch_words(batch)

@@ -92,7 +92,7 @@ module UprightBench
       # What falls due within a year, for those who plan: as paper, and for a calendar.
       def self.year_ahead(app)
         app.get "/customers/:id/dues.pdf" do
-          pdf due_list(customer_asked), "due"
+          print("dues", customer: customer_asked.id)
         end
 
         app.get "/customers/:id/dues.ics" do
@@ -107,19 +107,13 @@ module UprightBench
       # The same put together to visits.
       def self.planning(app)
         app.get("/customers/:id/plan") { plan_page(customer_asked) }
-        app.get("/customers/:id/plan.pdf") { pdf plan_paper(customer_asked), "plan" }
+        app.get("/customers/:id/plan.pdf") { print("plan", customer: customer_asked.id) }
         app.get("/customers/:id/plan.ics") { calendar(plan_calendar(customer_asked), "plan") }
       end
       private_class_method :planning
 
       # Helpers of this screen's routes and templates.
       module Helpers
-        # @return [String] PDF
-        def due_list(customer)
-          rows = Services::YearAhead.call(customer, today: today).map(&:to_h)
-          Papers::DueList.new(shop: "#{shop.name}, #{shop.phone}", customer: customer.name, until_on: today >> 12, rows: rows).render
-        end
-
         # @return [String] iCalendar
         def due_calendar(customer)
           rows = Services::YearAhead.call(customer, today: today).map { |row| { id: "due-#{row.id}", date: row.date, summary: "#{row.machine}: #{row.what.join(', ')}" } }
@@ -149,25 +143,11 @@ module UprightBench
 
         # @return [Array<Hash>] a machine and day each, as Papers::DueList takes them
         def plan_rows(customer)
-          visits_of(customer).flat_map { |visit| visit_rows(visit) }
-        end
-
-        def visit_rows(visit)
-          visit.rows.map { |row| { date: visit.date, overdue: false, **row } }
-        end
-
-        # @return [Array<Hash>] in the same form: the parts to have there, a line each
-        def parts_rows(visit)
-          visit.parts.map { |part, pieces| { date: visit.date, overdue: false, machine: "Part to have there", what: ["#{pieces} × #{part.name} #{part.number}"] } }
+          visits_of(customer).flat_map { |visit| Services::PrintedPlan.machines(visit) }
         end
 
         def visits_of(customer)
           Services::PlanYear.call(customer, today: today, policies: policies)
-        end
-
-        def plan_paper(customer)
-          rows = visits_of(customer).flat_map { |visit| visit_rows(visit) + parts_rows(visit) }
-          Papers::DueList.new(shop: "#{shop.name}, #{shop.phone}", customer: "Visits of #{customer.name}", until_on: today >> 12, rows: rows).render
         end
 
         def life_drawing(machine)

@@ -37,10 +37,7 @@ module UprightBench
         end
 
         app.get "/take-in/tags.pdf" do
-          jobs = taken_jobs
-          raise Services::NotFound, "There are no such jobs." if jobs.empty?
-
-          pdf claim_tags(jobs), "tags"
+          print("tags", customer: id_of(params["customer_id"]), from: id_of(params["from"]), to: id_of(params["to"]))
         end
       end
       private_class_method :taken

@@ -43,7 +43,7 @@ module UprightBench
       private_class_method :pages
 
       def self.papers(app)
-        app.get("/jobs/:number/tag.pdf") { pdf claim_tags([job_asked], slips: true), "tag-#{params['number']}" }
+        app.get("/jobs/:number/tag.pdf") { pdf claim_tag(job_asked), "tag-#{params['number']}" }
         app.get("/jobs/:number/estimate.pdf") { pdf estimate_paper(job_asked), "estimate-#{params['number']}" }
         app.get("/jobs/:number/trays.pdf") { pdf tray_labels(job_asked), "trays-#{params['number']}" }
 
@@ -123,12 +123,10 @@ module UprightBench
           { shaken: params["not_shaken"].nil?, draught: !params["draught"].nil? }
         end
 
-        # @param jobs [Array<Models::Job>]
-        # @param slips [Boolean] with one for the customer after each, whose code opens the customer's page
+        # The tag, and the slip for the customer, whose code opens the customer's page.
         # @return [String] PDF
-        def claim_tags(jobs, slips: false)
-          tags = jobs.flat_map { |job| [{ number: job.number, code: "J#{job.number}", lines: tag_lines(job) }, (slip(job) if slips)].compact }
-          Papers::ClaimTag.new(shop: "#{shop.name}, #{shop.phone}", tags: tags).render
+        def claim_tag(job)
+          Papers::ClaimTag.new(shop: "#{shop.name}, #{shop.phone}", tags: [Services::PrintedTags.tag(job, today: today), slip(job)]).render
         end
 
         def slip(job)
@@ -172,10 +170,6 @@ module UprightBench
           return "Ready #{moment(visit.promise_now.call)}, when it is agreed now." if visit.step == :settle
 
           visit.job.promise_at && "Ready #{moment(visit.job.promise_at)}."
-        end
-
-        def tag_lines(job)
-          [job.machine.sheet.title, job.customer.name, job.complaint, job.promise_at ? "ready #{moment(job.promise_at)}" : "in #{day(Config::Zone.date(job.taken_in_at))}"]
         end
 
         def problem_at(problem, where)

@@ -17,7 +17,7 @@ module UprightBench
       def self.out(app)
         app.get("/shelf/list") { list_page }
         app.get("/shelf/list.csv") { allow!(:bulk_export) && csv(Formats::PartList.write(parts_on_file), "parts-#{today.iso8601}") }
-        app.get("/shelf/labels.pdf") { pdf shelf_labels, "shelf-labels" }
+        app.get("/shelf/labels.pdf") { print("shelf_labels", **labels_asked) }
       end
 
       def self.incoming(app)
@@ -30,6 +30,10 @@ module UprightBench
           list_page(import&.problems || ["Choose a file, or paste its lines."])
         end
 
+        looked_at(app)
+      end
+
+      def self.looked_at(app)
         app.get("/shelf/list/:id") { changes_page(import_asked) }
         app.get("/shelf/list/:id/progress") { changes_page(import_asked, layout: false) }
 
@@ -44,7 +48,7 @@ module UprightBench
           end
         end
       end
-      private_class_method :out, :incoming
+      private_class_method :out, :incoming, :looked_at
 
       # Helpers of this screen's routes.
       module Helpers
@@ -102,23 +106,12 @@ module UprightBench
           { true => "yes", false => "no" }.fetch(value, value)
         end
 
-        MOST_LABELS = 300
-
         # Of one part, of all that an order brought, or of those that are called so.
-        def shelf_labels
-          found = labelled.eager(:supplier).order(:number).limit(MOST_LABELS).all.select { |part| part.number.ascii_only? }
-          raise Services::NotFound, "There is no such part." if found.empty?
+        def labels_asked
+          return { part: id_of(params["part"]) } if params["part"]
+          return { order: id_of(params["order"]) } if params["order"]
 
-          Papers::ShelfLabel.new(shop: "#{shop.name}, #{shop.phone}", labels: found.map { |part| { name: part.name, number: part.number, price: money(part.price_cents) } }).render
-        end
-
-        def labelled
-          return Models::Part.where(id: id_of(params["part"])) if params["part"]
-          if params["order"]
-            return Models::Part.where(id: Models::OrderLine.where(order_id: Models::SupplierOrder.where(number: id_of(params["order"])).select(:id)).select(:part_id))
-          end
-
-          shelf_found(params["q"].to_s.strip[0, 100])
+          { query: params["q"].to_s.strip[0, 100] }
         end
       end
     end

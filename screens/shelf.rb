@@ -43,18 +43,11 @@ module UprightBench
 
         # @param after [String] the number of the last part seen
         def shelf_parts(query, after)
-          found = shelf_found(query).eager(:stock_level, :fit_rules, :forecast).order(:number).limit(MOST)
+          found = Models::Part.called(query).eager(:stock_level, :fit_rules, :forecast).order(:number).limit(MOST)
           (after.empty? ? found : found.where { number > after }).all
         end
 
         # @return [Sequel::Dataset] parts that are called so, by number or name
-        def shelf_found(query)
-          return Models::Part.dataset if query.empty?
-
-          words = "%#{DB.dataset.escape_like(query)}%"
-          Models::Part.where(Sequel.ilike(:number, words) | Sequel.ilike(:name, words))
-        end
-
         def fit_page
           @title = "What fits"
           sheet_id = params["sheet"].to_s.empty? ? nil : id_of(params["sheet"])

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-require "net/http"
 require "socket"
+require_relative "children"
 require_relative "cluster"
 require_relative "gems"
 require_relative "packages"
@@ -14,15 +14,19 @@ module UprightBench
         ROOT = File.expand_path("../..", __dir__)
         DATABASE = "upright_bench"
         DEFAULT_PORT = "4610"
-        UP_WITHIN_SECONDS = 60
-        DOWN_WITHIN_SECONDS = 8
+        SIGN_INS = <<~WORDS
+          The demo's sign-ins (the password is ropewalk-demo):
+            ines@ropewalk.example.org      owner
+            tobiah@ropewalk.example.org    technician
+            sunniva@ropewalk.example.org   counter
+        WORDS
 
         # @param arguments [Array<String>] --fresh
         def initialize(arguments, env = ENV)
           @fresh = arguments.include?("--fresh")
           @env = env.to_h
           @port = @env.fetch("PORT", DEFAULT_PORT)
-          @children = {}
+          @children = Children.new(ROOT, port: @port)
         end
 
         # @return [Integer] exit status
@@ -124,84 +128,25 @@ module UprightBench
         end
 
         def run
-          @children["web"] = launch("bundle", "exec", "puma", "-C", "config/puma.rb")
-          workers.times { |place| @children["worker #{place + 1}"] = launch(File.join(ROOT, "bin/worker")) }
-          wait_until_ready
+          @children.start("web", settings, "bundle", "exec", "puma", "-C", "config/puma.rb")
+          workers.times { |place| @children.start("worker #{place + 1}", settings, File.join(ROOT, "bin/worker")) }
+          @children.wait_until_ready
           welcome
-          watch
+          @children.watch
         end
-
-        # In a group of its own, so that Ctrl-C reaches it through us and once.
-        def launch(*command)
-          Process.spawn(settings, *command, chdir: ROOT, pgroup: true)
-        end
-
-        # The worker too: what is sent in the first second leaves.
-        def wait_until_ready
-          started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-          until ready?
-            raise Failure, "the web or the worker process ended; its words are above" if ended
-            raise Failure, "not ready: see /readyz" if Process.clock_gettime(Process::CLOCK_MONOTONIC) - started > UP_WITHIN_SECONDS
-
-            sleep 0.2
-          end
-        end
-
-        def ready?
-          Net::HTTP.get_response("127.0.0.1", "/readyz", @port.to_i).is_a?(Net::HTTPSuccess)
-        rescue SystemCallError
-          false
-        end
-
-        SIGN_INS = <<~WORDS
-          The demo's sign-ins (the password is ropewalk-demo):
-            ines@ropewalk.example.org      owner
-            tobiah@ropewalk.example.org    technician
-            sunniva@ropewalk.example.org   counter
-        WORDS
 
         def welcome
           Shell.say <<~WORDS
 
             Upright Bench is up: http://127.0.0.1:#{@port}/
-            #{SIGN_INS.to_s unless production?}Cards that are sent land in #{File.join(state_dir, 'outbox')}. Ctrl-C stops everything.
+            #{SIGN_INS unless production?}Cards that are sent land in #{File.join(state_dir, 'outbox')}. Ctrl-C stops everything.
 
           WORDS
         end
 
-        # @return [Integer, nil] of a child that has ended
-        def ended
-          @children.values.find { |pid| Process.wait(pid, Process::WNOHANG) }
-        end
-
-        def watch
-          Signal.trap("TERM") { raise Interrupt }
-          sleep 0.5 until (pid = ended)
-          name = @children.key(pid)
-          @children.delete(name)
-          raise Failure, "the #{name} process ended by itself"
-        end
-
         def stop
-          @children.each_value { |pid| signal("TERM", pid) }
-          deadline = Process.clock_gettime(Process::CLOCK_MONOTONIC) + DOWN_WITHIN_SECONDS
-          @children.each_value do |pid|
-            sleep 0.1 until gone?(pid) || Process.clock_gettime(Process::CLOCK_MONOTONIC) > deadline
-            signal("KILL", pid)
-          end
+          @children.stop
           @cluster&.stop
-        end
-
-        def gone?(pid)
-          Process.wait(pid, Process::WNOHANG)
-        rescue Errno::ECHILD
-          true
-        end
-
-        def signal(name, pid)
-          Process.kill(name, -pid)
-        rescue Errno::ESRCH, Errno::EPERM
-          nil
         end
       end
     end

@@ -59,7 +59,8 @@ module UprightBench
 
         def environment(bundle, cluster)
           cluster.create_database(DATABASE)
-          bundle.merge("APP_ENV" => "test", "DATABASE_URL" => cluster.url(DATABASE), "DATABASE_OWNER_URL" => cluster.owner_url(DATABASE), "STATE_DIR" => File.join(ROOT, "var/test"),
+          bundle.merge("APP_ENV" => "test", "DATABASE_URL" => cluster.url(DATABASE), "DATABASE_OWNER_URL" => cluster.owner_url(DATABASE),
+                       "STATE_DIR" => File.join(ROOT, "var/test"),
                        "PUBLIC_URL" => "http://127.0.0.1:4610", "SHOP_TZ" => "America/Halifax", "SMTP_URL" => nil)
         end
       end

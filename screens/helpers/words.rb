@@ -16,14 +16,11 @@ module UprightBench
         def moment(time)
           return "" if time.nil?
 
-          local = Config::Zone.local(time)
-          return "today #{local.strftime('%H:%M')}" if local.to_date == today
-
-          local.strftime((local.to_date - today).abs < 7 ? "%a %H:%M" : "%-d %b %H:%M")
+          Core::Units::Moment.words(Config::Zone.local(time), today: today)
         end
 
         def money(cents)
-          format("%<sign>s%<whole>d.%<part>02d", sign: "$", whole: cents / 100, part: cents % 100)
+          Core::Money::Amount.words(cents)
         end
 
         # @return [String] as in "1 piece"

@@ -9,6 +9,14 @@ module UprightBench
 
       module_function
 
+      # The newest card of each customer, while nobody has answered it.
+      # @return [Sequel::Dataset] of cards
+      def waiting_for_a_call(today:)
+        listed = Models::Message.where(channel: "phone", state: "handed_over").where(Sequel[:handed_over_at] > Config::Zone.at(today - VALID_DAYS, 0))
+        newest = Models::Card.where(id: listed.select(:card_id)).group(:customer_id).select(Sequel.function(:max, :id))
+        Models::Card.where(id: newest, answered_at: nil)
+      end
+
       # The newest card of each customer whom the words name: a part of the name, the last digits of a phone, a plate.
       # @param who [String]
       # @return [Array<Models::Card>]

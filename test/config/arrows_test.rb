@@ -7,7 +7,7 @@ class ArrowsTest < AppTest
   # room => rooms it may lean on
   ALLOWED = {
     "core" => [], "drawings" => %w[Core], "papers" => %w[Core], "formats" => %w[Core], "models" => %w[Core],
-    "outbox" => %w[Core Models Papers Formats Config], "pictures" => %w[Config], "services" => %w[Core Models Outbox Config Pictures Formats],
+    "outbox" => %w[Core Models Papers Formats Config], "pictures" => %w[Config], "services" => %w[Core Models Outbox Config Pictures Formats Papers],
     "screens" => %w[Core Models Services Drawings Papers Formats Outbox Config Pictures], "demo" => %w[Core Models Services Outbox Config]
   }.freeze
   ROOMS = /(?<![:\w])(?:UprightBench::)?(Core|Models|Services|Screens|Drawings|Papers|Formats|Outbox|Demo|Config|Pictures)::/

@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    # Papers of many pages: how far the worker is, and the files when they are there.
+    module PaperRuns
+      AGAIN_SECONDS = 1
+
+      def self.registered(app)
+        app.helpers Helpers
+        app.get("/papers/:id") { run_page(run_asked) }
+        app.get("/papers/:id/progress") { run_page(run_asked, layout: false) }
+
+        app.get "/papers/:id/:part.pdf" do
+          run = run_asked
+          part = id_of(params["part"]) - 1
+          raise Services::NotFound, "This paper is not there, or no longer." unless part.between?(0, run.parts_done - 1)
+
+          content_type "application/pdf"
+          headers "content-disposition" => %(inline; filename="#{file_name(run, part)}")
+          run.each_piece(part)
+        end
+      end
+
+      # Helpers of whatever screen prints.
+      module Helpers
+        # The paper, or the page that shows how far it is.
+        # @param kind [String] of Services::LongPaper
+        # @param arguments [Hash{Symbol=>Object}]
+        def print(kind, **arguments)
+          arguments = arguments.compact.transform_keys(&:to_s)
+          maker = Services::LongPaper.maker(kind, arguments)
+          return pdf(maker.paper(0).render, maker.name) if maker.pages <= Services::LongPaper::MOST_PAGES_AT_ONCE
+
+          redirect "/papers/#{Services::LongPaper.ask(kind, arguments, by: person, at: now).id}", 303
+        end
+
+        def run_asked
+          Services::Lookup.one(Models::PaperRun, id_of(params["id"]))
+        end
+
+        def run_page(run, layout: !htmx?)
+          @title = "Paper"
+          erb :"paper_runs/page", layout: layout && page_layout, locals: { run: run }
+        end
+
+        def file_name(run, part)
+          run.parts == 1 ? "#{run.name}.pdf" : "#{run.name}-#{part + 1}-of-#{run.parts}.pdf"
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+require "que"
+
+module UprightBench
+  module Services
+    # Papers that may be long. A short one is made while somebody waits; of a long one the worker makes part after part, each a file of
+    # its own that is kept as soon as it is there, and the page shows how far it is.
+    class LongPaper
+      MOST_PAGES_AT_ONCE = 20
+      KEPT_DAYS = 2
+
+      # kind => what makes it: `name`, `pages`, `parts`, and `paper(part)` from 0 on
+      def self.kinds
+        { "shelf_labels" => PrintedShelfLabels, "batch" => PrintedBatch, "tags" => PrintedTags, "dues" => PrintedDues, "plan" => PrintedPlan, "calls" => PrintedCalls }
+      end
+
+      # The queue's job: one part, and then the next.
+      class Work < Que::Job
+        def run(id)
+          run = Models::PaperRun.with_pk!(id)
+          return if run.finished_at
+
+          LongPaper.make_part(run, at: Time.now)
+          self.class.enqueue(id) unless run.finished_at
+        rescue StandardError => e
+          Config::Report.error(e, what: "paper")
+          run&.update(failed: e.is_a?(Error) ? e.message : "It could not be made.", finished_at: Time.now)
+        end
+      end
+
+      # @param arguments [Hash{String=>Object}] plain values, as the kind takes them
+      # @return [#pages, #paper]
+      # @raise [NotFound] when there is nothing to print
+      def self.maker(kind, arguments)
+        kinds.fetch(kind).new(**arguments.transform_keys(&:to_sym)).tap { |maker| raise NotFound, "There is nothing to print." if maker.pages.zero? }
+      end
+
+      # @return [Models::PaperRun] the one that is under way already, or a new one
+      def self.ask(kind, arguments, by:, at:)
+        maker = maker(kind, arguments)
+        DB.transaction do
+          forget_old(at)
+          id = Models::PaperRun.dataset.insert_conflict.insert(kind: kind, arguments: Sequel.pg_jsonb(arguments), name: maker.name, pages: maker.pages, parts: maker.parts,
+                                                               asked_by: by.id, asked_at: at)
+          Work.enqueue(id) if id
+          id ? Models::PaperRun.with_pk!(id) : Models::PaperRun.first!(kind: kind, arguments: Sequel.pg_jsonb(arguments), asked_by: by.id, finished_at: nil)
+        end
+      end
+
+      # The next part of a run.
+      def self.make_part(run, at:)
+        part = run.parts_done
+        before = run.pages_done
+        pdf = maker(run.kind, run.arguments.to_hash).paper(part).make { |page| run.update(pages_done: before + page) if (page % MOST_PAGES_AT_ONCE).zero? }
+        DB.transaction do
+          run.keep(part, pdf.bytes)
+          run.update(parts_done: part + 1, pages_done: before + pdf.pages, finished_at: (at if part + 1 == run.parts))
+        end
+      end
+
+      def self.forget_old(at)
+        old = Models::PaperRun.where { asked_at < at - (KEPT_DAYS * 86_400) }.select(:id)
+        DB[:paper_pieces].where(paper_run_id: old).delete
+        Models::PaperRun.where(id: old).delete
+      end
+      private_class_method :forget_old
+    end
+  end
+end

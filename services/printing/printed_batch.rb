@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # The cards of a batch that go by post and were not taken back, several on a sheet.
+    class PrintedBatch < Printed
+      # @param batch [Integer] its id
+      # @param sheet [String] of Papers::CardSheet::SHEETS_MM
+      def initialize(batch:, sheet: "a4")
+        super()
+        @batch = batch
+        @sheet = sheet
+      end
+
+      def name
+        "batch-#{@batch}"
+      end
+
+      def pages
+        @pages ||= (cards.count / on_a_sheet.to_f).ceil
+      end
+
+      def paper(part)
+        found = slice(cards.order(:id).eager(:customer), part, rows_a_page: on_a_sheet)
+        letters = Outbox::Letters.new(found, shop: shop)
+        Papers::CardSheet.new(cards: found.map { |card| { letter: letters.of(card), address: card.customer.recipient("post") } }, sender: shop.sender, style: style, sheet: @sheet)
+      end
+
+      private
+
+      def cards
+        kept = Models::Message.where(batch_id: @batch).exclude(state: %w[withdrawn rejected]).select(:card_id)
+        Models::Card.where(batch_id: @batch, channel: "post", id: kept)
+      end
+
+      def on_a_sheet
+        Papers::CardSheet.on_a_sheet(style.format, @sheet)
+      end
+
+      def style
+        @style ||= Policies.now.then { |policies| Papers::PostCard::Style.of("card_size" => policies.choice("card_size"), "card_layout" => policies.choice("card_layout")) }
+      end
+    end
+  end
+end

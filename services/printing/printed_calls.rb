@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # Everybody who waits for a call, with what to say.
+    class PrintedCalls < Printed
+      CALLS_A_PAGE = 6 # or more, where there is little to say
+
+      def initialize(**)
+        super()
+      end
+
+      def name
+        "calls"
+      end
+
+      # As near as it can be told before it is laid out.
+      def pages
+        [(waiting.count / CALLS_A_PAGE.to_f).ceil, 1].max
+      end
+
+      def parts
+        1
+      end
+
+      def paper(_part)
+        cards = waiting.eager(:customer).order(:calls, :id).all
+        letters = Outbox::Letters.new(cards, shop: shop)
+        rows = cards.map { |card| { name: card.customer.name, phone: card.customer.phone, words: letters.of(card).call, calls: card.calls } }
+        Papers::CallList.new(shop: shop.name, rows: rows)
+      end
+
+      private
+
+      def waiting
+        HearAnswer.waiting_for_a_call(today: today)
+      end
+    end
+  end
+end
