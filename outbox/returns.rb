@@ -52,7 +52,7 @@ module UprightBench
       rescue Errno::ENOENT
         nil # another worker was through with it
       rescue SystemCallError => e
-        warn "Returned mail stays where it is: #{e.message}"
+        Config::Report.error(e, what: "returned mail stays where it is")
       end
 
       def message_of(report)

@@ -13,7 +13,9 @@ module UprightBench
       READ_RETURNS_SECONDS = 30
 
       def run
-        Que.logger = Logger.new($stderr, level: Logger::ERROR)
+        Thread.report_on_exception = false
+        Que.logger = nil # its lines hold whole rows; what goes wrong is reported by kind and place
+        Que.error_notifier = ->(error, job) { Config::Report.error(error, what: job && job[:job_class]) }
         @told = Queue.new
         %w[INT TERM].each { |name| Signal.trap(name) { @told << name } }
         locker = Que::Locker.new(worker_priorities: Array.new(THREADS))
@@ -32,7 +34,7 @@ module UprightBench
           sleep READ_RETURNS_SECONDS
           Returns.new.call
         rescue StandardError => e
-          warn "Returned mail could not be read: #{e.message.lines.first}"
+          Config::Report.error(e, what: "returned mail")
         end
       end
 
@@ -40,7 +42,7 @@ module UprightBench
       # place of this one has nothing left of them.
       def begin_anew(error)
         Thread.list.each { |thread| thread.abort_on_exception = false }
-        warn "The worker lost the database and waits for it: #{error.message.lines.first}"
+        Config::Report.error(error, what: "the worker lost the database and waits for it")
         sleep LOOK_AGAIN_SECONDS until @told.size.positive? || database?
         exec(RbConfig.ruby, $PROGRAM_NAME) if @told.empty?
       end

@@ -15,13 +15,15 @@ module UprightBench
       Prepared = Struct.new(:digest, :width, :height, :sizes, keyword_init: true)
 
       BIGGEST_BYTES = 25 * 1024 * 1024
-      MOST_PIXELS = 120_000_000 # beyond any phone; a small file may claim more, to fill the memory
+      # A phone's largest usual picture has 50 million; what claims more is there to fill memory and time.
+      MOST_PIXELS = 52_000_000
       SIDES = { full: 2000, small: 320 }.freeze # longer side in pixels
       QUALITY = 82
       SIGNS = { "\xFF\xD8\xFF".b => "JPEG", "\x89PNG\r\n\x1A\n".b => "PNG" }.freeze
 
       Vips.block_untrusted(true) # only readers that are hardened against strangers' files
       Vips.cache_set_max(0)      # no picture is read twice
+      ONE_AT_A_TIME = Mutex.new  # in each process: several at once would take the processor from everybody else
 
       # @param path [String] of the file as it came
       def initialize(path)
@@ -33,14 +35,18 @@ module UprightBench
       def call
         look_at_the_file
         look_inside
-        sizes = SIDES.to_h { |size, side| [size, shrunk(side)] }
-        small = Vips::Image.new_from_buffer(sizes.fetch(:full), "")
-        Prepared.new(digest: Digest::SHA256.hexdigest(sizes.fetch(:full)), width: small.width, height: small.height, sizes: sizes)
+        ONE_AT_A_TIME.synchronize { prepare }
       rescue Vips::Error
         raise Unfit, "is damaged: it could not be read as a picture"
       end
 
       private
+
+      def prepare
+        sizes = SIDES.to_h { |size, side| [size, shrunk(side)] }
+        small = Vips::Image.new_from_buffer(sizes.fetch(:full), "")
+        Prepared.new(digest: Digest::SHA256.hexdigest(sizes.fetch(:full)), width: small.width, height: small.height, sizes: sizes)
+      end
 
       def look_at_the_file
         size = File.size(@path)
@@ -56,7 +62,7 @@ module UprightBench
 
       def look_inside
         image = Vips::Image.new_from_file(@path, access: :sequential)
-        raise Unfit, "has #{image.width} × #{image.height} points, more than any camera's" if image.width * image.height > MOST_PIXELS
+        raise Unfit, "has #{image.width} × #{image.height} points, more than can be taken: at most #{MOST_PIXELS / 1_000_000} million" if image.width * image.height > MOST_PIXELS
       end
 
       # Reads no more than it needs, turns by the camera's note, and writes nothing but the picture.

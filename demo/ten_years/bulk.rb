@@ -14,36 +14,42 @@ module UprightBench
           @say = say
         end
 
+        # As the owner of the tables: the application may not take their constraints off.
         def call
-          DB.transaction do
-            DB.run("SET LOCAL maintenance_work_mem = '512MB'")
-            DB.run("SET LOCAL synchronous_commit = off")
-            made_again = take_off
-            @tables.each { |table| pour(**table) }
-            @say.call "Ten years: checking what points at what, and sorting …"
-            made_again.each { |statement| DB.run(statement) }
+          Config::Database.as_owner(DB) do |owner|
+            @db = owner
+            @db.transaction { whole }
+            @tables.each { |table| go_on(table[:name]) }
+            @db.get(Sequel.function(:setval, "job_numbers", @db[:jobs].max(:number)))
           end
-          @tables.each { |table| go_on(table[:name]) }
-          DB.get(Sequel.function(:setval, "job_numbers", DB[:jobs].max(:number)))
         end
 
         private
 
+        def whole
+          @db.run("SET LOCAL maintenance_work_mem = '512MB'")
+          @db.run("SET LOCAL synchronous_commit = off")
+          made_again = take_off
+          @tables.each { |table| pour(**table) }
+          @say.call "Ten years: checking what points at what, and sorting …"
+          made_again.each { |statement| @db.run(statement) }
+        end
+
         def pour(name:, columns:, rows:)
           started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-          DB.copy_into(name, columns: columns, data: rows.each_slice(CHUNK).lazy.map(&:join))
-          @say.call format("Ten years: %<name>s, %<count>d rows, %<took>.0f s", name: name, count: DB[name].count, took: Process.clock_gettime(Process::CLOCK_MONOTONIC) - started)
+          @db.copy_into(name, columns: columns, data: rows.each_slice(CHUNK).lazy.map(&:join))
+          @say.call format("Ten years: %<name>s, %<count>d rows, %<took>.0f s", name: name, count: @db[name].count, took: Process.clock_gettime(Process::CLOCK_MONOTONIC) - started)
         end
 
         # @return [Array<String>] what makes it all again, in order
         def take_off
           found = constraints + indexes
-          found.each { |row| DB.run(row[:off]) }
+          found.each { |row| @db.run(row[:off]) }
           found.map { |row| row[:on] }
         end
 
         def constraints
-          DB.fetch(<<~SQL, names).all
+          @db.fetch(<<~SQL, names).all
             SELECT format('ALTER TABLE %s DROP CONSTRAINT %I', conrelid::regclass, conname) AS off,
                    format('ALTER TABLE %s ADD CONSTRAINT %I %s', conrelid::regclass, conname, pg_get_constraintdef(oid)) AS on
             FROM pg_constraint WHERE contype = 'f' AND conrelid::regclass::text IN ?
@@ -51,7 +57,7 @@ module UprightBench
         end
 
         def indexes
-          DB.fetch(<<~SQL, names).all
+          @db.fetch(<<~SQL, names).all
             SELECT format('DROP INDEX %I', indexrelid::regclass) AS off, pg_get_indexdef(indexrelid) AS on
             FROM pg_index WHERE indrelid::regclass::text IN ? AND NOT indisprimary
             AND NOT EXISTS (SELECT 1 FROM pg_constraint WHERE conindid = indexrelid)
@@ -64,10 +70,10 @@ module UprightBench
 
         # The database gives out ids after those that were poured in.
         def go_on(name)
-          return unless DB[name].columns.include?(:id)
+          return unless @db[name].columns.include?(:id)
 
-          sequence = DB.get(Sequel.function(:pg_get_serial_sequence, name.to_s, "id"))
-          DB.get(Sequel.function(:setval, sequence, DB[name].max(:id)))
+          sequence = @db.get(Sequel.function(:pg_get_serial_sequence, name.to_s, "id"))
+          @db.get(Sequel.function(:setval, sequence, @db[name].max(:id)))
         end
       end
     end

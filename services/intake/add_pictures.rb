@@ -6,11 +6,14 @@ module UprightBench
     # file that is not there; the same picture twice is kept once.
     class AddPictures
       MOST = 40 # a job
+      MOST_AT_ONCE = 12 # a form; each takes up to half a second
 
       # @param files [Array<Hash>] as a multipart form gives them, :filename and :tempfile
       # @return [Array<Pictures::Prepare::Prepared>]
-      # @raise [Invalid] naming each file that is no picture
+      # @raise [Invalid] naming each file that is no picture; when there are too many
       def self.prepare(files)
+        raise Invalid, { pictures: ["At most #{MOST_AT_ONCE} pictures at once; send the others after them."] } if files.size > MOST_AT_ONCE
+
         wrong = []
         made = files.filter_map do |file|
           Pictures::Prepare.new(file.fetch(:tempfile).path).call
@@ -25,10 +28,9 @@ module UprightBench
 
       # @param prepared [Array<Pictures::Prepare::Prepared>]
       # @return [Array<Integer>] ids of what was new
-      # @raise [Refused] when the job has too many
+      # @raise [Refused] when the job has too many, or there is no room for them
       def self.call(number, prepared, by:, at:)
-        store = Pictures::Store.ours
-        prepared.each { |one| one.sizes.each { |size, bytes| store.put(one.digest, size, bytes) } }
+        keep_files(prepared)
         DB.transaction do
           job = Lookup.job(number, lock: true)
           raise Refused, "A job keeps at most #{MOST} pictures." if Models::Picture.where(job_id: job.id).count + prepared.size > MOST
@@ -37,13 +39,21 @@ module UprightBench
         end
       end
 
+      def self.keep_files(prepared)
+        store = Pictures::Store.ours
+        prepared.each { |one| one.sizes.each { |size, bytes| store.put(one.digest, size, bytes) } }
+      rescue SystemCallError => e
+        Config::Report.error(e, what: "pictures")
+        raise Refused, "The pictures could not be kept: the disk is full or cannot be written to. Tell the owner; everything else goes on."
+      end
+
       def self.keep(job, one, by, at)
         row = { job_id: job.id, digest: one.digest, width: one.width, height: one.height, stage: job.state, added_by: by.id, added_at: at }
         id = Models::Picture.dataset.insert_conflict(target: %i[job_id digest]).insert(row)
         History.note("added picture", job, by: by, at: at, job: job, data: { picture: id }) if id
         id
       end
-      private_class_method :keep
+      private_class_method :keep, :keep_files
     end
   end
 end

@@ -68,7 +68,7 @@ class PrepareTest < AppTest
   end
 
   def test_a_small_file_that_claims_to_be_enormous
-    assert_match(/more than any camera/, unfit(Vips::Image.black(20_000, 20_000).pngsave_buffer))
+    assert_match(/at most 52 million/, unfit(Vips::Image.black(20_000, 20_000).pngsave_buffer))
   end
 
   def test_the_store_writes_once_and_never_half
@@ -79,5 +79,25 @@ class PrepareTest < AppTest
       assert_equal "round 0", store.path("ab#{'0' * 62}", :full).binread
       assert_equal 1, Dir["#{folder}/**/*"].count { |path| File.file?(path) }
     end
+  end
+
+  # Eight at once take the processor one after the other, and the other requests of the process in between.
+  def test_one_at_a_time
+    inside = Queue.new
+    most = 0
+    watched = Class.new(Pictures::Prepare) do
+      define_method(:shrunk) do |side|
+        inside << 1
+        most = [most, inside.size].max
+        sleep 0.01
+        super(side).tap { inside.pop }
+      end
+    end
+    Tempfile.create(["a", ".png"]) do |file|
+      noise(60, 40).pngsave(file.path)
+      Array.new(8) { Thread.new { watched.new(file.path).call } }.each(&:join)
+    end
+
+    assert_equal 1, most
   end
 end

@@ -23,7 +23,7 @@ class ForecastShelfTest < DatabaseTest
   end
 
   def fit(number)
-    Models::Fitting.in_place.where(machine_id: @machine.id, position: @due.position).delete
+    Models::Fitting.in_place.where(machine_id: @machine.id, position: @due.position).update(removed_on: today)
     Models::Fitting.create(machine_id: @machine.id, position: @due.position, part_id: part(number).id, fitted_on: today - 300, created_by: owner.id)
   end
 

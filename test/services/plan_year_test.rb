@@ -8,7 +8,7 @@ class PlanYearTest < DatabaseTest
     @customer = @machines.first.customer
     @machines.last.update(customer_id: @customer.id)
     @machines.each { |machine| Services::SetClocks.call(machine, on: today) }
-    Models::Due.running.where(machine_id: @machines.map(&:id)).exclude(position: "exhaust-filter").delete
+    Models::Due.running.where(machine_id: @machines.map(&:id)).exclude(position: "exhaust-filter").update(state: "ended", closed_on: today)
     Models::Due.running.where(machine_id: @machines.map(&:id)).update(started_on: today - 300, due_on: today + 60, early_on: today + 60, late_on: today + 60)
   end
 

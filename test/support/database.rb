@@ -57,6 +57,18 @@ module TestDatabase
       end
     end
 
+    # An empty database beside the tests' own, for the block.
+    # @yieldparam env [Hash{String=>String}] that names it
+    def empty_one(name)
+      admin do |db|
+        db.run("DROP DATABASE IF EXISTS #{name} WITH (FORCE)")
+        db.run("CREATE DATABASE #{name} TEMPLATE template0")
+      end
+      yield({ "DATABASE_URL" => url, "DATABASE_OWNER_URL" => owner_url }.transform_values { |address| URI(address).tap { |uri| uri.path = "/#{name}" }.to_s })
+    ensure
+      admin { |db| db.run("DROP DATABASE IF EXISTS #{name} WITH (FORCE)") }
+    end
+
     # Set by a test that commits; the next test begins with a fresh copy.
     attr_writer :dirty
 

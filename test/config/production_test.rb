@@ -1,0 +1,109 @@
+# frozen_string_literal: true
+
+require "net/http"
+require "open3"
+require_relative "../test_helper"
+require_relative "../../config/launch/shell"
+
+# In production nothing opens with a password that everybody knows, and the first owner comes in by an address that works once.
+class ProductionTest < AppTest
+  START = File.join(TestDatabase::ROOT, "bin/start")
+
+  def in_production(**more)
+    Dir.mktmpdir("ub", "/var/tmp") do |folder|
+      port = Config::Launch::Shell.free_port.to_s
+      yield({ "APP_ENV" => "production", "STATE_DIR" => folder, "PORT" => port, "PUBLIC_URL" => "http://127.0.0.1:#{port}", "SESSION_SECRET" => nil, **more })
+    end
+  end
+
+  def test_a_database_with_the_demos_accounts_is_refused
+    in_production do |env|
+      out, status = Open3.capture2e(env, "timeout", "60", START)
+
+      assert_equal 1, status.exitstatus
+      assert_match(/This shop cannot be opened: this database holds the demo's accounts/, out)
+      refute_includes out, Demo::Load::PASSWORD
+      [%w[bundle exec puma -C config/puma.rb], ["bin/worker"]].each do |command|
+        out, status = Open3.capture2e(env.merge("DATABASE_OWNER_URL" => nil), "timeout", "60", *command, chdir: TestDatabase::ROOT)
+
+        refute_predicate status, :success?
+        assert_match(/demo's accounts/, out)
+      end
+    end
+  end
+
+  def test_a_role_that_owns_its_tables_is_refused
+    TestDatabase.empty_one("ub_production") do |database|
+      in_production(**database.merge("DATABASE_URL" => database["DATABASE_OWNER_URL"], "DATABASE_OWNER_URL" => nil)) do |env|
+        assert_match(/owns the tables/, Open3.capture2e(env, "timeout", "60", START).first)
+      end
+    end
+  end
+
+  def test_an_empty_shop_gets_its_first_owner_once
+    TestDatabase.empty_one("ub_production") do |database|
+      in_production(**database) do |env|
+        started(env) do |words|
+          key = words[%r{/first/([\w-]+)}, 1]
+
+          refute_match(/ropewalk/, words)
+          assert_equal "404", get(env, "/c/#{'0' * 26}").code, "a code in a shop without a name"
+          assert_equal "404", get(env, "/first/#{key}x").code
+          open_the_shop(env, key)
+
+          assert_equal "404", get(env, "/first/#{key}").code
+          assert_equal "600", File.stat(File.join(env["STATE_DIR"], "keys.json")).mode.to_s(8)[-3..]
+        end
+      end
+    end
+  end
+
+  private
+
+  # @yieldparam words [String] what the start printed
+  def started(env)
+    reader, writer = IO.pipe
+    pid = Process.spawn(env, START, out: writer, err: writer, pgroup: true)
+    writer.close
+    words = +""
+    deadline = Time.now + 90
+    until words.include?("Ctrl-C stops everything")
+      flunk "it did not start: #{words}" if Time.now > deadline
+      words << reader.read_nonblock(4096, exception: false).then { |read| read == :wait_readable ? (sleep(0.1) && "") : read.to_s }
+    end
+    yield words
+  ensure
+    Process.kill("INT", pid)
+    Process.wait(pid)
+  end
+
+  def open_the_shop(env, key)
+    page = get(env, "/first/#{key}")
+    cookie = page["set-cookie"][/\A[^;]+/]
+    typed = { "_csrf" => page.body[/name="_csrf" value="([^"]+)"/, 1], "name" => "Ada Own", "email" => "ada@shop.example", "password" => "a long pass phrase", "again" => "a short one",
+              "shop_name" => "Own Shop", "street" => "Quay 1", "town" => "Here", "phone" => "555-0123" }
+    answer = post(env, "/first/#{key}", typed, cookie)
+
+    assert_equal "422", answer.code
+    assert_match(/Password once more is not the same/, answer.body)
+    answer = post(env, "/first/#{key}", typed.merge("again" => "a long pass phrase"), cookie)
+
+    assert_equal ["303", "/login"], [answer.code, answer["location"]]
+    page = get(env, "/login")
+    answer = post(env, "/login", { "_csrf" => page.body[/name="_csrf" value="([^"]+)"/, 1], "login" => "ada@shop.example", "password" => "a long pass phrase" }, page["set-cookie"][/\A[^;]+/])
+
+    assert_equal ["302", "/"], [answer.code, answer["location"]]
+    home = get(env, "/", answer["set-cookie"][/\A[^;]+/])
+
+    assert_equal "200", home.code
+    assert_match(/Own Shop/, home.body)
+  end
+
+  def get(env, path, cookie = nil)
+    Net::HTTP.get_response(URI("#{env['PUBLIC_URL']}#{path}"), { "Cookie" => cookie }.compact)
+  end
+
+  def post(env, path, fields, cookie)
+    Net::HTTP.post(URI("#{env['PUBLIC_URL']}#{path}"), URI.encode_www_form(fields), "Cookie" => cookie)
+  end
+end
