@@ -9,6 +9,7 @@ module UprightBench
     module Database
       MIGRATIONS = Settings::ROOT.join("migrations").to_s
       MOST_CONNECTIONS = 12
+      MOST_SECONDS = 5 # to wait for a connection; then the page says that the database is away
 
       module_function
 
@@ -16,7 +17,7 @@ module UprightBench
       # @return [Sequel::Database]
       def connect(url)
         Sequel.default_timezone = :utc
-        db = Sequel.connect(url, max_connections: MOST_CONNECTIONS, preconnect: false, after_connect: method(:settle))
+        db = Sequel.connect(url, max_connections: MOST_CONNECTIONS, preconnect: false, after_connect: method(:settle), connect_timeout: MOST_SECONDS, pool_timeout: MOST_SECONDS)
         db.extension :pg_json, :pg_array
         Sequel::Model.db = db
         Que.connection = db

@@ -3,6 +3,7 @@
 require_relative "test_helper"
 require "capybara/minitest"
 require "capybara/cuprite"
+require "stringio"
 
 # What the browser complained of: refused by the page's policy, thrown by a script, or written as an error.
 class Complaints
@@ -44,7 +45,8 @@ Capybara.register_driver(:chromium) do |app|
 end
 Capybara.server = :puma, { Silent: true, Threads: "1:4" }
 Capybara.server_host = "127.0.0.1"
-Capybara.app = UprightBench::App.build
+REQUEST_LOG = StringIO.new
+Capybara.app = UprightBench::App.build(log: REQUEST_LOG)
 Capybara.default_driver = :chromium
 Capybara.default_max_wait_time = 8
 
@@ -107,8 +109,13 @@ class BrowserTest < CommittedTest
     evaluate_script("document.activeElement.id || document.activeElement.tagName")
   end
 
-  def wait_for(words)
-    deadline = Time.now + 10
+  # For looking at it: where no test goes.
+  def take_picture(name)
+    page.driver.save_screenshot(File.join(ENV.fetch("PICTURES"), "#{name}.png"))
+  end
+
+  def wait_for(words, seconds: 10)
+    deadline = Time.now + seconds
     until yield
       flunk "waited in vain for #{words}" if Time.now > deadline
       sleep 0.03

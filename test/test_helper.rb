@@ -5,6 +5,7 @@ require_relative "support/database"
 TestDatabase.prepare
 require_relative "../app"
 require "minitest/autorun"
+require "minitest/mock"
 require "fileutils"
 
 TestDatabase.fill

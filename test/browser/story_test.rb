@@ -2,9 +2,12 @@
 
 require "mail"
 require_relative "../browser_helper"
+require_relative "../support/in_no_log"
 
 # From a machine on the counter to a card in the post and its answer, through the real interface.
 class StoryTest < BrowserTest
+  include InNoLog
+
   # What is seen on the walk, place by place: the keys of the measure, and what a finger would tap.
   WALK = { "roll" => %w[1 roll-turns-free], "neck" => %w[1 neck-state-clear], "wand" => %w[1 wand-state-clear],
            "contacts" => %w[2 contacts-state-dirty], "bin" => ["70", nil], "bin-seal" => %w[2 bin-seal-state-dirty],
@@ -17,7 +20,10 @@ class StoryTest < BrowserTest
   end
 
   def test_by_keyboard_at_the_bench
-    story { look_over_by_keyboard }
+    in_no_log(worker_log) do
+      story { look_over_by_keyboard }
+      whatever_goes_wrong
+    end
   end
 
   def test_by_touch_on_a_phone
@@ -25,6 +31,30 @@ class StoryTest < BrowserTest
   end
 
   private
+
+  def worker_log
+    File.join(TestDatabase::ROOT, "var/test/story-worker.log")
+  end
+
+  # Errors of every kind, each with something in it that must not come out.
+  def whatever_goes_wrong
+    job = Models::Job.order(:id).last
+    code = Outbox::JobLink.of(job)[%r{[^/]+\z}]
+    sign_in
+    visit "/find?q=Quenby%20Test"
+    visit "/jj/#{code}"
+    visit "/c/#{code}"
+    visit "/j/#{code}"
+    Capybara.using_session(:nobody) { visit "/customers/#{job.customer_id}?name=Quenby%20Test" }
+    broken = ->(*) { raise KeyError, "key not found: Quenby Test, 555-0177" }
+    Services::FindCustomers.stub(:call, broken) { visit "/customers?q=Quenby" }
+
+    assert_text "Something broke"
+    COMPLAINTS.clear # of the 500
+    DB.transaction(savepoint: true) { Models::Customer.create(name: "Quenby Test", phone: "555-0177", email: "x" * 300, created_by: owner.id) }
+  rescue Sequel::Error => e
+    Config::Report.error(e)
+  end
 
   def story(width: 1280)
     @width = width
@@ -208,7 +238,7 @@ class StoryTest < BrowserTest
     click_button "Send these cards (1)"
 
     assert_text "Being written"
-    @worker = Process.spawn(File.join(TestDatabase::ROOT, "bin/worker"), pgroup: true)
+    @worker = Process.spawn(File.join(TestDatabase::ROOT, "bin/worker"), pgroup: true, out: worker_log, err: worker_log)
 
     assert_text "1 handed over", wait: 20
     assert_text "All has left"

@@ -2,6 +2,7 @@
 
 require "socket"
 require_relative "../browser_helper"
+require_relative "../support/database_door"
 
 # Two people on one machine, a server that goes away, and a walk that leaves places out.
 class WalkBrowserTest < BrowserTest
@@ -142,12 +143,80 @@ class WalkBrowserTest < BrowserTest
     COMPLAINTS.clear
   end
 
+  AWAY_SECONDS = 30
+
+  # The server is there all the time, its database is not for half a minute: nothing that was entered is lost, the page says what is going
+  # on, and nobody has to do anything when it is back.
+  def test_the_database_goes_away_and_comes_back
+    job = take_in
+    door = DatabaseDoor.new(TestDatabase.url)
+    start_server("DATABASE_URL" => door.url)
+    sign_in_there
+    walk(job, "roll")
+    door.shut
+    since = Time.now
+    tap_on("roll-turns-drags")
+    press :Down
+    wait_for("the neck, without a database") { focused == "row-neck" }
+    press :Enter
+    press "2"
+    tap_on("screen-state-clogged")
+
+    assert_css "#offline", text: "its database is away. 3 entries are kept in this browser"
+    assert_css "#offline-next", text: /Next try in \d+ s/
+    take_picture("database-away") if ENV["PICTURES"]
+    @elsewhere = Net::HTTP.get_response(URI("#{@host}/c/#{'0' * 26}"))
+
+    assert_equal ["503", true], [@elsewhere.code, @elsewhere["content-security-policy"].include?("default-src 'none'")]
+    assert_match(/database is away/, @elsewhere.body)
+    refute_match(%r{/gems/|sequel}i, @elsewhere.body)
+    assert_nil finding(job, "roll")
+    sleep [AWAY_SECONDS - (Time.now - since), 0].max
+    door.open
+    %w[roll neck screen].each { |place| wait_for(place, seconds: 75) { finding(job, place) } }
+
+    refute_css "#offline", visible: true
+    assert_equal [1, 1, 1], %w[roll neck screen].map { |place| finding(job, place).version }
+    assert_equal "200", Net::HTTP.get_response(URI("#{@host}/healthz")).code
+    COMPLAINTS.clear # of answers 503
+  ensure
+    door&.shut
+  end
+
+  # What the server cannot take today it may take tomorrow: an answer that says neither "taken" nor what is wrong ends nothing, and the other
+  # places go on.
+  def test_an_entry_that_the_server_stumbles_over_is_kept_and_tried_again
+    job = take_in
+    sign_in
+    walk(job, "roll")
+    stumbles = 2
+    browser = page.driver.browser
+    browser.network.intercept(pattern: "*/findings/roll*")
+    browser.on(:request) do |request|
+      stumbles -= 1
+      stumbles >= 0 ? request.respond(responseCode: 500, body: "Internal error") : request.continue
+    end
+    tap_on("roll-turns-drags")
+
+    assert_css "#offline", text: "1 entry is kept in this browser: the server could not take it (error 500)"
+    tap_on("neck-state-partly")
+    wait_for("the neck") { finding(job, "neck") }
+
+    assert_nil finding(job, "roll")
+    click_button "Try now"
+    wait_for("the roll") { finding(job, "roll") }
+
+    refute_css "#offline", visible: true
+    assert_equal({ turns: "drags" }, finding(job, "roll").seen)
+    COMPLAINTS.clear # of the answers 500
+  end
+
   private
 
-  def start_server
+  def start_server(env = {})
     @port ||= TCPServer.open("127.0.0.1", 0) { |socket| socket.addr[1] }
     @host = "http://127.0.0.1:#{@port}"
-    @server = Process.spawn({ "PORT" => @port.to_s }, "bundle", "exec", "puma", "-C", "config/puma.rb", chdir: TestDatabase::ROOT, pgroup: true, %i[out err] => File::NULL)
+    @server = Process.spawn({ "PORT" => @port.to_s, **env }, "bundle", "exec", "puma", "-C", "config/puma.rb", chdir: TestDatabase::ROOT, pgroup: true, %i[out err] => File::NULL)
     wait_for("the server") { TCPSocket.open("127.0.0.1", @port).close || true rescue false } # rubocop:disable Style/RescueModifier
   end
 

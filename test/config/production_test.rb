@@ -34,7 +34,7 @@ class ProductionTest < AppTest
 
   def test_a_role_that_owns_its_tables_is_refused
     TestDatabase.empty_one("ub_production") do |database|
-      in_production(**database.merge("DATABASE_URL" => database["DATABASE_OWNER_URL"], "DATABASE_OWNER_URL" => nil)) do |env|
+      in_production(**database, "DATABASE_URL" => database["DATABASE_OWNER_URL"], "DATABASE_OWNER_URL" => nil) do |env|
         assert_match(/owns the tables/, Open3.capture2e(env, "timeout", "60", START).first)
       end
     end
@@ -90,7 +90,8 @@ class ProductionTest < AppTest
 
     assert_equal ["303", "/login"], [answer.code, answer["location"]]
     page = get(env, "/login")
-    answer = post(env, "/login", { "_csrf" => page.body[/name="_csrf" value="([^"]+)"/, 1], "login" => "ada@shop.example", "password" => "a long pass phrase" }, page["set-cookie"][/\A[^;]+/])
+    answer = post(env, "/login", { "_csrf" => page.body[/name="_csrf" value="([^"]+)"/, 1], "login" => "ada@shop.example", "password" => "a long pass phrase" },
+                  page["set-cookie"][/\A[^;]+/])
 
     assert_equal ["302", "/"], [answer.code, answer["location"]]
     home = get(env, "/", answer["set-cookie"][/\A[^;]+/])

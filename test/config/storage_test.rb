@@ -1,6 +1,5 @@
 # frozen_string_literal: true
 
-require "minitest/mock"
 require_relative "../test_helper"
 
 # A disk that is full or cannot be written to.
