@@ -57,8 +57,11 @@ module UprightBench
 
         # Is something happening now, that the page should show as it happens?
         def batch_moves?(batch, counts)
-          batch.state == "writing" || (batch.state == "leaving" && counts.slice("queued", "handing_over").values.sum.positive? &&
-            batch.messages_dataset.where(state: %w[queued handing_over]).where(Sequel[:leaves_on] <= today).any?)
+          return batch.state == "writing" unless batch.state == "leaving"
+
+          # All through, and about to be done.
+          counts.slice("queued", "handing_over", "failed").values.sum.zero? ||
+            batch.messages_dataset.where(state: %w[queued handing_over]).where(Sequel[:leaves_on] <= today).any?
         end
       end
     end

@@ -80,8 +80,8 @@ class ProductionTest < AppTest
   def open_the_shop(env, key)
     page = get(env, "/first/#{key}")
     cookie = page["set-cookie"][/\A[^;]+/]
-    typed = { "_csrf" => page.body[/name="_csrf" value="([^"]+)"/, 1], "name" => "Ada Own", "email" => "ada@shop.example", "password" => "a long pass phrase", "again" => "a short one",
-              "shop_name" => "Own Shop", "street" => "Quay 1", "town" => "Here", "phone" => "555-0123" }
+    typed = { "_csrf" => page.body[/name="_csrf" value="([^"]+)"/, 1], "name" => "Ada Own", "email" => "ada@shop.example",
+              "password" => "a long pass phrase", "again" => "a short one", "shop_name" => "Own Shop", "street" => "Quay 1", "town" => "Here", "phone" => "555-0123" }
     answer = post(env, "/first/#{key}", typed, cookie)
 
     assert_equal "422", answer.code

@@ -49,8 +49,8 @@ class FuzzTest < DatabaseTest
 
   # So that /readyz, too, has nothing to complain of.
   def a_worker_is_there
-    DB[:que_lockers].insert(pid: Sequel.lit("pg_backend_pid()"), worker_count: 1, worker_priorities: Sequel.pg_array([100]), ruby_pid: 1, ruby_hostname: "here", queues: Sequel.pg_array(["default"]),
-                            listening: true, job_schema_version: 2)
+    DB[:que_lockers].insert(pid: Sequel.lit("pg_backend_pid()"), worker_count: 1, worker_priorities: Sequel.pg_array([100]), ruby_pid: 1, ruby_hostname: "here",
+                            queues: Sequel.pg_array(["default"]), listening: true, job_schema_version: 2)
   end
 
   def ask(verb, pattern, random)

@@ -95,7 +95,7 @@ class LongPaperTest < DatabaseTest
     asked.each do |kind, arguments|
       maker = Services::LongPaper.maker(kind, arguments.transform_keys(&:to_s))
 
-      assert maker.paper(0).render.start_with?("%PDF"), kind
+      assert_equal "%PDF", maker.paper(0).render[0, 4], kind
       assert_operator maker.parts, :>=, 1
     end
   end
