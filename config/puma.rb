@@ -15,13 +15,14 @@ end
 # Some pictures in one form at the most; more is refused before it is read.
 http_content_length_limit 120 * 1024 * 1024
 quiet
-# It would name the address of a request that it cannot read, and an address may hold a code that opens a page.
-Puma::ErrorLogger.prepend(Module.new { def request_title(_) = "a request" })
+# It would write down a request that it cannot read, which may hold a code that opens a page, or a cookie.
+Puma::ErrorLogger.prepend(Module.new { def title(options = {}) = "#{Time.now.utc} #{options[:text]} (#{options[:error].class})" })
 # Methods are refused by the application, and what goes wrong outside it gets a page of ours: the server's own text is never sent.
 supported_http_methods :any
-lowlevel_error_handler do |error, env, status|
-  UprightBench::Config::Report.error(error, id: env && env["bench.request_id"]) if status >= 500
+lowlevel_error_handler do |_error, env, status|
   page = UprightBench::Config::Web::Answer
-  code, headers, body = page.page(page::WORDS.key?(status) ? status : 400, env || {})
+  # Whatever the application fails at is answered by the application; what comes here without its mark could not even be read.
+  known = page::WORDS.key?(status) && (status < 500 || env&.key?("bench.request_id") || status == 501)
+  code, headers, body = page.page(known ? status : 400, env || {})
   [code, headers.merge(UprightBench::Config::Web::Headers::ALWAYS), body]
 end

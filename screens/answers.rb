@@ -27,7 +27,7 @@ module UprightBench
 
       def self.calls(app)
         app.get("/cards/calls") { calls_page }
-        app.get("/cards/calls.pdf") { print("calls") }
+        app.get("/cards/calls.pdf") { send_paper("calls") }
 
         app.post "/cards/calls/:id" do
           card = Services::Lookup.one(Models::Card, id_of(params["id"]))

@@ -18,7 +18,7 @@ module UprightBench
         end
 
         app.get "/cards/batches/:id/print.pdf" do
-          print("batch", batch: batch_asked.id, sheet: Papers::CardSheet::SHEETS_MM.key?(params["sheet"]) ? params["sheet"] : "a4")
+          send_paper("batch", batch: batch_asked.id, sheet: Papers::CardSheet::SHEETS_MM.key?(params["sheet"]) ? params["sheet"] : "a4")
         end
       end
 

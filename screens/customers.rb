@@ -92,7 +92,7 @@ module UprightBench
       # What falls due within a year, for those who plan: as paper, and for a calendar.
       def self.year_ahead(app)
         app.get "/customers/:id/dues.pdf" do
-          print("dues", customer: customer_asked.id)
+          send_paper("dues", customer: customer_asked.id)
         end
 
         app.get "/customers/:id/dues.ics" do
@@ -107,7 +107,7 @@ module UprightBench
       # The same put together to visits.
       def self.planning(app)
         app.get("/customers/:id/plan") { plan_page(customer_asked) }
-        app.get("/customers/:id/plan.pdf") { print("plan", customer: customer_asked.id) }
+        app.get("/customers/:id/plan.pdf") { send_paper("plan", customer: customer_asked.id) }
         app.get("/customers/:id/plan.ics") { calendar(plan_calendar(customer_asked), "plan") }
       end
       private_class_method :planning

@@ -37,7 +37,7 @@ module UprightBench
         end
 
         app.get "/take-in/tags.pdf" do
-          print("tags", customer: id_of(params["customer_id"]), from: id_of(params["from"]), to: id_of(params["to"]))
+          send_paper("tags", customer: id_of(params["customer_id"]), from: id_of(params["from"]), to: id_of(params["to"]))
         end
       end
       private_class_method :taken

@@ -27,7 +27,7 @@ module UprightBench
         # The paper, or the page that shows how far it is.
         # @param kind [String] of Services::LongPaper
         # @param arguments [Hash{Symbol=>Object}]
-        def print(kind, **arguments)
+        def send_paper(kind, **arguments)
           arguments = arguments.compact.transform_keys(&:to_s)
           maker = Services::LongPaper.maker(kind, arguments)
           return pdf(maker.paper(0).render, maker.name) if maker.pages <= Services::LongPaper::MOST_PAGES_AT_ONCE

@@ -17,7 +17,7 @@ module UprightBench
       def self.out(app)
         app.get("/shelf/list") { list_page }
         app.get("/shelf/list.csv") { allow!(:bulk_export) && csv(Formats::PartList.write(parts_on_file), "parts-#{today.iso8601}") }
-        app.get("/shelf/labels.pdf") { print("shelf_labels", **labels_asked) }
+        app.get("/shelf/labels.pdf") { send_paper("shelf_labels", **labels_asked) }
       end
 
       def self.incoming(app)

@@ -31,9 +31,11 @@ module UprightBench
 
         # @param folder [String] where it should live; another place is taken when the server may not look in
         # @param fast [Boolean] for tests: gives up safety against power failure, and tidies nothing up
-        def initialize(folder:, fast: false)
+        # @param port [Integer, nil] where it listens; a free one at each start when nil
+        def initialize(folder:, fast: false, port: nil)
           @wanted = File.expand_path(folder)
           @fast = fast
+          @own_port = port
           @folder = reachable? ? @wanted : elsewhere
         end
 
@@ -84,6 +86,11 @@ module UprightBench
           File.exist?(File.join(data, "postmaster.pid")) && Shell.ok?(program("pg_ctl"), "-D", data, "status", run_as: owner)
         end
 
+        # @return [Integer] its first process
+        def postmaster
+          File.read(File.join(data, "postmaster.pid")).lines[0].to_i
+        end
+
         private
 
         def data
@@ -114,7 +121,7 @@ module UprightBench
         end
 
         def launch
-          settings = { "listen_addresses" => "127.0.0.1", "port" => Shell.free_port, "unix_socket_directories" => folder }
+          settings = { "listen_addresses" => "127.0.0.1", "port" => @own_port || Shell.free_port, "unix_socket_directories" => folder }
           settings.merge!(SILENT)
           settings.merge!(FAST.to_h { |name| [name, "off"] }) if @fast
           options = settings.map { |name, value| "-c #{name}=#{value}" }.join(" ")

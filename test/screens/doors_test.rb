@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../test_helper"
-require_relative "../support/disguises"
+require_relative "../../config/tasks/hostile/disguises"
 require_relative "../support/real_server"
 
 # Every route of the application, asked over a socket by nobody, in every disguise of its path. A route is closed unless it
@@ -37,7 +37,7 @@ class DoorsTest < CommittedTest
     cookie, token = sign_in_form
     before = counts
     through = closed.flat_map do |path|
-      Disguises.of(path).flat_map do |asked|
+      Hostile::Disguises.of(path).flat_map do |asked|
         DB[:throttle_counts].delete
         answers = [@server.ask("GET", asked), @server.ask("POST", asked, body: ""),
                    @server.ask("POST", asked, body: "_csrf=#{Rack::Utils.escape(token)}&how=declined", headers: { "Cookie" => cookie })]
@@ -71,6 +71,7 @@ class DoorsTest < CommittedTest
     assert_equal 400, answer.status
     assert_includes answer.headers["content-security-policy"].to_s, "default-src 'none'"
     refute_match(/secret-of-mine|puma/i, answer.body)
+    refute_includes File.read(@server.log), "secret-of-mine"
   end
 
   def test_a_name_that_is_not_ours_is_refused_and_no_redirect_follows_one

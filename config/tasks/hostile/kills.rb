@@ -1,0 +1,155 @@
+# frozen_string_literal: true
+
+require_relative "clerk"
+require_relative "instance"
+require_relative "ledger"
+
+module Hostile
+  # Web, worker and database killed at random while machines come in, findings are saved, offers agreed to, parts received, and a batch of
+  # cards leaves. Then everything that was answered for is looked up: nothing may be missing, nothing twice.
+  class Kills
+    include UprightBench
+
+    WHAT = %i[web worker database].freeze
+    BETWEEN_SECONDS = (0.5..3.0)
+    OFFERS = 400
+    QUIET_SECONDS = 300 # for the last cards to leave
+
+    # @param instance [Instance] up, with the demo
+    # @param times [Integer] kills
+    # @param cards [Integer]
+    def initialize(instance, times:, cards:, seed:, out: $stdout)
+      @instance = instance
+      @times = times
+      @cards = cards
+      @random = Random.new(seed)
+      @out = out
+      @going = true
+      @lock = Mutex.new
+    end
+
+    # @return [Boolean] whether nothing was lost and nothing doubled
+    def call
+      prepare
+      workers = [[:take_in, 2], [:find, 2], [:receive, 1], [:agree, 1]].flat_map { |what, count| Array.new(count) { |n| Thread.new { keep_on(what, n) } } }
+      @batch = Services::SendCards.call(by: owner, at: Time.now, chosen: @posted, at_once: true, until_on: today + 365)
+      kill
+      @going = false
+      workers.each(&:join)
+      wait_for_the_batch
+      tell
+    end
+
+    private
+
+    def owner
+      @owner ||= Models::Person.first(role: "owner")
+    end
+
+    def today
+      Config::Zone.date(Time.now)
+    end
+
+    # Customers for the cards, and offers to agree to; open at all hours.
+    def prepare
+      @out.puts "Preparing #{@cards} customers and #{OFFERS} offers …"
+      Services::SavePolicies.call({ "open_hours" => Services::Policies::DAYS.to_h { |day| [day, { "00:00" => "24:00" }] }, "holidays" => [] }, by: owner, at: Time.now)
+      sheet = Models::Sheet.first(model_name: "Loft K")
+      @posted = Array.new(@cards) { |n| customer_with_machine("Card #{n}", sheet, email: "card#{n}@example.org", email_agreed: true) }
+      Models::Machine.where(customer_id: @posted).each_slice(200) { |some| Services::SetClocks.again(some, on: today, why: "first") }
+      Models::Due.running.where(machine_id: Models::Machine.where(customer_id: @posted).select(:id)).update(due_on: today + 5, early_on: nil, late_on: nil)
+      @offers = Array.new(OFFERS) { |n| offer(customer_with_machine("Offer #{n}", sheet)) }
+      @parts = Models::Part.order(:id).limit(20).select_map(:id)
+      @sheet = sheet
+      @ledger = Ledger.new(parts: @parts, posted: @posted)
+    end
+
+    def customer_with_machine(name, sheet, **more)
+      customer = Models::Customer.create(name: name, created_by: owner.id, **more)
+      Services::AddMachine.call(customer, sheet_id: sheet.id, bought_on: today - 400, by: owner, at: Time.now)
+      customer.id
+    end
+
+    # @return [Array(Models::Job, Integer)] and the offer's id
+    def offer(customer_id)
+      machine = Models::Machine.first(customer_id: customer_id)
+      job = Services::TakeIn.call({ machine_id: machine.id, use: { hours_per_week: 1 }, complaint: "weak", request_key: SecureRandom.uuid }, by: owner, at: Time.now)
+      Services::RecordFinding.call(job.number, "lid-seal", observed: { state: "dirty" }, version: 0, by: owner, at: Time.now)
+      Services::FinishLookOver.call(job.number, by: owner, at: Time.now)
+      [job.refresh, Services::MakeOffer.call(job.number, by: owner, at: Time.now).id]
+    end
+
+    # Until the killing is over.
+    def keep_on(what, number)
+      clerk = Clerk.again { Clerk.new(@instance.wire) }
+      count = 0
+      send(what, clerk, number, count += 1) while @going
+    end
+
+    def take_in(clerk, number, count)
+      key = SecureRandom.uuid
+      typed = { "new" => "1", "request_key" => key, "complaint" => "weak", "made_safe" => "1", "no_condition" => "1", "customer[name]" => "Taken #{number}-#{count}",
+                "machine[sheet_id]" => @sheet.id.to_s, "machine[plate]" => "T-#{number}-#{count}" }
+      clerk.send_until_answered("/take-in", typed) { |answer| answer.status == 303 }
+      @ledger.answered(:take_in, key: key, name: "Taken #{number}-#{count}")
+    end
+
+    # One place of one job, over and over; each save is the version after the last one.
+    def find(clerk, number, count)
+      job = @offers[-(number + 1)].first
+      grey = count % 6
+      typed = { "grey" => grey.to_s, "version" => (count - 1).to_s, "request_key" => SecureRandom.uuid }
+      clerk.send_until_answered("/jobs/#{job.number}/findings/motor-filter", typed, fragment: true) { |answer| answer.headers["x-entry"] }
+           .then { |answer| @ledger.answered(:find, job: job.id, grey: grey, version: count, as: answer.headers["x-entry"]) }
+    end
+
+    def receive(clerk, _number, _count)
+      part = @lock.synchronize { @parts.sample(random: @random) }
+      key = SecureRandom.uuid
+      clerk.send_until_answered("/shelf/#{part}/receive", { "pieces" => "1", "request_key" => key }) { |answer| answer.status == 303 }
+      @ledger.answered(:receive, key: key, part: part)
+    end
+
+    # As the customer does, behind the slip's code.
+    def agree(_clerk, _number, count)
+      return sleep(0.2) if count > OFFERS - 2 # the last ones are looked over
+
+      job, offer = @offers[count - 1]
+      path = URI(Outbox::JobLink.of(job)).path
+      Clerk.again { DB[:throttle_counts].update(ends_at: Time.now - 1) && true } # one customer a minute would come; here it is many from one address
+      cookie, token = Clerk.behind(@instance.wire, path)
+      Clerk.again do
+        answer = @instance.wire.ask("POST", "#{path}/agree", body: URI.encode_www_form("_csrf" => token, "offer" => offer, "agreed_name" => "Offer #{count}"),
+                                                             headers: { "Cookie" => cookie })
+        answer.status == 303
+      end
+      @ledger.answered(:agree, job: job.id, offer: offer)
+    end
+
+    def kill
+      @times.times do |n|
+        sleep @lock.synchronize { @random.rand(BETWEEN_SECONDS) }
+        what = WHAT[n % WHAT.size]
+        @instance.kill(what)
+        @out.puts "killed the #{what} (#{n + 1} of #{@times}): #{@ledger.so_far}" if (n % 10) == 9
+      end
+    end
+
+    def wait_for_the_batch
+      deadline = Time.now + QUIET_SECONDS
+      until Clerk.again { [Models::Batch.where(id: @batch.id).get(:state)] }.first == "done"
+        break @out.puts("the batch is not through after #{QUIET_SECONDS} s") if Time.now > deadline
+
+        sleep 0.5
+      end
+    end
+
+    def tell
+      rows = @ledger.result(@batch)
+      rows.each do |name, (count, lost, doubled)|
+        @out.puts format("%<name>-15s %<count>5d answered for, %<lost>d lost, %<doubled>d doubled", name: name, count: count, lost: lost, doubled: doubled)
+      end
+      rows.values.all? { |count, lost, doubled| count.positive? && lost.zero? && doubled.zero? }
+    end
+  end
+end
