@@ -90,8 +90,8 @@ module UprightBench
         def slow_down
           seconds = tries.begin(at: Time.now) or return
 
-          request.halt(Config::Web::Answer.page(429, env, words: "Too many wrong tries. Wait #{Tries.words(seconds)} and try again.",
-                                                          headers: { "retry-after" => seconds.to_s }))
+          flash.now[:error] = "Too many wrong tries. Wait #{Tries.words(seconds)} and try again."
+          request.halt([429, { "content-type" => "text/html; charset=utf-8", "retry-after" => seconds.to_s }, [rodauth.login_view]])
         end
 
         private

@@ -72,6 +72,8 @@ class AccessTest < DatabaseTest
       BCrypt::Engine.stub(:hash_secret, ->(*arguments) { (compared << 1) && real.call(*arguments) }) { sign_in(login, password) }
 
       assert_equal 1, compared.size, "the work that a password costs, for #{login}"
+      assert_says(/do not go together/)
+      assert_keeps login
       [status, page.sub(login, "").gsub(/value="[^"]+"/, "")]
     end
 

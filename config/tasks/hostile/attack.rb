@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "uri"
+require_relative "clerk"
 require_relative "disguises"
 require_relative "instance"
 require_relative "junk"
@@ -66,17 +67,10 @@ module Hostile
     end
 
     def sign_in
-      page = wire.ask("GET", "/login")
-      @guest = { "Cookie" => page.headers.fetch("set-cookie")[/\A[^;]+/] }
-      @guest_token = token(page)
-      typed = { "_csrf" => @guest_token, "login" => UprightBench::Demo::Load.mail("Tobiah Lund"), "password" => UprightBench::Demo::Load::PASSWORD }
-      answer = wire.ask("POST", "/login", body: URI.encode_www_form(typed), headers: @guest)
-      @staff = { "Cookie" => answer.headers.fetch("set-cookie")[/\A[^;]+/] }
-      @staff_token = token(wire.ask("GET", "/legend", headers: @staff)) || raise("could not sign in: #{answer.status}")
-    end
-
-    def token(page)
-      page.body[/name="_csrf" value="([^"]+)"/, 1]
+      cookie, @guest_token = Clerk.behind(wire, "/login")
+      @guest = { "Cookie" => cookie }
+      cookie, @staff_token = Clerk.signed_in(wire, "Ines Varga")
+      @staff = { "Cookie" => cookie }
     end
 
     # As large as it is after ordinary use.

@@ -8,11 +8,13 @@ module Hostile
   # away in between, and remembers what was.
   class Clerk
     AGAIN_SECONDS = 0.15
+    FORM_TOKEN = /name="_csrf" value="([^"]+)"/
 
     # @param wire [Wire]
     def initialize(wire)
       @wire = wire
-      sign_in
+      cookie, @token = self.class.signed_in(wire, "Ines Varga")
+      @headers = { "Cookie" => cookie }
     end
 
     # @param path [String]
@@ -45,7 +47,7 @@ module Hostile
     # A page that anybody may open by its code, with the form that stands on it.
     def self.behind(wire, path)
       page = again { wire.ask("GET", path).then { |answer| answer if answer.status == 200 } }
-      [page.headers.fetch("set-cookie")[/\A[^;]+/], page.body[/name="_csrf" value="([^"]+)"/, 1]]
+      [page.headers.fetch("set-cookie")[/\A[^;]+/], page.body[FORM_TOKEN, 1]]
     end
 
     def self.again
@@ -59,14 +61,14 @@ module Hostile
       end
     end
 
-    private
-
-    def sign_in
-      cookie, token = self.class.behind(@wire, "/login")
-      typed = { "_csrf" => token, "login" => UprightBench::Demo::Load.mail("Ines Varga"), "password" => UprightBench::Demo::Load::PASSWORD }
-      answer = @wire.ask("POST", "/login", body: URI.encode_www_form(typed), headers: { "Cookie" => cookie })
-      @headers = { "Cookie" => answer.headers.fetch("set-cookie")[/\A[^;]+/] }
-      @token = @wire.ask("GET", "/legend", headers: @headers).body[/name="_csrf" value="([^"]+)"/, 1] || raise("could not sign in: #{answer.status}")
+    # Signs in, and takes the form token of the first page: the session's cookie changes with it.
+    # @return [Array(String, String)] cookie and token
+    def self.signed_in(wire, name)
+      cookie, token = behind(wire, "/login")
+      typed = { "_csrf" => token, "login" => UprightBench::Demo::Load.mail(name), "password" => UprightBench::Demo::Load::PASSWORD }
+      answer = wire.ask("POST", "/login", body: URI.encode_www_form(typed), headers: { "Cookie" => cookie })
+      page = wire.ask("GET", "/legend", headers: { "Cookie" => answer.headers.fetch("set-cookie")[/\A[^;]+/] })
+      [page.headers.fetch("set-cookie")[/\A[^;]+/], page.body[FORM_TOKEN, 1] || raise("could not sign in: #{answer.status}")]
     end
   end
 end

@@ -7,10 +7,9 @@ module Hostile
     # @return [Array<String>]
     def self.of(path)
       bare = path.delete_prefix("/")
-      [path, "/c/../#{bare}", "/j/../#{bare}", "/c/%2e%2e/#{bare}", "/c/%2E./#{bare}", "/c/.%2e/#{bare}", "/c/..%2f#{bare}", "/c%2f..%2f#{bare}", "/c/..\\#{bare}",
-       "/c/..%5c#{bare}", "/c/%252e%252e/#{bare}", "/c/%25252e%25252e%25252f#{bare}", "/c/..;/#{bare}", "/c/x/../../#{bare}", "//#{bare}", "///#{bare}", "/./#{bare}", "/%2e/#{bare}",
-       "/#{bare}/", "/#{bare}//", "/#{bare}/.", "/healthz/../#{bare}", "/app.css/../#{bare}", "/vendor/../#{bare}", "/login/../#{bare}", "/#{bare}%00", "/#{bare}?x=/c/",
-       "/c/x?/../#{bare}", "/#{encoded(bare)}", "/#{bare.capitalize}", "/#{bare};x", "/#{bare}.html", "\\#{bare}", "/%2f#{bare}", "/\t#{bare}"].uniq
+      ["/c/../", "/j/../", "/c/%2e%2e/", "/c/%2E./", "/c/.%2e/", "/c/..%2f", "/c%2f..%2f", "/c/..\\", "/c/..%5c", "/c/%252e%252e/", "/c/%25252e%25252e%25252f", "/c/..;/",
+       "/c/x/../../", "//", "///", "/./", "/%2e/", "/healthz/../", "/app.css/../", "/vendor/../", "/login/../", "/c/x?/../", "\\", "/%2f", "/\t"].map { |before| before + bare } +
+        ["", "/", "//", "/.", "%00", "?x=/c/", ";x", ".html"].map { |after| "/#{bare}#{after}" } + ["/#{encoded(bare)}", "/#{bare.capitalize}"]
     end
 
     # Its first letter written as a number.
