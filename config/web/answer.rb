@@ -29,7 +29,7 @@ module UprightBench
         # @return [Array] for Rack
         def page(status, env, words: nil, headers: {})
           title, sentence = WORDS.fetch(status)
-          body = env["HTTP_HX_REQUEST"] ? slip(words || sentence) : whole(title, words || sentence, env["bench.request_id"])
+          body = env["HTTP_HX_REQUEST"] ? slip(words || sentence) : whole(title, words || sentence, env)
           [status, HEADERS.merge(headers), env["REQUEST_METHOD"] == "HEAD" ? [] : [body]]
         end
 
@@ -37,12 +37,15 @@ module UprightBench
           %(<p class="slip slip-stop" role="alert">#{Rack::Utils.escape_html(sentence)}</p>)
         end
 
-        def whole(title, sentence, id)
+        # A customer behind a code is not sent to the bench.
+        def whole(title, sentence, env)
+          id = env["bench.request_id"]
+          back = '<p><a class="btn btn-act" href="/">To the bench</a></p>' unless env["PATH_INFO"].to_s.match?(Throttle::CODES)
           <<~HTML
             <!doctype html>
             <html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1"><title>#{title}</title>
             <link rel="icon" href="/icon.svg" type="image/svg+xml"><link rel="stylesheet" href="/vendor/bootstrap.min.css"><link rel="stylesheet" href="/app.css"></head>
-            <body><main id="main" class="bare"><h1>#{title}</h1>#{slip(sentence)}<p><a class="btn btn-act" href="/">To the bench</a></p>#{"<p class=\"hint\">No. #{id}</p>" if id}</main></body></html>
+            <body class="bare"><main id="main"><h1>#{title}</h1>#{slip(sentence)}#{back}#{"<p class=\"hint\">No. #{id}</p>" if id}</main></body></html>
           HTML
         end
         private_class_method :slip, :whole
