@@ -139,7 +139,7 @@ module UprightBench
           Shell.say <<~WORDS
 
             Upright Bench is up: http://127.0.0.1:#{@port}/
-            #{SIGN_INS unless production?}Cards that are sent land in #{File.join(state_dir, 'outbox')}. Ctrl-C stops everything.
+            #{production? ? "While nobody can sign in, the address for the owner's account stands above.\n" : SIGN_INS}Cards that are sent land in #{File.join(state_dir, 'outbox')}. Ctrl-C stops everything.
 
           WORDS
         end

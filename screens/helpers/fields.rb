@@ -3,14 +3,15 @@
 module UprightBench
   module Screens
     module Helpers
-      # Form fields with their label, what was typed, and what is wrong with it, tied together for those who listen.
+      # Form fields with their label, what was typed, and what is wrong with it, tied together for those who listen. A password is never
+      # sent back.
       module Fields
         # @param form [Form]
         # @param path [Array<Symbol>] one field, or a group and a field
         # @param more [Hash] attributes of the input
         def field(form, *path, label:, as: :input, hint: nil, rows: 2, **more)
           erb :_field, layout: false, locals: {
-            id: path.join("-"), name: name_of(path), label: label, as: as, rows: rows, hint: hint, value: form.value(*path),
+            id: path.join("-"), name: name_of(path), label: label, as: as, rows: rows, hint: hint, value: (form.value(*path) unless more[:type] == "password"),
             errors: form.errors_at(*path), more: attributes(more)
           }
         end

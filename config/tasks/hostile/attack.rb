@@ -139,7 +139,7 @@ module Hostile
       @lock.synchronize do
         @statuses[answer.status] += 1
         @slowest = [took, "#{way} #{verb} #{path[0, 80]}"] if took > @slowest.first
-        @wrong << "#{name}: #{wrong}: #{way} #{verb} #{path[0, 200]} → #{answer.status} #{answer.headers['x-request-id']}" if wrong
+        @wrong << "#{name}: #{wrong}: #{way} #{verb} #{path[0, 200]} → #{answer.status} #{@instance.reported(answer.headers['x-request-id'])}" if wrong
       end
     end
 

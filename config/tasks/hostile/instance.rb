@@ -82,6 +82,12 @@ module Hostile
       @cluster.stop
     end
 
+    # @param id [String] of a request
+    # @return [String, nil] the error that the log reports of it
+    def reported(id)
+      File.foreach(File.join(FOLDER, "web.log")).map(&:scrub).find { |line| line.include?(%("id":"#{id}","error")) }
+    end
+
     # @return [Integer] of the web process
     def resident_mb
       File.read("/proc/#{@pids.fetch(:web)}/status")[/VmRSS:\s+(\d+)/, 1].to_i / 1024
