@@ -52,6 +52,7 @@ module Hostile
 
     # Customers for the cards, and offers to agree to; open at all hours.
     def prepare
+      @clerk = Clerk.new(@instance.wire)
       @out.puts "Preparing #{@cards} customers and #{OFFERS} offers …"
       Services::SavePolicies.call({ "open_hours" => Services::Policies::DAYS.to_h { |day| [day, { "00:00" => "24:00" }] }, "holidays" => [] }, by: owner, at: Time.now)
       sheet = Models::Sheet.first(model_name: "Loft K")
@@ -81,37 +82,36 @@ module Hostile
 
     # Until the killing is over.
     def keep_on(what, number)
-      clerk = Clerk.again { Clerk.new(@instance.wire) }
       count = 0
-      send(what, clerk, number, count += 1) while @going
+      send(what, number, count += 1) while @going
     end
 
-    def take_in(clerk, number, count)
+    def take_in(number, count)
       key = SecureRandom.uuid
       typed = { "new" => "1", "request_key" => key, "complaint" => "weak", "made_safe" => "1", "no_condition" => "1", "customer[name]" => "Taken #{number}-#{count}",
                 "machine[sheet_id]" => @sheet.id.to_s, "machine[plate]" => "T-#{number}-#{count}" }
-      clerk.send_until_answered("/take-in", typed) { |answer| answer.status == 303 }
+      @clerk.send_until_answered("/take-in", typed) { |answer| answer.status == 303 }
       @ledger.answered(:take_in, key: key, name: "Taken #{number}-#{count}")
     end
 
     # One place of one job, over and over; each save is the version after the last one.
-    def find(clerk, number, count)
+    def find(number, count)
       job = @offers[-(number + 1)].first
       grey = count % 6
       typed = { "grey" => grey.to_s, "version" => (count - 1).to_s, "request_key" => SecureRandom.uuid }
-      clerk.send_until_answered("/jobs/#{job.number}/findings/motor-filter", typed, fragment: true) { |answer| answer.headers["x-entry"] }
-           .then { |answer| @ledger.answered(:find, job: job.id, grey: grey, version: count, as: answer.headers["x-entry"]) }
+      @clerk.send_until_answered("/jobs/#{job.number}/findings/motor-filter", typed, fragment: true) { |answer| answer.headers["x-entry"] }
+            .then { |answer| @ledger.answered(:find, job: job.id, grey: grey, version: count, as: answer.headers["x-entry"]) }
     end
 
-    def receive(clerk, _number, _count)
+    def receive(_number, _count)
       part = @lock.synchronize { @parts.sample(random: @random) }
       key = SecureRandom.uuid
-      clerk.send_until_answered("/shelf/#{part}/receive", { "pieces" => "1", "request_key" => key }) { |answer| answer.status == 303 }
+      @clerk.send_until_answered("/shelf/#{part}/receive", { "pieces" => "1", "request_key" => key }) { |answer| answer.status == 303 }
       @ledger.answered(:receive, key: key, part: part)
     end
 
     # As the customer does, behind the slip's code.
-    def agree(_clerk, _number, count)
+    def agree(_number, count)
       return sleep(0.2) if count > OFFERS - 2 # the last ones are looked over
 
       job, offer = @offers[count - 1]

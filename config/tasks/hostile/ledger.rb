@@ -73,8 +73,8 @@ module Hostile
 
     # Each customer has one card that was handed over, and one mail lies in the drop.
     def cards(batch)
-      handed = Models::Card.where(batch_id: batch.id).join(:messages, card_id: :id).where(Sequel[:messages][:state] => "handed_over").group_and_count(:customer_id)
-                           .naked.as_hash(:customer_id, :count)
+      ours = Models::Card.where(Sequel[:cards][:batch_id] => batch.id).join(:messages, card_id: :id).where(Sequel[:messages][:state] => "handed_over")
+      handed = ours.group_and_count(:customer_id).naked.as_hash(:customer_id, :count)
       mails = Dir[File.join(Instance::FOLDER, "outbox/mail/*.eml")].map { |file| File.read(file)[/^To: .*?(card\d+)@/, 1] }.compact.tally
       by_name = Models::Customer.where(id: @posted).select_hash(:id, :email)
       counted(@posted) { |id| [handed.fetch(id, 0), mails.fetch(by_name.fetch(id)[/\A\w+/], 0)].then { |one, other| one == other ? one : [one, other].max + 1 } }
