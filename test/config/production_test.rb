@@ -52,7 +52,8 @@ class ProductionTest < AppTest
           open_the_shop(env, key)
 
           assert_equal "404", get(env, "/first/#{key}").code
-          assert_equal "600", File.stat(File.join(env["STATE_DIR"], "keys.json")).mode.to_s(8)[-3..]
+          assert_empty(Dir.glob("**/*", base: env["STATE_DIR"]).reject { |name| File.stat(File.join(env["STATE_DIR"], name)).mode.nobits?(0o077) }, "what others may look at")
+          assert_path_exists File.join(env["STATE_DIR"], "keys.json")
         end
       end
     end

@@ -244,6 +244,30 @@ class AccessTest < DatabaseTest
     assert_equal [404, 429], statuses.uniq
   end
 
+  def test_a_disk_that_takes_nothing_is_not_ready
+    Config::Storage.stub(:writable?, false) { get "/readyz" }
+
+    assert_equal [503, false], [status, JSON.parse(page)["storage"]]
+  end
+
+  # The bench, a job and the cards on a day whose midnight there is not (Africa/Cairo, tz database).
+  def test_the_day_on_which_the_clocks_jump_at_midnight
+    sign_in
+    job = take_in
+    cairo = TZInfo::Timezone.get("Africa/Cairo")
+    Config::Zone.stub(:zone, cairo) do
+      SETTINGS.stub(:time_zone, "Africa/Cairo") do
+        Time.stub(:now, Time.utc(2026, 4, 24, 9)) do
+          ["/", "/jobs/#{job.number}", "/cards", "/take-in"].each do |path|
+            get path
+
+            assert_equal 200, status, path
+          end
+        end
+      end
+    end
+  end
+
   def test_health
     get "/healthz"
 
