@@ -57,7 +57,7 @@ module Hostile
       Services::SavePolicies.call({ "open_hours" => Services::Policies::DAYS.to_h { |day| [day, { "00:00" => "24:00" }] }, "holidays" => [] }, by: owner, at: Time.now)
       sheet = Models::Sheet.first(model_name: "Loft K")
       @posted = Array.new(@cards) { |n| customer_with_machine("Card #{n}", sheet, email: "card#{n}@example.org", email_agreed: true) }
-      Models::Machine.where(customer_id: @posted).each_slice(200) { |some| Services::SetClocks.again(some, on: today, why: "first") }
+      Models::Machine.where(customer_id: @posted).eager(:sheet).all.each { |machine| Services::SetClocks.call(machine, on: today) }
       Models::Due.running.where(machine_id: Models::Machine.where(customer_id: @posted).select(:id)).update(due_on: today + 5, early_on: nil, late_on: nil)
       @offers = Array.new(OFFERS) { |n| offer(customer_with_machine("Offer #{n}", sheet)) }
       @parts = Models::Part.order(:id).limit(20).select_map(:id)
