@@ -46,7 +46,7 @@ module UprightBench
       end
 
       def date(text, line)
-        text && Date.iso8601(text)
+        text && Date.iso8601(text, limit: nil)
       rescue Date::Error
         say(line, "bought_on must be a day, as in 2026-03-31")
       end

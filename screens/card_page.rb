@@ -99,9 +99,10 @@ module UprightBench
         # @return [Date, nil]
         # @raise [Services::Invalid] when what was sent is no day
         def day_named
-          params["drop_off_on"].to_s.empty? ? nil : Date.iso8601(params["drop_off_on"].to_s)
-        rescue Date::Error
-          raise Services::Invalid, { drop_off_on: ["Choose one of the days."] }
+          text = params["drop_off_on"].to_s
+          return if text.empty?
+
+          Core::Units::Day.parse(text) || raise(Services::Invalid, { drop_off_on: ["Choose one of the days."] })
         end
 
         def answer_note

@@ -88,9 +88,7 @@ module UprightBench
 
         # @return [Date] what was asked for, never before today or beyond the horizon; today when nothing was
         def leaves_until
-          Date.iso8601(params["until"].to_s).clamp(today, today + HORIZON_DAYS)
-        rescue Date::Error
-          today
+          (Core::Units::Day.parse(params["until"].to_s) || today).clamp(today, today + HORIZON_DAYS)
         end
 
         # @param list [Object] as it was sent
@@ -102,6 +100,8 @@ module UprightBench
         def card_preview(customer)
           book = Services::DueBook.new(today: today, policies: policies, customer_ids: [customer.id])
           bundle = book.bundles.first || raise(Services::NotFound, "Nothing is due for this customer.")
+          raise Services::NotFound, "No card leaves for this customer: they agreed to no way that we have an address for." unless bundle.channel
+
           rows = bundle.lines.map { |task| book.by_id.fetch(task.id) }
           letter = Outbox::Letters.new([]).preview(customer, rows, attempt: bundle.attempt, bonus: Services::Bonuses.new(today: today).for(customer, bundle), today: today)
           { letter: letter, bundle: bundle, customer: customer }

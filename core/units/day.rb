@@ -9,6 +9,14 @@ module UprightBench
       module Day
         module_function
 
+        # @param text [String] as "2026-04-05", and however long
+        # @return [Date, nil] nil when it is no day
+        def parse(text)
+          Date.iso8601(text, limit: nil)
+        rescue Date::Error
+          nil
+        end
+
         # @param date [Date]
         # @return [String]
         def words(date)

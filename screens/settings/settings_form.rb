@@ -38,9 +38,8 @@ module UprightBench
 
         # @return [Array<String>, nil] ISO dates
         def self.days(text)
-          text.split(/[\s,]+/).map { |word| Date.iso8601(word).iso8601 }
-        rescue Date::Error
-          nil
+          days = text.split(/[\s,]+/).map { |word| Core::Units::Day.parse(word)&.iso8601 }
+          days unless days.include?(nil)
         end
 
         def self.typed_from(policies)

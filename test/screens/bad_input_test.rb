@@ -226,6 +226,29 @@ class BadInputTest < DatabaseTest
     assert_says(/written like 08:30/)
   end
 
+  def test_days_without_end
+    get "/cards", { "until" => "9" * 5000 }
+
+    assert_equal 200, status
+    submit "/settings", Screens::Settings::SettingsForm.typed_from(Services::Policies.now).merge("holidays" => "9" * 500)
+
+    assert_sent_back(/days like/)
+    card = write_card(known.customer)
+    submit URI(Outbox::Letters.link(card)).path, { "kind" => "will_come", "drop_off_on" => "9" * 5000 }
+
+    assert_sent_back(/Choose one of the days/)
+  end
+
+  def test_a_card_for_somebody_who_agreed_to_nothing
+    Services::SetClocks.call(known, on: today)
+    Models::Due.running.where(machine_id: known.id).update(due_on: today, early_on: nil, late_on: nil)
+    known.customer.update(email_agreed: false, phone_agreed: false, text_agreed: false, post_agreed: false)
+    get "/cards/of/#{known.customer_id}"
+
+    assert_equal 404, status
+    assert_says(/agreed to no way/)
+  end
+
   def test_parameters_of_the_wrong_shape
     submit "/take-in", { "new" => "1", "customer" => "text", "machine" => ["x"], "traits" => "pets", "complaint" => { "a" => "b" }, "request_key" => ["x"] }
 
