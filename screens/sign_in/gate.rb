@@ -13,7 +13,6 @@ module UprightBench
         OWN = %w[/login /logout].freeze
         # What is wrong with a sign-in is never told: neither which of both, nor whether there is such an account.
         WRONG = "That e-mail and password do not go together."
-        NOT_THERE = "That e-mail and password do not go together. Nothing was changed."
 
         plugin :middleware
         plugin :render, views: File.expand_path(__dir__), escape: true, layout: "layout", template_opts: { default_encoding: "UTF-8" }
@@ -44,7 +43,7 @@ module UprightBench
           login_notice_flash nil
           logout_notice_flash nil
           require_login_error_flash nil
-          login_error_flash NOT_THERE
+          login_error_flash WRONG
           no_matching_login_message WRONG
           unverified_account_message WRONG
           invalid_password_message WRONG
@@ -58,12 +57,12 @@ module UprightBench
           before_login_route { scope.slow_down if request.post? }
           # Both ways cost one comparison: how long the answer takes must not tell whether there is such an account.
           account_from_login do |login|
-            super(login).tap do |found|
-              next if found
+            found = super(login)
+            next found if found && found[account_status_column] == account_open_status_value
 
-              Tries.compare_for_nothing(param(password_param))
-              Services::SignIns.note("sign-in failed", nil, at: Time.now)
-            end
+            Tries.compare_for_nothing(param(password_param))
+            Services::SignIns.note("sign-in failed", nil, at: Time.now)
+            nil
           end
           after_login do
             db[active_sessions_table].where(Sequel[:created_at] < Time.now - SESSION_SECONDS).delete

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "ipaddr"
 require "openssl"
 
 module UprightBench
@@ -15,8 +16,9 @@ module UprightBench
       # @param key [String] for the digests under which it is counted
       def initialize(login:, address:, key:)
         network = network(address)
-        @delays = { digest(key, "pair", login.to_s.strip.downcase, network) => Core::Access::Delay::OF_A_PAIR,
-                    digest(key, "address", network) => Core::Access::Delay::OF_AN_ADDRESS }
+        @pair = digest(key, "pair", login.to_s.strip.downcase, network)
+        @address = digest(key, "address", network)
+        @delays = { @pair => Core::Access::Delay::OF_A_PAIR, @address => Core::Access::Delay::OF_AN_ADDRESS }
       end
 
       # Counts a try as failed before it is looked at, unless it comes too early: of many at once no more are looked at than of
@@ -24,24 +26,23 @@ module UprightBench
       # @param at [Time]
       # @return [Integer, nil] seconds to wait; nil when it may be tried now
       def begin(at:)
-        DB.transaction do
-          sweep(at) if rand(SWEEP).zero?
-          rows = locked(at)
-          wait = rows.values.map { |row| row[:next_at] - at }.max.ceil
+        one_by_one do
+          long_ago = at - Core::Access::Delay::FORGOTTEN_AFTER_SECONDS
+          tries.where { last_at < long_ago }.delete if rand(SWEEP).zero?
+          rows = tries.where(key: @delays.keys).where { last_at >= long_ago }.as_hash(:key)
+          wait = rows.values.map { |row| (row[:next_at] - at).ceil }.max.to_i
           next wait if wait.positive?
 
-          rows.each { |key, row| count(key, row, at) }
+          @delays.each { |key, delay| count(key, (rows.dig(key, :failures) || 0) + 1, delay, at) }
           nil
         end
       end
 
       # It was right: the account's failures from here are forgotten, and this try does not count against the address.
       def right
-        pair, address = @delays.keys
-        DB.transaction do
-          tries.where(key: pair).delete
-          tries.where(key: address, failures: 1).delete
-          tries.where(key: address).update(failures: Sequel[:failures] - 1, next_at: Sequel[:last_at])
+        one_by_one do
+          tries.where(key: @pair).or(key: @address, failures: 1).delete
+          tries.where(key: @address).update(failures: Sequel[:failures] - 1, next_at: Sequel[:last_at])
         end
       end
 
@@ -51,23 +52,17 @@ module UprightBench
         DB[:sign_in_tries]
       end
 
-      # In the order of the keys, so that two at once do not wait for each other in a ring.
-      # @return [Hash{String=>Hash}] failures and next_at
-      def locked(at)
-        @delays.keys.sort.to_h do |key|
-          tries.insert_conflict.insert(key: key, failures: 1, last_at: at - (2 * Core::Access::Delay::FORGOTTEN_AFTER_SECONDS), next_at: at)
-          row = tries.where(key: key).for_update.first
-          [key, row[:last_at] < at - Core::Access::Delay::FORGOTTEN_AFTER_SECONDS ? row.merge(failures: 0, next_at: at) : row]
+      # All tries from one address: there are rows to be made and taken away, which cannot be locked.
+      def one_by_one
+        DB.transaction do
+          OneAtATime.wait("sign-in", @address)
+          yield
         end
       end
 
-      def count(key, row, at)
-        failures = row[:failures] + 1
-        tries.where(key: key).update(failures: failures, last_at: at, next_at: at + @delays.fetch(key).seconds(failures))
-      end
-
-      def sweep(at)
-        tries.where { last_at < at - Core::Access::Delay::FORGOTTEN_AFTER_SECONDS }.delete
+      def count(key, failures, delay, at)
+        row = { failures: failures, last_at: at, next_at: at + delay.seconds(failures) }
+        tries.insert_conflict(target: :key, update: row).insert(key: key, **row)
       end
 
       def digest(key, *parts)

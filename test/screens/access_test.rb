@@ -65,7 +65,8 @@ class AccessTest < DatabaseTest
   end
 
   def test_what_is_wrong_is_not_told_and_is_not_told_by_the_time_it_takes
-    pages = [[owner.email, "wrong"], ["nobody@example.org", "wrong"], [closed_account.email, Demo::Load::PASSWORD]].map do |login, password|
+    pages = [[owner.email, "wrong"], ["nobody@example.org", "wrong"], [account("gone@example.org", 3), Demo::Load::PASSWORD],
+             [account("new@example.org", 1), Demo::Load::PASSWORD]].map do |login, password|
       clear_cookies
       compared = []
       real = BCrypt::Engine.method(:hash_secret)
@@ -81,8 +82,9 @@ class AccessTest < DatabaseTest
     assert_equal 401, pages.first.first
   end
 
-  def closed_account
-    @closed_account ||= Services::AddPerson.call(name: "Gone Away", email: "gone@example.org", role: "technician", password: Demo::Load::PASSWORD, at: NOW).update(status_id: 3)
+  # @return [String] its address
+  def account(email, status)
+    Services::AddPerson.call(name: "Somebody", email: email, role: "technician", password: Demo::Load::PASSWORD, at: NOW).update(status_id: status).email
   end
 
   # Closed, or not confirmed yet: neither signs in, and who is signed in already does not go on.

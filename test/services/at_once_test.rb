@@ -84,4 +84,14 @@ class AtOnceTest < CommittedTest
 
     assert_equal 3, waits.count(nil)
   end
+
+  # Right and wrong ones in the same moment: none waits for another in a ring.
+  def test_right_passwords_among_the_guesses
+    at_once(16) do |place|
+      tries = Services::SignInTries.new(login: "ines@example.org", address: "192.0.2.#{place % 2}", key: "k")
+      12.times { tries.begin(at: NOW).nil? && place.even? ? tries.right : nil }
+    end
+
+    assert_operator DB[:sign_in_tries].count, :<=, 4
+  end
 end
