@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../test_helper"
+require_relative "../support/database_door"
 
 # Things that must happen once on the real database, with several connections and several processes.
 class OnceTest < CommittedTest
@@ -65,6 +66,24 @@ class OnceTest < CommittedTest
     Process.kill("TERM", -pid)
     wait_until { Process.wait(pid, Process::WNOHANG) }
     @workers.delete(pid)
+  end
+
+  # As when both are started after a power cut, and the worker is the quicker one.
+  def test_a_worker_that_is_started_before_the_database_waits_for_it
+    door = DatabaseDoor.new(TestDatabase.url)
+    door.shut
+    write_batch
+    File.open(File::NULL, "w") { |nowhere| @waiting = start_worker({ "DATABASE_URL" => door.url }, err: nowhere) }
+    sleep 4
+
+    assert_nil Process.wait(@waiting, Process::WNOHANG), "it did not give up"
+    door.open
+    wait_until { handed_over == POSTED }
+
+    assert_each_carded_once
+  ensure
+    stop(@waiting, "KILL") if @waiting
+    door.shut
   end
 
   def cut_off
@@ -183,8 +202,8 @@ class OnceTest < CommittedTest
     Models::Message.where(channel: "post", state: "handed_over").where(Sequel[:handed_over_at] >= NOW - 1).count
   end
 
-  def start_worker(**more)
-    pid = Process.spawn(File.join(TestDatabase::ROOT, "bin/worker"), pgroup: true, **more)
+  def start_worker(env = {}, **more)
+    pid = Process.spawn(env, File.join(TestDatabase::ROOT, "bin/worker"), pgroup: true, **more)
     (@workers ||= []) << pid
     pid
   end
