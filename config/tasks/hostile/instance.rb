@@ -22,6 +22,7 @@ module Hostile
       @cluster = UprightBench::Config::Launch::Cluster.new(folder: File.join(FOLDER, "postgres"), port: UprightBench::Config::Launch::Shell.free_port)
       @wire = Wire.new(@port)
       @pids = {}
+      @lock = Mutex.new
     end
 
     # The database anew, with the demo.
@@ -62,17 +63,35 @@ module Hostile
       end
     end
 
+    # Starts again what ended by itself, as whatever watches over a shop's processes does: a web process that is started at the moment at
+    # which the database is away ends.
+    def watch
+      @watching = Thread.new do
+        loop do
+          sleep 0.5
+          @lock.synchronize { @pids.each { |name, pid| send(:"start_#{name}") if gone?(pid) } }
+        end
+      end
+    end
+
     # Ends a process as a power cut would, and starts it again.
     # @param what [Symbol] web, worker or database
     def kill(what)
       return kill_database if what == :database
 
-      Process.kill("KILL", -@pids.fetch(what))
-      Process.wait(@pids.fetch(what))
-      what == :web ? start_web : start_worker
+      @lock.synchronize do
+        pid = @pids.fetch(what)
+        Process.kill("KILL", -pid) unless gone?(pid)
+        Process.wait(pid)
+      rescue Errno::ECHILD
+        nil
+      ensure
+        send(:"start_#{what}")
+      end
     end
 
     def stop
+      @watching&.kill
       @pids.each_value do |pid|
         Process.kill("TERM", -pid)
         Process.wait(pid)
@@ -99,6 +118,12 @@ module Hostile
     end
 
     private
+
+    def gone?(pid)
+      !Process.wait(pid, Process::WNOHANG).nil?
+    rescue Errno::ECHILD
+      true
+    end
 
     def spawn_logged(name, *command)
       Process.spawn(settings, *command, chdir: ROOT, pgroup: true, %i[out err] => [File.join(FOLDER, "#{name}.log"), "a"])

@@ -31,6 +31,7 @@ module Hostile
     # @return [Boolean] whether nothing was lost and nothing doubled
     def call
       prepare
+      @instance.watch
       workers = [[:take_in, 2], [:find, 2], [:receive, 1], [:agree, 1]].flat_map { |what, count| Array.new(count) { |n| Thread.new { keep_on(what, n) } } }
       @batch = Services::SendCards.call(by: owner, at: Time.now, chosen: @posted, at_once: true, until_on: today + 365)
       kill
