@@ -32,7 +32,7 @@ gem "tzinfo-data"
 # Paper and post
 gem "barby", "~> 0.7"
 gem "icalendar", "~> 2.10"
-gem "mail", "~> 2.9" # the sign-in's lockout asks for it; the tests read our mail back with it
+gem "mail", "~> 2.9" # reads what mail servers report; the tests read our mail back with it
 gem "matrix", "~> 0.4" # prawn needs it since Ruby 3.1
 gem "net-smtp", "~> 0.5"
 gem "prawn", "~> 2.5"

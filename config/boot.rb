@@ -4,6 +4,8 @@ require "bundler/setup"
 require "zeitwerk"
 
 File.umask(0o077) # whatever it writes is for its owner's eyes alone
+# What a form with files holds besides the files is kept in memory; Rack reads this when it is loaded.
+ENV["RACK_MULTIPART_BUFFERED_UPLOAD_BYTESIZE_LIMIT"] ||= (2 * 1024 * 1024).to_s
 
 # Brings the application's code and its database up. Needs DATABASE_URL.
 module UprightBench

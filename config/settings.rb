@@ -94,6 +94,13 @@ module UprightBench
         @env.fetch("PUBLIC_URL", "http://127.0.0.1:#{port}").chomp("/")
       end
 
+      # @return [Array<String>] where our own forms come from, as a browser writes it: scheme and host, and the port where it is not the usual one
+      def origins
+        uri = URI(public_url)
+        port = ":#{uri.port}" unless uri.port == uri.default_port
+        [uri.host, *list("ALLOWED_HOSTS")].map { |host| "#{uri.scheme}://#{host}#{port}" }
+      end
+
       # @return [Array<String>] host names, without ports, under which the application is asked beside loopback's
       def hosts
         [URI(public_url).host, *list("ALLOWED_HOSTS")].compact

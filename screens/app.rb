@@ -14,7 +14,8 @@ module UprightBench
       set :static, false
       set :sessions, false
       # Paths are refused or taken as they are (Config::Web::SafePath); nothing may read another one out of them behind the gate.
-      set :protection, reaction: :deny, except: %i[path_traversal session_hijacking remote_token frame_options xss_header]
+      # Behind TLS the server itself is asked without: the origin of our own pages is what PUBLIC_URL says, whatever the server sees.
+      set :protection, reaction: :deny, permitted_origins: SETTINGS.origins, except: %i[path_traversal session_hijacking remote_token frame_options xss_header]
       set :absolute_redirects, false
       set :host_authorization, permitted_hosts: []
       set :show_exceptions, false

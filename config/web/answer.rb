@@ -10,10 +10,8 @@ module UprightBench
         # status => title, sentence
         WORDS = {
           400 => ["Not read", "This request could not be read. Nothing was changed."],
-          404 => ["Page not found", "Nothing is kept at this address."],
           405 => ["Not done", "This cannot be asked here. Nothing was changed."],
           413 => ["Too large", "This is more than can be taken here. Nothing was changed."],
-          414 => ["Not read", "This address is too long. Nothing was changed."],
           421 => ["Not here", "This server does not answer under that name. Nothing was changed."],
           429 => ["Too many tries", "Too many tries from your address. Wait a minute and try again."],
           500 => ["Something broke", "Something broke on our side. What was saved before is kept."],

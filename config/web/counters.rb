@@ -35,10 +35,6 @@ module UprightBench
           counts.where(key: key).delete
         end
 
-        def clear
-          counts.delete
-        end
-
         private
 
         def counts

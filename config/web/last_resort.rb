@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "json"
-
 module UprightBench
   module Config
     module Web

@@ -200,6 +200,21 @@ class AccessTest < DatabaseTest
     assert_equal "taken_in", job.refresh.state
   end
 
+  # Behind a proxy that speaks TLS the browser's origin is not what the server sees of itself.
+  def test_forms_from_our_public_address_are_taken_and_others_are_not
+    sign_in
+    { SETTINGS.origins.first => 303, "http://evil.example" => 403, "https://127.0.0.1" => 403 }.each do |origin, code|
+      get "/legend"
+      post "/room", { "_csrf" => token, "room" => "dim" }, "HTTP_ORIGIN" => origin
+
+      assert_equal code, status, origin
+    end
+    named = Config::Settings.new("PUBLIC_URL" => "https://shop.example/", "ALLOWED_HOSTS" => "bench.example")
+
+    assert_equal %w[https://shop.example https://bench.example], named.origins
+    assert_equal ["http://shop.example:8080"], Config::Settings.new("PUBLIC_URL" => "http://shop.example:8080").origins
+  end
+
   def test_only_the_owner_changes_the_settings
     sign_in(Demo::Load.mail("Tobiah Lund"))
     submit "/settings", { "bag_limit_percent" => "80" }

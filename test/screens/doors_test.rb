@@ -10,7 +10,6 @@ class DoorsTest < CommittedTest
   OPEN = ["GET /c/:code", "POST /c/:code", "GET /c/:code/stop", "POST /c/:code/stop", "GET /c/:code/visit.ics", "GET /j/:code", "POST /j/:code/agree", "POST /j/:code/ask",
           "GET /healthz", "GET /readyz", "GET /first/:key", "POST /first/:key"].freeze
   TOKENLESS = ["POST /c/:code/stop"].freeze
-  REFUSED = [302, 400, 401, 404, 405].freeze
 
   def self.doors
     UprightBench::Screens::App.doors.reject { |door| door.verb == "HEAD" }
@@ -96,6 +95,9 @@ class DoorsTest < CommittedTest
     { "/login" => 413, "/shelf/list" => 403, "/jobs/#{@job.number}/pictures" => 403 }.each do |path, status|
       assert_equal status, @server.ask("POST", path, body: "a=#{'x' * 300_000}").status, path
     end
+    pasted = "--B\r\nContent-Disposition: form-data; name=\"list\"\r\n\r\n#{'x' * (3 * 1024 * 1024)}\r\n--B--\r\n"
+
+    assert_equal 400, @server.ask("POST", "/shelf/list", body: pasted, headers: { "Content-Type" => "multipart/form-data; boundary=B" }).status
     chunked = "POST /login HTTP/1.1\r\nHost: 127.0.0.1\r\nConnection: close\r\nContent-Type: application/x-www-form-urlencoded\r\nTransfer-Encoding: chunked\r\n\r\n"
 
     assert_equal 413, @server.raw("#{chunked}#{"10000\r\n#{'x' * 0x10000}\r\n" * 6}0\r\n\r\n").status
