@@ -1,3 +1,3 @@
 # frozen_string_literal: true
 
-Dir["config/tasks/*.rake"].each { |file| load file }
+Dir["tasks/*.rake"].each { |file| load file }

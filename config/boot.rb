@@ -9,14 +9,15 @@ ENV["RACK_MULTIPART_BUFFERED_UPLOAD_BYTESIZE_LIMIT"] ||= (2 * 1024 * 1024).to_s
 
 # Brings the application's code and its database up. Needs DATABASE_URL.
 module UprightBench
-  ROOMS = %w[core models services screens drawings papers formats outbox config pictures demo].freeze
+  ROOMS = %w[core models services queries screens drawings papers formats outbox config web pictures demo].freeze
 
   ROOMS.map(&:capitalize).each { |name| const_set(name, Module.new) unless const_defined?(name, false) }
 
   LOADER = Zeitwerk::Loader.new
   ROOMS.each { |room| LOADER.push_dir(File.expand_path("../#{room}", __dir__), namespace: const_get(room.capitalize)) }
-  LOADER.collapse(File.expand_path("../services/*", __dir__)) # its folders are there to find things by, and no part of a name
-  LOADER.ignore(__FILE__, "#{__dir__}/puma.rb", "#{__dir__}/tasks")
+  # The folders of these two are there to find things by, and are no part of a name.
+  LOADER.collapse(*%w[services queries].map { |room| File.expand_path("../#{room}/*", __dir__) })
+  LOADER.ignore(__FILE__, "#{__dir__}/puma.rb")
   LOADER.setup
 
   SETTINGS = Config::Settings.new

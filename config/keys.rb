@@ -75,7 +75,7 @@ module UprightBench
         end
 
         def renewed(purpose, keys, today)
-          kept = keys.select { |one| one.accepted_until.nil? || one.accepted_until >= today }
+          kept = keys.select { |key| key.accepted_until.nil? || key.accepted_until >= today }
           raise ArgumentError, "#{MOST_AT_ONCE} keys for #{purpose} are still accepted; wait until #{kept.last.accepted_until}" if kept.size >= MOST_AT_ONCE
 
           last = today + LIVES.fetch(purpose)
@@ -87,7 +87,7 @@ module UprightBench
           FileUtils.mkdir_p(File.dirname(path))
           half = "#{path}.#{SecureRandom.hex(4)}"
           File.open(half, File::WRONLY | File::CREAT | File::EXCL, 0o600) do |file|
-            file.write(JSON.pretty_generate(rows.transform_values { |keys| keys.map { |one| written(one) } }))
+            file.write(JSON.pretty_generate(rows.transform_values { |keys| keys.map { |key| written(key) } }))
             file.fsync
           end
           File.rename(half, path)
@@ -113,7 +113,7 @@ module UprightBench
       # @param rows [Hash{Symbol=>Array<Key>}]
       def initialize(rows, today:)
         @rows = rows.transform_values do |keys|
-          keys.select { |one| one.accepted_until.nil? || one.accepted_until >= today }.sort_by { |one| -one.number }
+          keys.select { |key| key.accepted_until.nil? || key.accepted_until >= today }.sort_by { |key| -key.number }
         end
         raise ArgumentError, "a purpose has no key" if @rows.values.any?(&:empty?)
       end
@@ -130,7 +130,7 @@ module UprightBench
 
       # @return [Hash{Integer=>String}] number => key, the newest first
       def accepted(purpose)
-        @rows.fetch(purpose).to_h { |one| [one.number, one.key] }
+        @rows.fetch(purpose).to_h { |row| [row.number, row.key] }
       end
     end
   end

@@ -5,7 +5,7 @@ module UprightBench
     # What has to be true before strangers can reach it. Asked by the start, by the web process and by the worker.
     module Production
       # Why it does not start.
-      class Refused < StandardError; end
+      class Refused < Core::Error; end
 
       module_function
 

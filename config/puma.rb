@@ -20,9 +20,9 @@ Puma::ErrorLogger.prepend(Module.new { def title(options = {}) = "#{Time.now.utc
 # Methods are refused by the application, and what goes wrong outside it gets a page of ours: the server's own text is never sent.
 supported_http_methods :any
 lowlevel_error_handler do |_error, env, status|
-  page = UprightBench::Config::Web::Answer
+  page = UprightBench::Web::Answer
   # Whatever the application fails at is answered by the application; what comes here without its mark could not even be read.
-  known = page::WORDS.key?(status) && (status < 500 || env&.key?("bench.request_id") || status == 501)
+  known = page::WORDS.key?(status) && (status < 500 || env&.key?("upright_bench.request_id") || status == 501)
   code, headers, body = page.page(known ? status : 400, env || {})
-  [code, headers.merge(UprightBench::Config::Web::Headers::ALWAYS), body]
+  [code, headers.merge(UprightBench::Web::Headers::ALWAYS), body]
 end

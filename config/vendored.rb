@@ -11,7 +11,6 @@ module UprightBench
     class Vendored
       # shipped name => file in its npm package
       FILES = {
-        "bootstrap.min.css" => "bootstrap/dist/css/bootstrap.min.css",
         "htmx.min.js" => "htmx.org/dist/htmx.min.js",
         "alpine-csp.min.js" => "@alpinejs/csp/dist/cdn.min.js",
         "fonts/hyperlegible-next.woff2" =>
@@ -25,6 +24,10 @@ module UprightBench
         "print/AtkinsonHyperlegibleNext-Bold.ttf" =>
           "@expo-google-fonts/atkinson-hyperlegible-next/700Bold/AtkinsonHyperlegibleNext_700Bold.ttf"
       }.freeze
+      STYLE = "bootstrap.css"
+      STYLE_SOURCE = "config/bootstrap.scss"
+      SASS = %w[node_modules/.bin/sass --load-path=node_modules --no-source-map --style=compressed --quiet-deps
+                --silence-deprecation=import,global-builtin,color-functions,if-function].freeze
       TEST_FILES = { "axe.min.js" => "axe-core/axe.min.js" }.freeze
       DEBIAN = "/usr/share/fonts/truetype/dejavu"
       DEBIAN_FILES = { "print/DejaVuSans.ttf" => "DejaVuSans.ttf", "print/DejaVuSans-Bold.ttf" => "DejaVuSans-Bold.ttf" }.freeze
@@ -37,7 +40,7 @@ module UprightBench
 
       # Copies everything anew from node_modules and Debian's fonts, and writes the manifest.
       def rebuild
-        rows = npm(FILES, @folder) + npm(TEST_FILES, @root.join("test/vendor")) + debian
+        rows = npm(FILES, @folder) + npm(TEST_FILES, @root.join("test/vendor")) + debian + [style]
         @folder.join("manifest.json").write("#{JSON.pretty_generate(rows)}\n")
       end
 
@@ -56,6 +59,14 @@ module UprightBench
           package = JSON.parse(@root.join("node_modules", source[%r{\A(@[^/]+/)?[^/]+}], "package.json").read)
           entry(copy(from, folder.join(name)), package.fetch("name"), package.fetch("version"), package.fetch("license"))
         end
+      end
+
+      # The parts of Bootstrap that are used, built with our variables.
+      def style
+        built = @folder.join(STYLE)
+        system(*SASS, STYLE_SOURCE, built.to_s, chdir: @root.to_s, exception: true)
+        package = JSON.parse(@root.join("node_modules/bootstrap/package.json").read)
+        entry(built, "bootstrap", package.fetch("version"), package.fetch("license"))
       end
 
       def debian

@@ -4,17 +4,14 @@ module UprightBench
   module Core
     # What is seen or measured at a position, and what it means.
     #
-    # KINDS is the one table of what may be recorded for each kind of part. A field is a
-    # scale (numbers in steps), a choice (one word of a list, the good one first), a flag, or a measure (a number
-    # with unit and sane limits: beyond them something else was measured). A field with `needs` is asked only
-    # where the sheet names that feature or measure.
+    # KINDS is the one table of what may be recorded for each kind of part: the name of each field, and the Field.
     module Findings
       def self.scale(label, values, words = {})
-        { type: :scale, label: label, values: values, words: words }.freeze
+        Fields::Scale.new(label: label, options: values, words_of: words)
       end
 
       def self.choice(label, *values, needs: nil)
-        { type: :choice, label: label, values: values, needs: needs }.freeze
+        Fields::Choice.new(label: label, options: values, needs: needs)
       end
 
       def self.states(label, kind)
@@ -22,11 +19,11 @@ module UprightBench
       end
 
       def self.flag(label)
-        { type: :flag, label: label }.freeze
+        Fields::Flag.new(label: label)
       end
 
       def self.measure(label, unit, range, needs: nil)
-        { type: :measure, label: label, unit: unit, range: range, needs: needs }.freeze
+        Fields::Measure.new(label: label, unit: unit, range: range, needs: needs)
       end
       private_class_method :scale, :choice, :states, :flag, :measure
 
@@ -74,18 +71,18 @@ module UprightBench
       # What may be recorded at a position of a sheet.
       #
       # @param position [Sheets::Position]
-      # @return [Hash{Symbol=>Hash}] field => as in KINDS
+      # @return [Hash{Symbol=>Field}]
       def self.fields(position)
-        KINDS.fetch(position.kind).select { |_, field| field[:needs].nil? || position.asks_for?(field[:needs]) }
+        KINDS.fetch(position.kind).select { |_, field| field.needs.nil? || position.asks_for?(field.needs) }
       end
 
-      # What "it is fine" records at a position: the good word where there is one, else nothing but the mark.
+      # What "it is fine" records at a position: the good word where there is one, else nothing but the verdict.
       #
       # @param position [Sheets::Position]
       # @return [Hash{Symbol=>String}]
       def self.fine(position)
         name, field = KINDS.fetch(position.kind).first
-        field[:type] == :choice ? { name => field[:values].first } : {}
+        field.fine ? { name => field.fine } : {}
       end
     end
   end

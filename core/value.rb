@@ -5,11 +5,11 @@ module UprightBench
     # What a value of the core is made of: keywords only, every one named and checked, frozen with
     # all it holds (what comes frozen is taken to be so all through), equal by content.
     #
-    #   class Clock
+    #   class Hours
     #     include Value
-    #     fields :kind, :limit, each_hours: nil
+    #     fields :limit, unit: nil
     #   end
-    #   Clock.new(kind: :hours, limit: 50).with(limit: 60)
+    #   Hours.new(limit: 50).with(limit: 60)
     #
     # A class may define a private `check`, which runs before freezing and raises ArgumentError.
     module Value

@@ -6,7 +6,7 @@ module UprightBench
     class Bench
       # State reached, and how many open hours ago the machine came in.
       JOBS = [[:handed_over, 26], [:closed_up, 14], [:dry, 17], [:drying, 9], [:drying, 4], [:in_work, 7], [:settled, 2], [:settled, 1.6],
-              [:looked_over, 1.3], [:offered, 2.2], [:stopped, 3], [:half_looked, 0.8], [:taken_in, 0.4], [:declined, 5]].freeze
+              [:looked_over, 1.3], [:estimate_sent, 2.2], [:stopped, 3], [:half_looked, 0.8], [:taken_in, 0.4], [:declined, 5]].freeze
 
       def initialize(now, staff, machines)
         @now = now
@@ -19,17 +19,17 @@ module UprightBench
       end
 
       def call
-        JOBS.each_with_index { |(state, hours), place| lay(state, hours, place) }
+        JOBS.each_with_index { |(state, hours), index| lay(state, hours, index) }
       end
 
       private
 
-      def lay(state, hours, place)
+      def lay(state, hours, index)
         machine = pick(state).shift
         @hours = hours
         @came = @schedule.before(@now, hours * 60)
-        @visit = Visit.new(machine, Config::Zone.date(@came), @technicians[place % 2], @counter, @random)
-        @visit.take_in(@came)
+        @past = PastJob.new(machine, Config::Zone.date(@came), @technicians[index % 2], @counter, @random)
+        @past.take_in(@came)
         send(state)
       end
 
@@ -47,36 +47,36 @@ module UprightBench
       def taken_in; end
 
       def half_looked
-        @visit.look_over(at(30), first: 4)
+        @past.look_over(at(30), first: 4)
       end
 
       def looked_over
-        @visit.look_over(at(30))
+        @past.look_over(at(30))
       end
 
-      def offered
+      def estimate_sent
         looked_over
-        job = @visit.job.refresh
+        job = @past.job.refresh
         job.work_items_dataset.where(action: "replace", part_id: nil).each { |item| Services::ChoosePart.call(job.number, item.id, choice: "leave", by: @technicians.first, at: at(55)) }
-        Services::MakeOffer.call(job.number, by: @counter, at: at(60))
+        Services::SendEstimate.call(job.number, by: @counter, at: at(60))
         Services::AskAboutJob.ask(job, "May I have the old parts back?", by: Services::Actor.customer_by_slip(job), at: at(75))
       end
 
       def stopped
         looked_over
-        job = @visit.job.refresh
+        job = @past.job.refresh
         place = job.sheet.positions.find { |position| position.kind == :lead }
         Services::RecordFinding.call(job.number, place.key, observed: { state: "damaged" }, version: 1, by: @technicians.first, at: at(50))
       end
 
       def settled
         looked_over
-        @visit.settle(at(90))
+        @past.settle(at(90))
       end
 
       def in_work
         settled
-        @visit.work(at(150), most: 2)
+        @past.work(at(150), most: 2)
       end
 
       # After a closed weekend every part would be dry; the demo keeps some wet whatever the day.
@@ -90,36 +90,36 @@ module UprightBench
 
       def wash(time)
         grey_filter
-        @visit.settle(at(90))
-        @visit.work(time)
+        @past.settle(at(90))
+        @past.work(time)
       end
 
       # A stick whose filter is worth a wash, whatever else it has.
       def grey_filter
         looked_over
-        job = @visit.job.refresh
+        job = @past.job.refresh
         place = job.sheet.positions.find(&:washable?)
-        Services::RecordFinding.call(job.number, place.key, observed: { grey: 4 }, version: 1, mark: :wash, by: @technicians.last, at: at(60))
+        Services::RecordFinding.call(job.number, place.key, observed: { grey: 4 }, version: 1, verdict: :wash, by: @technicians.last, at: at(60))
       end
 
       def closed_up
         settled
         finish_work
-        @visit.close_up(at(600))
+        @past.close_up(at(600))
       end
 
       def handed_over
         closed_up
-        @visit.hand_over(at(700))
+        @past.hand_over(at(700))
       end
 
       def finish_work
-        @visit.work(at(150))
+        @past.work(at(150))
       end
 
       def declined
         looked_over
-        Services::EndEarly.call(@visit.job.number, how: "declined", by: @counter, at: at(90))
+        Services::EndEarly.call(@past.job.number, how: "declined", by: @counter, at: at(90))
       end
     end
   end

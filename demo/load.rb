@@ -14,7 +14,7 @@ module UprightBench
       RACK = 12
       HISTORY_DAYS = 730
       NEW_DAYS = 90 # a machine is not brought in before
-      POLICIES = { "room_temperature_c" => 21, "room_humidity_percent" => 50, "labour_tax_percent" => 15.0, "part_tax_percent" => 15.0 }.freeze
+      POLICIES = { "drying_temperature_c" => 21, "drying_humidity_percent" => 50, "labour_tax_percent" => 15.0, "part_tax_percent" => 15.0 }.freeze
 
       # @return [Array<Array(String, String)>] e-mail and role of every demo sign-in
       def self.sign_ins
@@ -55,7 +55,7 @@ module UprightBench
         history
         @say.call "Loading the demo: today's bench …"
         DB.transaction { Bench.new(@now, @staff, @machines).call }
-        DB.transaction { visits }
+        DB.transaction { bookings }
         refresh_statistics
         DB.transaction { orders.today }
       end
@@ -84,15 +84,15 @@ module UprightBench
       def shop
         Models::Shop.create(id: 1, name: "Ropewalk Vacuum Repair", street: "Ferry Slip 3", town: Names::TOWN, phone: "555-0199",
                             email: "bench@ropewalk.example.org")
-        Services::SavePolicies.call(POLICIES.merge("holidays" => holidays), by: owner, at: @begun)
-        Models::Bonus.create(minutes: 15, starts_on: Config::Zone.date(@begun), ends_on: @today + 60, first_only: true, created_by: owner.id, created_at: @begun)
+        Services::SavePolicies.call(POLICIES.merge("closed_days" => closed_days), by: owner, at: @begun)
+        Models::Offer.create(minutes: 15, starts_on: Config::Zone.date(@begun), ends_on: @today + 60, first_only: true, created_by: owner.id, created_at: @begun)
         Services::Words.keep("de", Names::GERMAN, by: owner, at: @begun)
-        RACK.times { |place| Models::RackPlace.create(label: (place + 1).to_s) }
+        RACK.times { |index| Models::RackSlot.create(label: (index + 1).to_s) }
       end
 
       # Slip Day and Lantern Night, both well away from today so that the demo's bench is never closed for them.
-      def holidays
-        [@today + 40, @today + 130].map(&:iso8601)
+      def closed_days
+        { "Slip Day" => 40, "Lantern Night" => 130 }.map { |name, days| { "on" => (@today + days).iso8601, "name" => name, "yearly" => true } }
       end
 
       def sheets
@@ -103,12 +103,12 @@ module UprightBench
       end
 
       def history
-        visits = @machines.flat_map { |machine| dates_of(machine).map { |date| [date, machine] } }.sort_by { |date, machine| [date, machine.id] }
+        stays = @machines.flat_map { |machine| dates_of(machine).map { |date| [date, machine] } }.sort_by { |date, machine| [date, machine.id] }
         cards = (1..8).map { |month| Services::Policies.now.schedule.open_day(@today - (month * 30)) }.sort
-        visits.each_with_index do |(date, machine), place|
-          refresh_statistics if place == 20
+        stays.each_with_index do |(date, machine), index|
+          refresh_statistics if index == 20
           cards_until(cards, date)
-          DB.transaction { Visit.new(machine, date, technicians.sample(random: @random), counter, @random).whole }
+          DB.transaction { PastJob.new(machine, date, technicians.sample(random: @random), counter, @random).whole }
         end
         cards_until(cards, @today - 10)
         DB.transaction do
@@ -131,10 +131,10 @@ module UprightBench
       end
 
       # Those who said of late that they would come, and named a day.
-      def visits
+      def bookings
         said = Models::Answer.where(kind: "will_come").reverse(:answered_at).limit(2).eager(:card).all
         day = Services::Policies.now.schedule.open_day(@today + 1)
-        said.each { |answer| Services::BookVisit.call(answer.card.customer, on: day, card: answer.card, by: counter, at: @now) }
+        said.each { |answer| Services::MakeBooking.call(answer.card.customer, on: day, card: answer.card, by: counter, at: @now) }
       end
 
       def orders

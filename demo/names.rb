@@ -34,7 +34,7 @@ module UprightBench
         months: "Januar, Februar, März, April, Mai, Juni, Juli, August, September, Oktober, November, Dezember",
         page_title: "Ihre Geräte", page_hello: "Guten Tag {customer}", page_due: "Was fällig ist", page_over: "erledigt oder nicht mehr verfolgt", page_why: "Warum dann?",
         page_told: "Sie haben uns gesagt: {answers}. Danke. Sie können uns unten noch etwas anderes sagen.",
-        page_visit: "Sie bringen ein Gerät am {day}. Ein anderer Tag unten verschiebt es.", page_calendar: "In den Kalender", page_tell: "Sagen Sie es uns",
+        page_booking: "Sie bringen ein Gerät am {day}. Ein anderer Tag unten verschiebt es.", page_calendar: "In den Kalender", page_tell: "Sagen Sie es uns",
         page_note: "Ein Wort an uns, wenn Sie mögen", page_come_on: "Ich komme vorbei am", page_some_day: "irgendwann bald", will_come: "Ich komme vorbei",
         send_part: "Bitte schicken Sie mir das Teil", done_elsewhere: "Es ist schon gemacht", page_again: "Nicht jetzt: schreiben Sie wieder", page_weeks: "in {count} Wochen",
         not_now: "Nicht jetzt", page_which: "Welches Gerät?", no_longer_have: "Ich habe das Gerät nicht mehr", stop_writing: "Schreiben Sie mir nicht mehr",
@@ -55,11 +55,11 @@ module UprightBench
 
       # @return [Array<Hash>] columns of a customer, always the same for a seed
       def households(random)
-        FIRST.product(LAST).sample(HOUSEHOLDS, random: random).each_with_index.map do |(first, last), place|
-          mail = "#{ascii(first)}.#{ascii(last)}@example.org" unless place % 5 == 4
-          { name: "#{first} #{last}", phone: format("555-01%02d", place), email: mail, street: "#{STREETS.sample(random: random)} #{random.rand(1..60)}",
-            town: TOWN, email_agreed: !mail.nil? && place % 7 != 3, text_agreed: place % 7 == 3, phone_agreed: place % 15 == 4,
-            post_agreed: place % 3 != 1, language: place % 11 == 6 ? "de" : "en" }
+        FIRST.product(LAST).sample(HOUSEHOLDS, random: random).each_with_index.map do |(first, last), index|
+          mail = "#{ascii(first)}.#{ascii(last)}@example.org" unless index % 5 == 4
+          { name: "#{first} #{last}", phone: format("555-01%02d", index), email: mail, street: "#{STREETS.sample(random: random)} #{random.rand(1..60)}",
+            town: TOWN, email_agreed: !mail.nil? && index % 7 != 3, text_agreed: index % 7 == 3, phone_agreed: index % 15 == 4,
+            post_agreed: index % 3 != 1, language: index % 11 == 6 ? "de" : "en" }
         end
       end
 

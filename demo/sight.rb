@@ -51,7 +51,7 @@ module UprightBench
       # The good state more often than not, never one that stops.
       def state
         name, field = Core::Findings.fields(@position).first
-        good, *others = field[:values]
+        good, *others = field.options
         others.reject! { |word| Core::Findings::States.of(@position.kind, word).first == :refer }
         { name => @random.rand < GOOD_SHARE || others.empty? ? good : others.sample(random: @random) }
       end

@@ -11,7 +11,7 @@ module UprightBench
     class TenYears
       CUSTOMERS = 100_000
       MACHINES_A_CUSTOMER = 1.5
-      VISITS = 4
+      JOBS_A_MACHINE = 4
       FINDINGS_A_JOB = 10
       OPEN_JOBS = 60
 
@@ -26,11 +26,11 @@ module UprightBench
 
       def call
         Load.new(now: @now, households: 12, fleets: 1, say: @say).call
-        @plan = Plan.new(customers: @customers, machines: (@customers * MACHINES_A_CUSTOMER).to_i, visits: VISITS, today: Config::Zone.date(@now))
+        @plan = Plan.new(customers: @customers, machines: (@customers * MACHINES_A_CUSTOMER).to_i, jobs_a_machine: JOBS_A_MACHINE, today: Config::Zone.date(@now))
         Bulk.new(Tables.new(@plan).all, say: @say).call
         @say.call "Ten years: what was learned from what was found …"
-        Models::Learned.dataset.delete
-        Models::Learned.draw(Models::Finding.dataset)
+        Models::WearHistory.dataset.delete
+        Models::WearHistory.draw(Models::Finding.dataset)
         catalogue = Catalogue.new(Models::Person.first.id, share: @customers.to_f / CUSTOMERS)
         Bulk.new(catalogue.all, say: @say).call
         catalogue.spread
@@ -45,9 +45,9 @@ module UprightBench
       def open_jobs
         machines = Models::Machine.where(id: (0...OPEN_JOBS).map { |place| @plan.machine_id(place * @plan.machines / OPEN_JOBS) }).order(:id).all
         counter = Models::Person.first(role: "counter")
-        machines.each_with_index do |machine, place|
+        machines.each_with_index do |machine, index|
           Services::TakeIn.call({ machine_id: machine.id, use: { hours_per_week: 2 }, complaint: "weak everywhere", request_key: SecureRandom.uuid },
-                                by: counter, at: @now - (place * 60))
+                                by: counter, at: @now - (index * 60))
         end
       end
     end

@@ -36,8 +36,8 @@ module UprightBench
 
       def columns(form, weeks, most)
         step = (form[:width] - OVERDUE) / (weeks.size - 1).to_f
-        weeks.each_with_index.map do |week, place|
-          place.zero? ? column(week, 0, OVERDUE, most, counted: true) : column(week, OVERDUE + ((place - 1) * step), step, most, counted: weeks.size <= form[:counts])
+        weeks.each_with_index.map do |week, index|
+          index.zero? ? column(week, 0, OVERDUE, most, counted: true) : column(week, OVERDUE + ((index - 1) * step), step, most, counted: weeks.size <= form[:counts])
         end
       end
 

@@ -15,9 +15,10 @@ module UprightBench
         unseen: "M16 4a12 12 0 1 0 .01 0z",
         unfitted: "M4 14h24v4H4z"
       }.freeze
-      LETTERS = { leave: "L", clean: "C", wash: "W", replace: "R", refer: "S" }.freeze
-      WORDS = { leave: "leave", clean: "clean", wash: "wash", replace: "replace", refer: "stop and refer",
-                unseen: "not looked at", unfitted: "not fitted" }.freeze
+      LETTERS = Core::Findings::VerdictKind::ALL.to_h { |kind| [kind.key, kind.letter] }.freeze
+      # What is drawn where there is no verdict.
+      NONE = { unseen: "not looked at", unfitted: "not fitted" }.freeze
+      WORDS = Core::Findings::VerdictKind::ALL.to_h { |kind| [kind.key, kind.words] }.merge(NONE).freeze
       LETTER_X = { refer: 14 }.freeze
 
       @images = {} # [mark, class] => SVG; a page shows dozens of the same few

@@ -19,11 +19,11 @@ module UprightBench
       Lane = Struct.new(:name, :fitted, :done, :found, :due, keyword_init: true)
 
       # @param lanes [Array<Lane>]
-      # @param visits [Array<Date>]
+      # @param jobs [Array<Date>]
       # @param today [Date]
-      def initialize(lanes:, visits:, today:)
+      def initialize(lanes:, jobs:, today:)
         @lanes = lanes
-        @visits = visits
+        @jobs = jobs
         @today = today
       end
 
@@ -37,8 +37,8 @@ module UprightBench
       def draw(form)
         @form = form
         @lane = form[:names].zero? ? LANE + 18 : LANE
-        Svg.image(form[:width], height, years + visit_lines + @lanes.each_with_index.map { |lane, row| lane(lane, row) }.join + now,
-                  label: "The machine's years: #{@lanes.size} places, #{@visits.size} visits", class: form[:css])
+        Svg.image(form[:width], height, years + job_lines + @lanes.each_with_index.map { |lane, row| lane(lane, row) }.join + now,
+                  label: "The machine's years: #{@lanes.size} places, #{@jobs.size} jobs", class: form[:css])
       end
 
       def height
@@ -46,7 +46,7 @@ module UprightBench
       end
 
       def dates
-        @dates ||= @lanes.flat_map { |lane| [*lane.fitted.flatten, *lane.done.map(&:first), *lane.found.map(&:first), *lane.due&.first(3)] }.compact + @visits + [@today]
+        @dates ||= @lanes.flat_map { |lane| [*lane.fitted.flatten, *lane.done.map(&:first), *lane.found.map(&:first), *lane.due&.first(3)] }.compact + @jobs + [@today]
       end
 
       # A due date in ten years would leave no room for what was.
@@ -72,8 +72,8 @@ module UprightBench
         end.join
       end
 
-      def visit_lines
-        @visits.map { |date| Svg.tag(:line, x1: x(date), y1: HEAD, x2: x(date), y2: height, class: "visit-line") }.join
+      def job_lines
+        @jobs.map { |date| Svg.tag(:line, x1: x(date), y1: HEAD, x2: x(date), y2: height, class: "job-line") }.join
       end
 
       def now

@@ -23,7 +23,7 @@ module UprightBench
 
       # @yieldparam headers [Array<String>] once, to be checked
       # @return [Array<Array(Hash{String=>String}, Integer)>] cells by column, nil where empty, and the line it begins on
-      # @raise [Bad] when it is no CSV, or beyond a bound
+      # @raise [Malformed] when it is no CSV, or beyond a bound
       def call
         headers = nil
         rows = []
@@ -31,7 +31,7 @@ module UprightBench
           next yield(headers = named(cells)) if headers.nil?
 
           found = row(headers, cells, line) or next
-          raise Bad, ["The list has more than #{@most} rows; at most #{@most} at once."] if rows.size == @most
+          raise Malformed, ["The list has more than #{@most} rows; at most #{@most} at once."] if rows.size == @most
 
           rows << found
         end
@@ -52,7 +52,7 @@ module UprightBench
 
       def plain(cell, line)
         text = Cell.plain(cell.to_s.strip)
-        raise Bad, ["Line #{line}: a cell has more than #{LONGEST_CELL} letters."] if text.length > LONGEST_CELL
+        raise Malformed, ["Line #{line}: a cell has more than #{LONGEST_CELL} letters."] if text.length > LONGEST_CELL
 
         text unless text.empty?
       end
@@ -62,13 +62,13 @@ module UprightBench
         line = 1
         csv = CSV.new(@source, col_sep: separator, field_size_limit: LONGEST_CELL)
         while (cells = csv.shift)
-          raise Bad, ["Line #{line}: there are #{cells.size} columns; at most #{MOST_COLUMNS}."] if cells.size > MOST_COLUMNS
+          raise Malformed, ["Line #{line}: there are #{cells.size} columns; at most #{MOST_COLUMNS}."] if cells.size > MOST_COLUMNS
 
           yield cells, line
           line += csv.line.scan(/\r\n|\r|\n/).size
         end
       rescue CSV::MalformedCSVError => e
-        raise Bad, ["Line #{e.line_number}: #{e.message.sub(/ in line \d+\.?\z/, '')}."]
+        raise Malformed, ["Line #{e.line_number}: #{e.message.sub(/ in line \d+\.?\z/, '')}."]
       end
 
       # The sign that the first line has most of.

@@ -4,13 +4,13 @@ module UprightBench
   module Formats
     # A list of machines as CSV (RFC 4180; a semicolon or a tab between the fields is understood too).
     #
-    #   maker,model,plate,bought_on,hours_per_week,complaint
+    #   maker,model,serial_number,bought_on,hours_per_week,complaint
     #   Ostrel,Stride 36,K-20137,2024-05-01,22,half-yearly service
     #
-    # maker, model and plate are needed; the order of the columns and the case of their names do not matter.
+    # maker, model and serial_number are needed; the order of the columns and the case of their names do not matter.
     class MachineList
-      COLUMNS = %w[maker model plate bought_on hours_per_week complaint].freeze
-      NEEDED = %w[maker model plate].freeze
+      COLUMNS = %w[maker model serial_number bought_on hours_per_week complaint].freeze
+      NEEDED = %w[maker model serial_number].freeze
       MOST = 500
       LONGEST = 2000
 
@@ -20,13 +20,13 @@ module UprightBench
         @problems = []
       end
 
-      # @return [Array<Hash{Symbol=>Object}>] line (in the file), maker, model, plate, bought_on (Date or nil),
+      # @return [Array<Hash{Symbol=>Object}>] line (in the file), maker, model, serial_number, bought_on (Date or nil),
       #   hours_per_week (Float or nil), complaint (String or nil)
-      # @raise [Bad] with every problem
+      # @raise [Malformed] with every problem
       def call
         rows = CsvRows.new(@text, most: MOST).call { |headers| check(headers) }.map { |row, line| read(row, line) }
         @problems << "The list is empty." if rows.empty? && @problems.empty?
-        raise Bad, @problems if @problems.any?
+        raise Malformed, @problems if @problems.any?
 
         rows
       end
@@ -35,7 +35,7 @@ module UprightBench
 
       def check(headers)
         lacking = NEEDED - headers
-        raise Bad, ["Line 1: there is no column #{lacking.join(', ')}. The columns are #{COLUMNS.join(', ')}."] if lacking.any?
+        raise Malformed, ["Line 1: there is no column #{lacking.join(', ')}. The columns are #{COLUMNS.join(', ')}."] if lacking.any?
       end
 
       def read(row, line)

@@ -52,12 +52,12 @@ module UprightBench
       end
 
       # @return [Array<Hash{Symbol=>Object}>] line (in the file), number, and the fields of the columns that are there
-      # @raise [Bad] with every problem, each naming its line; with the first hundred where there are more
+      # @raise [Malformed] with every problem, each naming its line; with the first hundred where there are more
       def call
         rows = CsvRows.new(@source, most: MOST).call { |headers| check(headers) }.map { |row, line| read(row, line) }
         twice(rows)
         @problems << "The list is empty." if rows.empty? && @problems.empty?
-        raise Bad, @problems if @problems.any?
+        raise Malformed, @problems if @problems.any?
 
         rows
       end
@@ -65,13 +65,13 @@ module UprightBench
       private
 
       def check(headers)
-        raise Bad, ["Line 1: there is no column number. The columns are #{COLUMNS.join(', ')}."] unless headers.include?("number")
+        raise Malformed, ["Line 1: there is no column number. The columns are #{COLUMNS.join(', ')}."] unless headers.include?("number")
 
         strange = headers.reject { |name| name.empty? || COLUMNS.include?(name) }.first(5)
-        raise Bad, ["Line 1: the column #{strange.join(', ')} is not known. The columns are #{COLUMNS.join(', ')}."] if strange.any?
+        raise Malformed, ["Line 1: the column #{strange.join(', ')} is not known. The columns are #{COLUMNS.join(', ')}."] if strange.any?
 
         double = headers.tally.select { |name, count| count > 1 && !name.empty? }.keys
-        raise Bad, ["Line 1: the column #{double.join(', ')} stands twice."] if double.any?
+        raise Malformed, ["Line 1: the column #{double.join(', ')} stands twice."] if double.any?
       end
 
       def read(row, line)
@@ -129,10 +129,10 @@ module UprightBench
         end
       end
 
-      # @raise [Bad] when there are more than anybody would read
+      # @raise [Malformed] when there are more than anybody would read
       def say(line, words)
         @problems << "Line #{line}: #{words}."
-        raise Bad, @problems + ["There may be more: it was read no further."] if @problems.size == MOST_PROBLEMS
+        raise Malformed, @problems + ["There may be more: it was read no further."] if @problems.size == MOST_PROBLEMS
 
         nil
       end

@@ -13,18 +13,18 @@ module UprightBench
 
       # @param text [String] UTF-8
       # @return [Hash{String=>Object}] content as Core::Sheets::Parse takes it, every rule kept
-      # @raise [Bad]
+      # @raise [Malformed]
       def self.read(text)
-        raise Bad, ["The file is larger than any sheet (#{MOST_BYTES / 1000} kB)."] if text.bytesize > MOST_BYTES
+        raise Malformed, ["The file is larger than any sheet (#{MOST_BYTES / 1000} kB)."] if text.bytesize > MOST_BYTES
 
         content = JSON.parse(text.delete_prefix("\uFEFF"), max_nesting: DEEPEST)
         Core::Sheets::Parse.new(content).call
         content
       rescue JSON::ParserError => e
-        raise Bad, ["#{place_of(e)}it is no JSON: #{e.message.sub(/ at line \d+ column \d+.*/m, '')[0, 200]}."]
+        raise Malformed, ["#{place_of(e)}it is no JSON: #{e.message.sub(/ at line \d+ column \d+.*/m, '')[0, 200]}."]
       rescue Core::Sheets::Invalid => e
         lines = JsonLines.new(text.delete_prefix("\uFEFF")).call
-        raise Bad, e.problems.map { |problem| "Line #{nearest(lines, problem.path)}: #{problem}." }
+        raise Malformed, e.problems.map { |problem| "Line #{nearest(lines, problem.path)}: #{problem}." }
       end
 
       # @param content [Hash{String=>Object}]

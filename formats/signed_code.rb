@@ -13,7 +13,7 @@ module UprightBench
     # which key signed it, so that a new key does not end the codes that are printed already.
     class SignedCode
       # Not signed by us, garbled, or past its last day.
-      class Bad < StandardError; end
+      class NotOurs < Core::Error; end
 
       ALPHABET = "0123456789abcdefghjkmnpqrstvwxyz" # Crockford's base 32
       LOOKALIKES = { "o" => "0", "i" => "1", "l" => "1" }.freeze
@@ -34,21 +34,21 @@ module UprightBench
       def write(id, expires_on)
         content = [id, (expires_on - EPOCH).to_i].pack("Nn")
         number = (content + sign(content, @keys.fetch(@signing))).unpack("C*").inject(@signing) { |sum, byte| (sum << 8) | byte }
-        Array.new(LENGTH) { |place| ALPHABET[(number >> (5 * (LENGTH - 1 - place))) & 31] }.join
+        Array.new(LENGTH) { |index| ALPHABET[(number >> (5 * (LENGTH - 1 - index))) & 31] }.join
       end
 
       # @param code [String] as typed or scanned
       # @param today [Date]
       # @return [Integer] the id
-      # @raise [Bad]
+      # @raise [NotOurs]
       def read(code, today:)
         signed_by, bytes = decode(code)
         content = bytes[0, 6]
         key = @keys[signed_by]
-        raise Bad, "not one of our codes" unless key && OpenSSL.fixed_length_secure_compare(sign(content, key), bytes[6, SIGNATURE_BYTES])
+        raise NotOurs, "not one of our codes" unless key && OpenSSL.fixed_length_secure_compare(sign(content, key), bytes[6, SIGNATURE_BYTES])
 
         id, days = content.unpack("Nn")
-        raise Bad, "this code is no longer good" if EPOCH + days < today
+        raise NotOurs, "this code is no longer good" if EPOCH + days < today
 
         id
       end
@@ -62,7 +62,7 @@ module UprightBench
       # @return [Array(Integer, String)] which key, and 16 bytes
       def decode(code)
         letters = code.to_s.scrub.downcase.tr("-", "").gsub(/[oil]/, LOOKALIKES)
-        raise Bad, "not one of our codes" unless letters.match?(/\A[#{ALPHABET}]{#{LENGTH}}\z/o)
+        raise NotOurs, "not one of our codes" unless letters.match?(/\A[#{ALPHABET}]{#{LENGTH}}\z/o)
 
         number = letters.each_char.inject(0) { |sum, letter| (sum << 5) | ALPHABET.index(letter) }
         [number >> 128, [(number & ((1 << 128) - 1)).to_s(16).rjust(32, "0")].pack("H*")]

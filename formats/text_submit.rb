@@ -24,8 +24,8 @@ module UprightBench
       # @return [Array<String>] bytes, a part each
       def parts
         codes = @gsm.parts
-        codes.each_with_index.map do |part, place|
-          header = codes.size > 1 ? [*JOINING, @reference, codes.size, place + 1] : []
+        codes.each_with_index.map do |part, index|
+          header = codes.size > 1 ? [*JOINING, @reference, codes.size, index + 1] : []
           @gsm.encoding == :ucs2 ? (header.pack("C*") + part.pack("n*")) : septets(header, part)
         end
       end
@@ -34,10 +34,10 @@ module UprightBench
 
       # Seven bits each, the lowest first; behind a header the first begins on a septet's border.
       def septets(header, codes)
-        number = codes.each_with_index.sum { |code, place| code << (7 * (place + (header.empty? ? 0 : HEADER_SEPTETS))) }
-        number += header.each_with_index.sum { |byte, place| byte << (8 * place) }
+        number = codes.each_with_index.sum { |code, index| code << (7 * (index + (header.empty? ? 0 : HEADER_SEPTETS))) }
+        number += header.each_with_index.sum { |byte, index| byte << (8 * index) }
         bits = (codes.size + (header.empty? ? 0 : HEADER_SEPTETS)) * 7
-        Array.new((bits + 7) / 8) { |place| (number >> (8 * place)) & 0xFF }.pack("C*")
+        Array.new((bits + 7) / 8) { |index| (number >> (8 * index)) & 0xFF }.pack("C*")
       end
     end
   end

@@ -6,7 +6,7 @@ module UprightBench
     class Card < Sequel::Model(:cards)
       many_to_one :customer
       many_to_one :batch
-      many_to_one :bonus
+      many_to_one :offer
       one_to_many :lines, class: "UprightBench::Models::CardLine"
       many_to_many :dues, join_table: :card_lines
       one_to_one :message

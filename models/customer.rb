@@ -10,14 +10,16 @@ module UprightBench
       one_to_many :consents, order: Sequel.desc(:id)
       one_to_many :channel_faults
 
-      AGREED = Core::Cards::Channels::ORDER.to_h { |channel| [channel, :"#{channel}_agreed"] }.freeze
-      REACHED_BY = [:email, :phone, :street, :stopped_on, *AGREED.values].freeze
+      CHANNELS = Core::Cards::Channels::ALL
+      # channel => the column that says whether it was agreed to
+      AGREED = CHANNELS.to_h { |channel| [channel.key, channel.agreed_column] }.freeze
+      REACHED_BY = [*CHANNELS.map(&:address_column).uniq, :stopped_on, *AGREED.values].freeze
 
       # @param fields [Hash] REACHED_BY, of one customer
       # @param faults [Hash{Array(String, String)=>String}] channel and address => why it is no good
       # @return [Core::Cards::Address]
       def self.address(fields, faults = {})
-        ways = { email: fields[:email], text: fields[:phone], post: fields[:street], phone: fields[:phone] }.compact
+        ways = CHANNELS.to_h { |channel| [channel.key, fields[channel.address_column]] }.compact
         broken = faults.empty? ? {} : ways.to_h { |channel, address| [channel, faults[[channel.to_s, address]]] }.compact
         Core::Cards::Address.new(ways: ways, agreed: AGREED.select { |_, column| fields[column] }.keys, faults: broken, stopped: !fields[:stopped_on].nil?)
       end
@@ -28,11 +30,9 @@ module UprightBench
       end
 
       # @param channel [String]
-      # @return [String] where a card goes, the lines of a postal address
+      # @return [String, nil] where a card goes, the lines of a postal address
       def recipient(channel)
-        return [name, street, town].compact.join("\n") if channel == "post"
-
-        channel == "email" ? email : phone
+        Core::Cards::Channels.of(channel).recipient(self)
       end
     end
   end

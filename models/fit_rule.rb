@@ -9,7 +9,7 @@ module UprightBench
       # @return [Core::Fit::Rule]
       def to_core
         Core::Fit::Rule.new(part_id: part_id, position: position, model: model_title, family: family, body_style: body_style,
-                            plate_from: plate_from, plate_to: plate_to)
+                            serial_from: serial_from, serial_to: serial_to)
       end
     end
   end

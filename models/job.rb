@@ -2,7 +2,7 @@
 
 module UprightBench
   module Models
-    # One visit.
+    # One stay of a machine in the shop, from taking in to handing over.
     class Job < Sequel::Model(:jobs)
       plugin :optimistic_locking
       many_to_one :machine
@@ -13,11 +13,11 @@ module UprightBench
       one_to_many :standing_stops, class: "UprightBench::Models::Stop", key: :job_id, conditions: { cleared_at: nil }
       one_to_many :accessories, order: :id
       one_to_many :pictures, order: :id
-      one_to_many :work_items, order: :place
+      one_to_many :work_items, order: :sequence
       many_to_one :made_safe_person, class: "UprightBench::Models::Person", key: :made_safe_by
 
       dataset_module do
-        exclude :in_shop, Sequel[:jobs][:state] => "handed_over"
+        exclude :in_shop, Sequel[:jobs][:state] => Core::Jobs::States.names(:over)
       end
 
       # @return [Core::Sheets::Sheet] the version the job began with
@@ -25,13 +25,21 @@ module UprightBench
         SheetVersion.parsed(sheet_version_id)
       end
 
-      # @return [Symbol]
-      def stage
-        state.to_sym
+      # Asked by the name of the set, as in `job.agreed?`.
+      Core::Jobs::States::SETS.each_key { |set| define_method(:"#{set}?") { Core::Jobs::States.in?(set, state) } }
+
+      # @return [Symbol] a key of Core::Jobs::States::STEPS
+      def step
+        Core::Jobs::States.step(state)
       end
 
-      def may_become?(stage)
-        Core::Jobs::States.may?(self.stage, stage)
+      # @return [String] as in "taken in"
+      def state_words
+        Core::Jobs::States::WORDS.fetch(state.to_sym)
+      end
+
+      def may_become?(next_state)
+        Core::Jobs::States.may_follow?(state, next_state)
       end
     end
   end

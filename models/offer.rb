@@ -2,16 +2,10 @@
 
 module UprightBench
   module Models
-    # What was put before the customer, as it was then. The newest of a job counts, until its day.
+    # Free bench time that a card offers with the part that it names: from when to when, and to whom.
     class Offer < Sequel::Model(:offers)
-      # @return [Array<Core::Money::Line>]
-      def to_lines
-        @to_lines ||= Estimate.read_lines(lines)
-      end
-
-      # @param today [Date]
-      def stands?(today)
-        valid_until >= today
+      dataset_module do
+        where :running, ended_at: nil
       end
     end
   end

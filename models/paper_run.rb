@@ -15,8 +15,8 @@ module UprightBench
       # @param bytes [String] a PDF
       def keep(part, bytes)
         pieces.where(part: part).delete
-        (0...bytes.bytesize).step(PIECE_BYTES).each_with_index do |from, place|
-          pieces.insert(paper_run_id: id, part: part, place: place, bytes: Sequel.blob(bytes.byteslice(from, PIECE_BYTES)))
+        (0...bytes.bytesize).step(PIECE_BYTES).each_with_index do |from, index|
+          pieces.insert(paper_run_id: id, part: part, sequence: index, bytes: Sequel.blob(bytes.byteslice(from, PIECE_BYTES)))
         end
       end
 
@@ -24,7 +24,7 @@ module UprightBench
       def each_piece(part)
         return enum_for(:each_piece, part) unless block_given?
 
-        pieces.where(part: part).count.times { |place| yield pieces.where(part: part, place: place).get(:bytes).to_s }
+        pieces.where(part: part).count.times { |index| yield pieces.where(part: part, sequence: index).get(:bytes).to_s }
       end
 
       private

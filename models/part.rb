@@ -47,13 +47,13 @@ module UprightBench
         stock_level&.pieces || 0
       end
 
-      # @param kept [Integer] pieces on the shelf that are somebody else's already
+      # @param reserved [Integer] pieces on the shelf that are somebody else's already
       # @return [Core::Fit::Part]
-      def to_core(kept: 0)
+      def to_core(reserved: 0)
         Core::Fit::Part.new(id: id, number: number, name: name, kind: kind.to_sym, attributes: self[:attributes].to_hash, needs: needs.to_hash,
                             measures: measures.to_hash, contents: contents.to_hash, takes_out: takes_out.to_a, filter_class: filter_class,
                             pattern: pattern, successor_id: successor_id, discontinued: discontinued, price_cents: price_cents,
-                            life_months: life_months, lead_days: days_to_come, stock: [stock - kept, 0].max, kept: kept)
+                            life_months: life_months, lead_days: days_to_come, stock: [stock - reserved, 0].max, reserved: reserved)
       end
     end
   end

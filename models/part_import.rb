@@ -21,7 +21,7 @@ module UprightBench
       # @yieldparam bytes [String] piece by piece, in order
       def each_piece
         count = db[:part_import_pieces].where(part_import_id: id).count
-        count.times { |place| yield db[:part_import_pieces].where(part_import_id: id, place: place).get(:bytes) }
+        count.times { |index| yield db[:part_import_pieces].where(part_import_id: id, sequence: index).get(:bytes) }
       end
 
       # What nobody needs any more once it was taken over.

@@ -6,7 +6,7 @@ module UprightBench
     class Person < Sequel::Model(:people)
       ROLES = %w[technician counter owner look_only].freeze
       OPEN = 2 # of status_id: 1 is not confirmed yet, 3 is closed
-      ROOMS = %w[auto light dim].freeze
+      THEMES = %w[auto light dim].freeze
 
       dataset_module do
         # Those who may sign in.

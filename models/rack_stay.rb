@@ -4,7 +4,7 @@ module UprightBench
   module Models
     # A wet part on a place, from washed to taken off.
     class RackStay < Sequel::Model(:rack_stays)
-      many_to_one :place, class: "UprightBench::Models::RackPlace", key: :rack_place_id
+      many_to_one :slot, class: "UprightBench::Models::RackSlot", key: :rack_slot_id
       many_to_one :work_item
 
       def dry?(now)

@@ -6,6 +6,8 @@ module UprightBench
     class Sheet < Sequel::Model(:sheets)
       one_to_many :versions, class: "UprightBench::Models::SheetVersion", key: :sheet_id, order: :version
 
+      many_to_one :current_version, class: "UprightBench::Models::SheetVersion", key: :current_version_id
+
       # @return [Core::Sheets::Sheet] the current version
       def to_core
         SheetVersion.parsed(current_version_id)

@@ -3,6 +3,6 @@
 module UprightBench
   module Outbox
     # It went out, and no answer came: it may have arrived.
-    class InDoubt < StandardError; end
+    class InDoubt < Core::Error; end
   end
 end

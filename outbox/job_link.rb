@@ -16,7 +16,7 @@ module UprightBench
 
       # @param code [String] as typed or scanned
       # @return [Integer] the job's id
-      # @raise [Formats::SignedCode::Bad]
+      # @raise [Formats::SignedCode::NotOurs]
       def read(code, today:)
         codes.read(code, today: today)
       end

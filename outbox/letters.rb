@@ -26,26 +26,26 @@ module UprightBench
         @words = Models::Wording.words
         @lines = Models::CardLine.where(card_id: cards.map(&:id)).all.group_by(&:card_id)
         @dues = Models::Due.where(id: @lines.values.flatten.map(&:due_id)).eager(machine: :sheet).all.to_h { |due| [due.id, due] }
-        @bonuses = Models::Bonus.where(id: cards.filter_map(&:bonus_id).uniq).as_hash(:id)
+        @offers = Models::Offer.where(id: cards.filter_map(&:offer_id).uniq).as_hash(:id)
       end
 
       # @return [Core::Cards::Letter] of what it names
       # @raise [Core::Cards::Wording::Missing] only when its text is asked for
       def of(card)
-        dues = Core::Cards::Named.of(card.named(@lines.fetch(card.id, [])).map { |line| @dues.fetch(line.due_id) }.sort_by { |due| [due.due_on || FAR, due.id] })
+        dues = Core::Cards::DropCovered.from(card.named(@lines.fetch(card.id, [])).map { |line| @dues.fetch(line.due_id) }.sort_by { |due| [due.due_on || FAR, due.id] })
         written = Config::Zone.date(card.created_at)
-        names = names(dues.map(&:machine).map { |machine| [machine.id, machine.sheet.title, machine.plate] })
-        letter(card.customer, dues.map { |due| line(names.fetch(due.machine_id), due, written) }, self.class.link(card), card.attempt, @bonuses[card.bonus_id])
+        names = names(dues.map(&:machine).map { |machine| [machine.id, machine.sheet.title, machine.serial_number] })
+        letter(card.customer, dues.map { |due| line(names.fetch(due.machine_id), due, written) }, self.class.link(card), card.attempt, @offers[card.offer_id])
       end
 
       # Of a card that is about to be written; its code opens nothing yet, and is as long as it will be.
       # @param customer [Models::Customer]
       # @param rows [Array<#position_name, #action, #due_on, #machine_id, #machine_title, #plate>] as in Services::DueBook
-      # @param bonus [Models::Bonus, nil]
-      def preview(customer, rows, attempt:, bonus:, today:)
-        rows = Core::Cards::Named.of(rows)
-        names = names(rows.map { |row| [row.machine_id, row.machine_title, row.plate] })
-        letter(customer, rows.map { |row| line(names.fetch(row.machine_id), row, today) }, "#{SETTINGS.public_url}/c/#{self.class.codes.write(0, today)}", attempt, bonus)
+      # @param offer [Models::Offer, nil]
+      def preview(customer, rows, attempt:, offer:, today:)
+        rows = Core::Cards::DropCovered.from(rows)
+        names = names(rows.map { |row| [row.machine_id, row.machine_title, row.serial_number] })
+        letter(customer, rows.map { |row| line(names.fetch(row.machine_id), row, today) }, "#{SETTINGS.public_url}/c/#{self.class.codes.write(0, today)}", attempt, offer)
       end
 
       FAR = Date.new(9999)
@@ -53,12 +53,12 @@ module UprightBench
 
       private
 
-      # Who has two of one model reads which of them, by its plate.
-      # @param machines [Array<Array(Integer, String, String)>] id, title and plate, of each task
+      # Who has two of one model reads which of them, by its serial number.
+      # @param machines [Array<Array(Integer, String, String)>] id, title and serial number, of each task
       # @return [Hash{Integer=>String}] by id
       def names(machines)
         machines.uniq.group_by { |_, title, _| title }.values.each_with_object({}) do |alike, names|
-          alike.each { |id, title, plate| names[id] = alike.one? ? title : [title, plate].compact.join(" ") }
+          alike.each { |id, title, serial_number| names[id] = alike.one? ? title : [title, serial_number].compact.join(" ") }
         end
       end
 
@@ -67,10 +67,10 @@ module UprightBench
                                       overdue: !due.due_on.nil? && due.due_on < today)
       end
 
-      def letter(customer, lines, link, attempt, bonus)
+      def letter(customer, lines, link, attempt, offer)
         Core::Cards::Letter.new(customer: customer.name, shop: @shop.name, shop_phone: @shop.phone, lines: lines, link: link, attempt: attempt,
                                 words: @words.fetch(customer.language) { @words.fetch(Models::Wording::ENGLISH) },
-                                offer: bonus && { minutes: bonus.minutes, until: bonus.ends_on })
+                                offer: offer && { minutes: offer.minutes, until: offer.ends_on })
       end
     end
   end

@@ -9,7 +9,7 @@ module UprightBench
       # Tries its words, so that nobody picks up the phone without them.
       # @raise [Core::Cards::Wording::Missing]
       def deliver(_message, letter, _shop)
-        letter.call
+        letter.phone_script
       end
 
       def fate(_message)

@@ -14,7 +14,7 @@ module UprightBench
         @tray.put("#{message.key}.pdf", card.render, tries: message.tries, to: message.recipient)
       end
 
-      # @return [Symbol] as in MailChannel
+      # @return [Symbol] as in EmailChannel
       def fate(message)
         @tray.has?("#{message.key}.pdf") ? :arrived : :not_arrived
       end

@@ -12,8 +12,13 @@ module UprightBench
       # @param at [Time]
       def not(message, reason, at)
         void([message.card_id])
-        fault = { customer_id: message.card.customer_id, channel: message.channel, address: message.channel == "post" ? message.card.customer.street : message.recipient }
+        fault = { customer_id: message.card.customer_id, channel: message.channel, address: address(message) }
         Models::ChannelFault.dataset.insert_conflict.insert(**fault, reason: reason[0, 300], noted_at: at) if fault[:address]
+      end
+
+      # What is noted as no good: of a postal address, the street.
+      def address(message)
+        message.channel == "post" ? message.card.customer.street : message.recipient
       end
 
       # It left, and was returned. Once: who says so again changes nothing.

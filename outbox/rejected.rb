@@ -3,6 +3,6 @@
 module UprightBench
   module Outbox
     # The channel will not take this for this address, now or ever.
-    class Rejected < StandardError; end
+    class Rejected < Core::Error; end
   end
 end

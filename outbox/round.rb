@@ -7,7 +7,8 @@ module UprightBench
     # What is about to happen is committed first, so that whoever comes after a crash knows that it may have happened, and asks
     # the channel. Where a channel cannot tell, it is given one message at a time, and a person decides about that one.
     class Round
-      CHANNELS = { "email" => MailChannel, "text" => TextChannel, "post" => PostChannel, "phone" => PhoneChannel }.freeze
+      # Each channel's class of the same name.
+      CHANNELS = Core::Cards::Channels::ORDER.to_h { |key| [key.to_s, Outbox.const_get("#{key.capitalize}Channel")] }.freeze
       LOCK_SPACE = 4610 # the first half of our advisory locks' numbers; the second is the batch's id
       SLICE = 100       # messages
       BUSY_SECONDS = 5  # until it is asked again whether another process is through with it

@@ -2,8 +2,7 @@
 
 module UprightBench
   module Outbox
-    # A card may wait for days before it leaves. Is it still wanted? What was done meanwhile, or put off, or stands on the bench
-    # is taken off it; a customer who stopped us, or took back a channel, gets none.
+    # Asks of cards that are about to leave whether they are still wanted, as Core::Cards::WaitingCard tells it.
     class StillWanted
       # @param messages [Array<Models::Message>] about to leave
       # @param today [Date]
@@ -26,11 +25,10 @@ module UprightBench
 
       def reason(message, over)
         customer = message.card.customer
-        return "asked us to stop writing" if customer.stopped_on
-        return "no longer agrees to #{Core::Cards::Channels::WORDS.fetch(message.channel.to_sym)}" unless customer[Models::Customer::AGREED.fetch(message.channel.to_sym)]
-        return "there is no address any more" if customer.recipient(message.channel).to_s.empty?
-
-        "done, put off or on the bench since" if (message.card.lines.map(&:due_id) - voided(message.card, over)).empty?
+        channel = message.channel.to_sym
+        Core::Cards::WaitingCard.new(channel: channel, agreed: customer[Models::Customer::AGREED.fetch(channel)],
+                                     address: customer.recipient(message.channel), stopped: !customer.stopped_on.nil?,
+                                     tasks_left: (message.card.lines.map(&:due_id) - voided(message.card, over)).size).unwanted
       end
 
       def voided(card, over)

@@ -15,7 +15,7 @@ module UprightBench
         @gateway.submit(message.key, to: message.recipient, gsm: Core::Cards::Gsm.new(text: letter.short), tries: message.tries)
       end
 
-      # @return [Symbol] as in MailChannel
+      # @return [Symbol] as in EmailChannel
       def fate(message)
         @gateway.has?(message.key) ? :arrived : :not_arrived
       end

@@ -25,7 +25,7 @@ module UprightBench
         words(@shop, size: 9)
         words("Whom to call", size: 18, style: :bold, height: 30)
         words("Nobody waits for a call.", size: 11) if @rows.empty?
-        @rows.each { |one| call(one) }
+        @rows.each { |row| call(row) }
       end
 
       def call(one)

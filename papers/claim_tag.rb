@@ -22,8 +22,8 @@ module UprightBench
       end
 
       def draw
-        @tags.each_with_index do |tag, place|
-          pdf.start_new_page if place.positive?
+        @tags.each_with_index do |tag, index|
+          pdf.start_new_page if index.positive?
           draw_tag(**tag)
         end
       end
@@ -32,8 +32,8 @@ module UprightBench
         top = pdf.bounds.top
         line(number.to_s, at: [0, top], width: 60 * MM, size: 46, style: :bold, height: 50)
         qr(code, at: [66 * MM, top - 2], side: 26 * MM)
-        lines.each_with_index do |text, place|
-          line(text, at: [0, top - 56 - (place * 20)], width: (place < 2 ? 64 : 92) * MM, size: 12, style: place.zero? ? :bold : :normal, height: 18)
+        lines.each_with_index do |text, index|
+          line(text, at: [0, top - 56 - (index * 20)], width: (index < 2 ? 64 : 92) * MM, size: 12, style: index.zero? ? :bold : :normal, height: 18)
         end
         line(@shop, at: [0, 10], width: 92 * MM, size: 8, height: 10)
       end

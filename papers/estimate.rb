@@ -2,23 +2,31 @@
 
 module UprightBench
   module Papers
-    # An estimate for the customer, A5: what is done, what it costs, the tax, the total, and what was agreed.
+    # An estimate for the customer, A5: who it is from and for, what is done, what it costs, the tax by rate, the total,
+    # and what was agreed.
     class Estimate < FlowPaper
       SIZE_MM = [148, 210].freeze
       MARGIN_MM = 12
       ROW = 15
       PRICE = 78 # points wide
 
+      # @param shop [Array<String>] the shop's name, then its address and phone
       # @param number [Integer] the job's
-      # @param about [Array<String>] machine, customer, complaint
-      # @param estimate [#to_lines, #lines, #net_cents, #tax_cents, #total_cents]
+      # @param date [String]
+      # @param customer [Array<String>] name and address
+      # @param about [Array<String>] machine, serial number, complaint
+      # @param estimate [#to_lines, #lines, #net_cents, #total_cents]
+      # @param taxes [Hash{String=>Integer}] words => cents
       # @param money [#call] cents to text
-      # @param notes [Array<String>] promise, agreement
-      def initialize(shop:, number:, about:, estimate:, money:, notes:)
+      # @param notes [Array<String>] when it is ready, agreement
+      def initialize(shop:, number:, date:, customer:, about:, estimate:, taxes:, money:, notes:)
         @shop = shop
         @number = number
+        @date = date
+        @customer = customer
         @about = about
         @estimate = estimate
+        @taxes = taxes.reject { |_, cents| cents.zero? }
         @money = money
         @notes = notes
         super()
@@ -31,32 +39,39 @@ module UprightBench
       end
 
       def flow
-        words(@shop, size: 9)
-        words("Estimate, job #{@number}", size: 18, style: :bold, height: 26)
+        head
         @about.each { |text| words(text, size: 10) }
         space
-        lines.each { |one| priced(one) }
+        lines.each { |line| priced(line) }
         totals
         space
         @notes.each { |text| words(text, size: 10) }
+      end
+
+      def head
+        words(@shop.first, size: 14, style: :bold, height: 20)
+        words(@shop.drop(1).join(", "), size: 9)
+        rule
+        space
+        @customer.each { |text| words(text, size: 10) }
+        space
+        row(["Estimate, job #{@number}", @date], [[0, pdf.bounds.width - PRICE - 2], [pdf.bounds.width - PRICE, PRICE, :right]], size: 14, style: :bold, height: 22)
       end
 
       def lines
         @estimate.respond_to?(:to_lines) ? @estimate.to_lines : @estimate.lines
       end
 
-      def priced(one)
-        beside(one.words, one.covered ? "covered" : @money.call(one.charged_cents), size: 11, style: :bold)
-        words(one.note.to_s, size: 8, height: one.note.to_s.length > 90 ? 24 : 16)
+      def priced(line)
+        beside(line.words, line.covered ? "covered" : @money.call(line.charged_cents), size: 11, style: :bold)
+        words(line.note.to_s, size: 8, height: line.note.to_s.length > 90 ? 24 : 16)
       end
 
       def totals
         rule
         space(4)
-        if @estimate.tax_cents.positive?
-          beside("Without tax", @money.call(@estimate.net_cents))
-          beside("Tax", @money.call(@estimate.tax_cents))
-        end
+        beside("Without tax", @money.call(@estimate.net_cents)) if @taxes.any?
+        @taxes.each { |words, cents| beside(words, @money.call(cents)) }
         beside("Total", @money.call(@estimate.total_cents), size: 14, style: :bold, height: 20)
       end
 

@@ -34,8 +34,8 @@ module UprightBench
       end
 
       def draw
-        @labels.each_with_index do |label, place|
-          pdf.start_new_page if place.positive?
+        @labels.each_with_index do |label, index|
+          pdf.start_new_page if index.positive?
           draw_label(**label)
         end
       end

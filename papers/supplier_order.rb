@@ -33,8 +33,8 @@ module UprightBench
         words("Order #{@number} to #{@supplier}", size: 20, style: :bold, height: 30)
         words("#{@date}, #{@by}", size: 11, height: 28)
         ruled(%w[Number Part Pieces Cost Sum], style: :bold)
-        @lines.each { |one| ruled([one[:number], one[:name], one[:pieces].to_s, cost(one[:cost_cents]), cost(together(one))]) }
-        known = @lines.filter_map { |one| together(one) }
+        @lines.each { |line| ruled([line[:number], line[:name], line[:pieces].to_s, cost(line[:cost_cents]), cost(together(line))]) }
+        known = @lines.filter_map { |line| together(line) }
         ruled(["", "Together, without tax", "", "", @money.call(known.sum)], style: :bold) if known.any?
       end
 

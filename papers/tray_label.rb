@@ -28,9 +28,9 @@ module UprightBench
 
       def draw
         label("Tray", @came_with.empty? ? "nothing came with it" : "with #{@came_with}", "#{@parts.size} parts")
-        @parts.each_with_index do |part, place|
+        @parts.each_with_index do |part, index|
           pdf.start_new_page
-          label(part.fetch(:name), part.fetch(:note), "#{place + 1} of #{@parts.size}")
+          label(part.fetch(:name), part.fetch(:note), "#{index + 1} of #{@parts.size}")
         end
       end
 

@@ -9,7 +9,7 @@ module UprightBench
     # was written into it, in two sizes. What a file is, is told by its content, never by its name.
     class Prepare
       # A file that is no picture, or one too large.
-      class Unfit < StandardError; end
+      class Unfit < Core::Error; end
 
       # What is kept: the name it is kept under, and size => JPEG bytes.
       Prepared = Struct.new(:digest, :width, :height, :sizes, keyword_init: true)

@@ -4,8 +4,6 @@ module UprightBench
   module Screens
     # What came back: answers typed in one line, days that were named, whom to call, and what came of the cards.
     module Answers
-      PAGE = 40
-
       def self.registered(app)
         app.helpers Helpers
         app.get("/cards/answers") { answers_page(AnswerForm.blank) }
@@ -21,16 +19,21 @@ module UprightBench
 
         app.get("/cards/came") { came_page }
         app.get("/cards/came/shares") { shares_page }
-        calls(app)
-        visits(app)
+        phone_calls(app)
+        bookings(app)
       end
 
-      def self.calls(app)
-        app.get("/cards/calls") { calls_page }
+      EXAMPLES = "For example: corvell comes tue: after lunch · 0107 later 8 weeks · applegarth done · lunderby stop · brack bounced: box full"
+      # What is said on the phone, beside that somebody comes.
+      ON_THE_PHONE = { "not_now" => "Not now", "done_elsewhere" => "Already done", "no_longer_have" => "No longer has it",
+                       "stop_writing" => "Do not call again", "not_reached" => "Not reached" }.freeze
+
+      def self.phone_calls(app)
+        app.get("/cards/calls") { phone_calls_page }
         app.get("/cards/calls.pdf") { send_paper("calls") }
 
         app.post "/cards/calls/:id" do
-          card = Services::Lookup.one(Models::Card, id_of(params["id"]))
+          card = Services::Lookup.one(:card, id_of(params["id"]))
           if params["kind"] == "not_reached"
             Services::HearAnswer.not_reached(card, by: person, at: now)
           else
@@ -39,30 +42,31 @@ module UprightBench
           redirect "/cards/calls", 303
         end
       end
-      private_class_method :calls
+      private_class_method :phone_calls
 
-      def self.visits(app)
-        app.get "/cards/visits.ics" do
-          calendar(visit_calendar(Models::Visit.booked.where(Sequel[:drop_off_on] >= today).eager(:customer).order(:drop_off_on).all, for_shop: true), "visits")
+      def self.bookings(app)
+        app.get "/cards/bookings.ics" do
+          calendar(booking_calendar(Queries::Bookings.from(today), for_shop: true), "bookings")
         end
 
-        app.get "/cards/visits/:id.ics" do
-          calendar(visit_calendar([Services::Lookup.one(Models::Visit, id_of(params["id"]))], for_shop: true), "visit")
+        app.get "/cards/bookings/:id.ics" do
+          calendar(booking_calendar([Services::Lookup.one(:booking, id_of(params["id"]))], for_shop: true), "booking")
         end
 
-        app.post "/cards/visits/:id/off" do
-          Services::BookVisit.call_off(Services::Lookup.one(Models::Visit, id_of(params["id"])), by: person, at: now)
+        app.post "/cards/bookings/:id/off" do
+          Services::MakeBooking.call_off(Services::Lookup.one(:booking, id_of(params["id"])), by: person, at: now)
           redirect "/cards/answers", 303
         end
       end
-      private_class_method :visits
+      private_class_method :bookings
 
       # Helpers of this screen's routes and templates.
       module Helpers
         def answers_page(form, cards: nil)
           @title = "Answers"
           status 422 if form.errors.any?
-          erb :"answers/page", locals: { form: form, cards: cards || form.cards(today), answers: recent_answers, visits: Models::Visit.booked.eager(:customer).order(:drop_off_on, :id).limit(PAGE).all }
+          erb :"answers/page", locals: { form: form, cards: cards || form.cards(today), bookings: Queries::Bookings.open,
+                                         answers: Queries::RecentAnswers.call(before: before_asked) }
         end
 
         # @return [Models::Card, nil] nil when the form says what is missing
@@ -78,54 +82,50 @@ module UprightBench
           nil
         end
 
-        # By key: the older ones begin before the last of this page.
-        def recent_answers
-          found = Models::Answer.join(:cards, id: :card_id).join(:customers, id: Sequel[:cards][:customer_id]).order(Sequel.desc(Sequel[:answers][:id])).limit(PAGE).naked
-          found = found.where(Sequel[:answers][:id] < id_of(params["before"])) if params["before"].is_a?(String)
-          found.select(Sequel[:answers][:id], Sequel[:answers][:kind], Sequel[:answers][:note], Sequel[:answers][:answered_at], Sequel[:answers][:card_id],
-                       Sequel[:customers][:name]).all
+        # @return [Integer, nil] older ones than this are asked for
+        def before_asked
+          id_of(params["before"]) if params["before"].is_a?(String)
         end
 
-        def calls_page
-          @title = "Whom to call"
-          erb :"answers/calls", locals: { calls: calls_to_make }
-        end
-
-        # @return [Array<Array(Models::Card, Core::Cards::Letter)>] the longest waiting first
-        def calls_to_make
-          cards = calls_waiting.eager(:customer).order(:calls, :id).limit(PAGE).all
-          letters = Outbox::Letters.new(cards, shop: shop)
-          cards.map { |card| [card, letters.of(card)] }
-        end
-
-        # @return [Sequel::Dataset] of cards
-        def calls_waiting
-          Services::HearAnswer.waiting_for_a_call(today: today)
+        def phone_calls_page
+          @title = "Calls"
+          erb :"answers/phone_calls", locals: { calls: Queries::PhoneCalls.call(today: today, shop: shop) }
         end
 
         def came_page
-          @title = "What came of the cards"
-          erb :"answers/came", locals: { brought: Services::Brought.list(before: params["before"].is_a?(String) ? id_of(params["before"]) : nil) }
+          @title = "Results"
+          erb :"answers/came", locals: { brought: Queries::JobsBrought.call(before: before_asked) }
         end
 
         def shares_page
-          @title = "What came of the cards"
+          @title = "Results"
           returns = Services::CardReturns.new(today: today)
           erb :"answers/_returns", layout: !htmx?, locals: { attempts: returns.by_attempt, leads: returns.by_lead, offers: returns.by_offer }
         end
 
-        # @param row [Hash] of Services::Brought
+        # @return [String] as in "by e-mail, follow-up 1"
+        def attempt_words(channel, attempt)
+          "by #{channel_words(channel)}, #{attempt == 1 ? 'first' : "follow-up #{attempt - 1}"}"
+        end
+
+        # @param share [Float]
+        # @return [String] as in "42 %"
+        def percent(share)
+          "#{(share * 100).round} %"
+        end
+
+        # @param row [Queries::JobsBrought::Row]
         # @return [String] as in "3 days after", "on the day of"
         def days_after(row)
-          days = (Config::Zone.date(row[:taken_in_at]) - row[:leaves_on]).to_i
+          days = (Config::Zone.date(row.taken_in_at) - row.leaves_on).to_i
           { 0 => "on the day of", 1 => "a day after" }.fetch(days) { "#{days} days after" }
         end
 
         # @param for_shop [Boolean] as the shop sees it, or as the customer does
-        def visit_calendar(visits, for_shop:)
-          rows = visits.map do |visit|
-            said = for_shop ? { summary: "#{visit.customer.name} brings a machine" } : { summary: "Bring the vacuum cleaner to #{shop.name}", place: shop.sender }
-            { id: "visit-#{visit.id}", date: visit.drop_off_on, busy: true, **said }
+        def booking_calendar(bookings, for_shop:)
+          rows = bookings.map do |booking|
+            said = for_shop ? { summary: "#{booking.customer.name} brings a machine" } : { summary: "Bring the vacuum cleaner to #{shop.name}", place: shop.sender }
+            { id: "booking-#{booking.id}", date: booking.drop_off_on, busy: true, **said }
           end
           day_calendar(shop.name, rows)
         end

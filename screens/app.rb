@@ -7,13 +7,13 @@ module UprightBench
     # The application behind the sign-in: every screen registers its routes here.
     class App < Sinatra::Base
       SCREENS = [Bench, Fleet, TakeIn, Photos, Job, LookOver, Rack, Orders, Suppliers, Counts, PartLists, Shelf, Batches, Answers, Wordings, Cards, Customers, Drafts, Sheets,
-                 Settings, Find, CardPage, OfferPage, FirstOwner, PaperRuns, Health].freeze
+                 Settings, Find, CardPage, EstimatePage, FirstOwner, PaperRuns, Health].freeze
 
       set :views, File.expand_path(__dir__)
       set :erb, escape_html: true, layout: :layout
       set :static, false
       set :sessions, false
-      # Paths are refused or taken as they are (Config::Web::SafePath); nothing may read another one out of them behind the gate.
+      # Paths are refused or taken as they are (Web::SafePath); nothing may read another one out of them behind the gate.
       # Behind TLS the server itself is asked without: the origin of our own pages is what PUBLIC_URL says, whatever the server sees.
       set :protection, reaction: :deny, permitted_origins: SETTINGS.origins, except: %i[path_traversal session_hijacking remote_token frame_options xss_header]
       set :absolute_redirects, false
@@ -31,13 +31,13 @@ module UprightBench
 
       error do
         error = env["sinatra.error"]
-        code = Config::Web::ErrorTable.status(error)
-        raise error if code == 503 # without a database no page of ours can be drawn: Config::Web::LastResort answers
+        code = Web::ErrorTable.status(error)
+        raise error if code == 503 # without a database no page of ours can be drawn: Web::LastResort answers
 
-        Config::Report.error(error, id: env["bench.request_id"]) if code == 500
+        Config::Report.error(error, id: env["upright_bench.request_id"]) if code == 500
         status code
         headers "x-entry" => "refused" if code < 500 # it was looked at, and the page says what is wrong with it
-        message = code == 500 ? "Something broke on our side. What was saved before is kept. Mention #{env['bench.request_id']} when you report it." : error.message
+        message = code == 500 ? broken_words : error.message
         erb :problem, locals: { title: problem_title(code), message: message }, layout: page_layout
       end
 
@@ -47,13 +47,17 @@ module UprightBench
         send_to_sign_in unless person # who is not signed in is not told what there is
 
         status 404
-        erb :problem, locals: { title: problem_title(404), message: "There is nothing at this address." }, layout: page_layout
+        erb :problem, locals: { title: problem_title(404), message: "There is no page here, or not any more." }, layout: page_layout
       end
 
       private
 
+      def broken_words
+        "Everything saved before is safe. If you report this, mention #{env['upright_bench.request_id']}."
+      end
+
       def problem_title(code)
-        { 403 => "Not allowed", 404 => "Not here", 409 => "Not done", 422 => "Not saved" }.fetch(code, "Broken")
+        { 403 => "Not allowed", 404 => "Page not found", 409 => "Not done", 422 => "Not saved" }.fetch(code, "Something went wrong")
       end
     end
   end

@@ -4,7 +4,6 @@ module UprightBench
   module Screens
     # One batch of cards: how far it is, what was left out, to pause, to go on, to cancel, and to print.
     module Batches
-      PAGE = 100
       AGAIN_SECONDS = 2 # until its progress is looked at again
 
       def self.registered(app)
@@ -25,43 +24,39 @@ module UprightBench
       # Helpers of this screen's routes and templates.
       module Helpers
         def batch_asked
-          Services::Lookup.one(Models::Batch, id_of(params["id"]))
+          Services::Lookup.one(:batch, id_of(params["id"]))
         end
 
         def batch_page(batch)
           @title = "Batch of #{moment(batch.created_at)}"
-          channels = batch.messages_dataset.unordered.group_and_count(:channel).naked.as_hash(:channel, :count)
-          erb :"batches/page", locals: { batch: batch, counts: batch.counts, messages: batch_messages(batch, id_of(params["after"] || "0")), channels: channels }
+          overview = Queries::BatchOverview.new(batch, today: today)
+          erb :"batches/page", locals: { batch: batch, overview: overview, messages: overview.messages(after: id_of(params["after"] || "0")) }
         end
 
-        # @param after [Integer] the last one of the page before
-        def batch_messages(batch, after)
-          message = Sequel[:messages]
-          batch.messages_dataset.where(message[:id] > after).join(:cards, id: :card_id).join(:customers, id: Sequel[:cards][:customer_id]).naked.order(message[:id]).limit(PAGE)
-               .select(message[:id], message[:state], :last_error, :leaves_on, :card_id, message[:channel], Sequel[:customers][:name]).all
-        end
-
+        # Read again by the page itself while the batch moves.
         def batch_progress(batch)
-          erb :"batches/_progress", layout: !htmx?, locals: { batch: batch, counts: batch.counts }
+          erb :"batches/_progress", layout: !htmx?, locals: { batch: batch, overview: Queries::BatchOverview.new(batch, today: today) }
+        end
+
+        # @return [String] a link to the cards on sheets of this size
+        def card_sheet_link(batch, sheet)
+          cards = Papers::CardSheet.on_a_sheet(card_style.format, sheet)
+          %(<a href="/cards/batches/#{batch.id}/print.pdf?sheet=#{sheet}">#{cards} on a sheet of #{sheet == 'a4' ? 'A4' : 'letter'}</a>)
+        end
+
+        # A card that is written is half through.
+        def batch_progress_value(overview)
+          overview.batch.state == "writing" ? overview.counts.values.sum / 2.0 : overview.through
         end
 
         def batch_words(batch)
           case batch.state
-          when "writing" then "being written"
-          when "leaving" then "leaving"
+          when "writing" then "writing the cards"
+          when "leaving" then "sending"
           when "paused" then "paused"
-          when "done" then "all has left, #{moment(batch.finished_at)}"
+          when "done" then "finished #{moment(batch.finished_at)}"
           when "cancelled" then "cancelled #{moment(batch.finished_at)}"
           end
-        end
-
-        # Is something happening now, that the page should show as it happens?
-        def batch_moves?(batch, counts)
-          return batch.state == "writing" unless batch.state == "leaving"
-
-          # All through, and about to be done.
-          counts.slice("queued", "handing_over", "failed").values.sum.zero? ||
-            batch.messages_dataset.where(state: %w[queued handing_over]).where(Sequel[:leaves_on] <= today).any?
         end
       end
     end

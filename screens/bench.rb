@@ -4,43 +4,41 @@ module UprightBench
   module Screens
     # The start page: the working day, what is drying, what is to be carded.
     module Bench
+      # The mark, its word and what it means.
+      LEGEND = [
+        *Core::Findings::VerdictKind::ALL.map { |kind| [kind.key, kind.words, kind.means] },
+        [:unseen, Drawings::Mark::WORDS.fetch(:unseen), "Nobody has looked at it in this job."],
+        [:unfitted, Drawings::Mark::WORDS.fetch(:unfitted), "This machine does not have it."]
+      ].freeze
+
       def self.registered(app)
         app.helpers Helpers
         app.get "/" do
           @title = "Bench"
           @keys = [["↓ ↑", "next and previous job"], ["Enter", "open the job"]]
-          erb :"bench/page", locals: { board: Board.new(now: now, policies: policies), expected: expected_today }
+          board = Board.new(jobs: Queries::JobsOnBench.new(now: now), now: now, policies: policies)
+          erb :"bench/page", locals: { board: board, expected: Queries::ExpectedToday.call(today: today, policy: policies.cards) }
         end
 
         app.get "/legend" do
           @title = "What the marks mean"
-          erb :legend
+          erb :legend, locals: { legend: LEGEND }
         end
 
-        app.post "/room" do
-          person.update(room: params["room"]) if Models::Person::ROOMS.include?(params["room"])
+        app.post "/theme" do
+          Services::SetTheme.call(person, params["theme"])
           redirect page_before, 303
         end
       end
 
       # Helpers of this screen's templates.
       module Helpers
-        WEEK = 7 # days
-
         # Where the browser says it came from, as a path of ours; the bench when it is none.
         def page_before
           path = URI(request.referer.to_s).request_uri
-          Config::Web::SafePath.safe?(path[/\A[^?]*/]) ? path : "/"
+          Web::SafePath.safe?(path[/\A[^?]*/]) ? path : "/"
         rescue URI::InvalidURIError, NoMethodError
           "/"
-        end
-
-        # Who said they would come today or before, and what waits for somebody here; each is one look at an index.
-        # @return [Hash]
-        def expected_today
-          { visits: Models::Visit.booked.where(Sequel[:drop_off_on] <= today).eager(:customer).order(:drop_off_on, :id).limit(12).all,
-            due: Services::DueBook.weeks(today: today, days: WEEK, policy: policies.cards).fetch(0, 0),
-            calls: calls_waiting.count, for_a_person: Models::Message.for_a_person.count }
         end
       end
     end

@@ -26,9 +26,9 @@ module UprightBench
 
         stopping(app)
 
-        app.get "/c/:code/visit.ics", open: true do
-          visit = Models::Visit.booked.first(customer_id: card_of(params["code"]).customer_id) || raise(Services::NotFound, "No day is booked.")
-          calendar(visit_calendar([visit], for_shop: false), "visit")
+        app.get "/c/:code/booking.ics", open: true do
+          booking = Queries::Bookings.of_customer(card_of(params["code"]).customer_id) || raise(Services::NotFound, "No day is booked.")
+          calendar(booking_calendar([booking], for_shop: false), "booking")
         end
       end
 
@@ -51,9 +51,8 @@ module UprightBench
       module Helpers
         # @raise [Services::NotFound] for a code that is not ours or no longer good: which of them is not told
         def card_of(code)
-          card = Models::Card.with_pk(Outbox::Letters.codes.read(code, today: today))
-          card || raise(Services::NotFound, not_good)
-        rescue Formats::SignedCode::Bad
+          Services::Lookup.one(:card, Outbox::Letters.codes.read(code, today: today))
+        rescue Formats::SignedCode::NotOurs
           raise Services::NotFound, not_good
         end
 
@@ -66,9 +65,10 @@ module UprightBench
           headers "cache-control" => "no-store", "x-robots-tag" => "noindex"
           words = speak(card.customer.language)
           @title = words.text(:page_title)
-          dues = Core::Cards::Named.of(Models::Due.where(id: card.due_ids).eager(machine: :sheet).order(:due_on).all)
-          erb :"card_page/page", layout: :"card_page/layout", locals: { card: card, words: words, dues: dues, problem: problem, answers: card.answers_dataset.order(:id).all,
-                                                                        visit: Models::Visit.booked.first(customer_id: card.customer_id), offer: card.bonus }
+          machines = Queries::CardDues.call(card).group_by(&:machine)
+          erb :"card_page/page", layout: :"card_page/layout",
+                                 locals: { card: card, words: words, machines: machines, problem: problem, answers: card.answers,
+                                           booking: Queries::Bookings.of_customer(card.customer_id), offer: card.offer }
         end
 
         def stop_writing(card, one_click:)
@@ -80,7 +80,8 @@ module UprightBench
           headers "cache-control" => "no-store", "x-robots-tag" => "noindex"
           words = speak(card.customer.language)
           @title = words.text(:stop_writing)
-          erb :"card_page/stop", layout: :"card_page/layout", locals: { card: card, words: words, stopped: !card.customer.refresh.stopped_on.nil? }
+          stopped = !card.customer.refresh.stopped_on.nil?
+          erb :"card_page/stop", layout: :"card_page/layout", locals: { card: card, words: words, stopped: stopped }
         end
 
         # @return [Core::Cards::Words] in which the page is written
@@ -89,10 +90,23 @@ module UprightBench
           card_words.of(language)
         end
 
+        # @return [String] the machine's ribbon, with what is due in words
+        def card_ribbon(machine, dues, words)
+          core = machine.to_core
+          marks = core.positions.to_h { |place| [place.key, :leave] }.merge(dues.to_h { |due| [due.position, due_mark(due.action)] })
+          said = dues.to_h { |due| [due.position, card_line(due).task(words).sub(/\A./, &:upcase)] }
+          Drawings::CustomerRibbon.new(sheet: core, marks: marks, words: said).render
+        end
+
+        def card_line(due)
+          due_on = due.due_on || today
+          Core::Cards::Letter::Line.new(machine: due.machine.sheet.title, part: due.position_name, action: due.action, due_on: due_on,
+                                        overdue: due_on < today)
+        end
+
         # @return [String] as in "A new exhaust cassette, due in March 2027"
         def due_line(due, words)
-          due_on = due.due_on || today
-          line = Core::Cards::Letter::Line.new(machine: due.machine.sheet.title, part: due.position_name, action: due.action, due_on: due_on, overdue: due_on < today)
+          line = card_line(due)
           (due.state == "open" ? line.words(words) : "#{line.task(words)}, #{words.text(:page_over)}").sub(/\A./, &:upcase)
         end
 

@@ -4,8 +4,8 @@ module UprightBench
   module Screens
     # What falls due in the coming year, who hears of it until a day and who does not, and each card.
     module Cards
-      HORIZON_DAYS = 52 * 7
-      SHOWN = 200 # of a list; the others are counted
+      SHOWN = Queries::CardsOverview::MOST
+      HORIZON_DAYS = Queries::CardsOverview::HORIZON_DAYS
 
       def self.registered(app)
         app.helpers Helpers
@@ -30,11 +30,11 @@ module UprightBench
 
       def self.one_card(app)
         app.get "/cards/of/:customer" do
-          preview = card_preview(Services::Lookup.one(Models::Customer, id_of(params["customer"])))
+          preview = card_preview(Services::Lookup.one(:customer, id_of(params["customer"])))
           next pdf(post_card(preview[:letter], preview[:customer].recipient("post")), "card") if params["pdf"]
 
           @title = "Card for #{preview[:customer].name}"
-          erb :"cards/_letter", layout: !htmx?, locals: preview
+          erb :"cards/_letter", layout: !htmx?, locals: { **preview, channel: preview[:bundle].channel, ways: written_ways(preview[:letter]) }
         end
 
         written_card(app)
@@ -69,13 +69,13 @@ module UprightBench
       # Helpers of this screen's routes and templates.
       module Helpers
         def card_asked
-          Services::Lookup.one(Models::Card, id_of(params["id"]))
+          Services::Lookup.one(:card, id_of(params["id"]))
         end
 
         def cards_page(problem: nil)
           @title = "Cards"
-          erb :"cards/page", locals: { weeks: horizon_weeks, until_on: leaves_until, problem: problem,
-                                       batches: Models::Batch.order(Sequel.desc(:id)).limit(6).all, for_a_person: messages_for_a_person, returns: Outbox::Returns.new }
+          overview = Queries::CardsOverview.new(today: today, policy: policies.cards)
+          erb :"cards/page", locals: { overview: overview, until_on: leaves_until, problem: problem, returns: Outbox::Returns.new }
         end
 
         def leaving_page
@@ -103,7 +103,7 @@ module UprightBench
           raise Services::NotFound, "No card leaves for this customer: they agreed to no way that we have an address for." unless bundle.channel
 
           rows = bundle.lines.map { |task| book.by_id.fetch(task.id) }
-          letter = Outbox::Letters.new([]).preview(customer, rows, attempt: bundle.attempt, bonus: Services::Bonuses.new(today: today).for(customer, bundle), today: today)
+          letter = Outbox::Letters.new([]).preview(customer, rows, attempt: bundle.attempt, offer: Services::Offers.new(today: today).for(customer, bundle), today: today)
           { letter: letter, bundle: bundle, customer: customer }
         end
 
@@ -112,18 +112,17 @@ module UprightBench
         end
 
         def card_style
-          Papers::PostCard::Style.of("card_size" => policies.choice("card_size"), "card_layout" => policies.choice("card_layout"))
+          Papers::PostCard::Style.of("card_size" => policies["card_size"], "card_layout" => policies["card_layout"])
         end
 
         def card_page(card)
           @title = "Card for #{card.customer.name}"
-          erb :"cards/card", locals: { card: card, letter: Outbox::Letters.of(card), visit: Models::Visit.booked.first(card_id: card.id),
-                                       brought: Services::Brought.list(card: card) }
+          erb :"cards/card", locals: { card: card, message: card.message, letter: Outbox::Letters.of(card), booking: Queries::Bookings.of_card(card.id),
+                                       brought: Queries::JobsBrought.call(card: card) }
         end
 
-        def horizon_weeks
-          counts = Services::DueBook.weeks(today: today, days: HORIZON_DAYS, policy: policies.cards)
-          (-1...(HORIZON_DAYS / 7)).map { |week| horizon_week(week, counts.fetch(week, 0)) }
+        def horizon_weeks(overview)
+          overview.weeks.map { |week, count| horizon_week(week, count) }
         end
 
         def horizon_week(week, count)
@@ -135,14 +134,56 @@ module UprightBench
             chosen: week == (leaves_until == today ? -1 : (leaves_until - today).to_i / 7) }
         end
 
-        # What only somebody here can decide.
-        def messages_for_a_person
-          Models::Message.for_a_person.join(:cards, id: :card_id).join(:customers, id: Sequel[:cards][:customer_id]).naked.order(Sequel[:messages][:id]).limit(SHOWN)
-                         .select(Sequel[:messages][:state], :last_error, Sequel[:messages][:card_id], Sequel[:messages][:channel], Sequel[:customers][:name]).all
+        def channel_words(channel)
+          Core::Cards::Channels.of(channel).words
         end
 
-        def channel_words(channel)
-          Core::Cards::Channels::WORDS.fetch(channel.to_sym)
+        # @return [Hash{Symbol=>Array(String, String)}] channel => subject and text
+        def written_ways(letter)
+          most = Papers::CardFace::MOST_TASKS.fetch(card_style.layout)
+          Core::Cards::Channels::ALL.to_h { |channel| [channel.key, channel.written(letter, most_tasks: most)] }
+        end
+
+        # @return [String] how long before the due date a card leaves on each channel
+        def lead_days_words
+          days = Core::Cards::Channels::ALL.map { |channel| "#{channel.by} #{policies.cards.lead_days(channel.key)}" }
+          "Days before the due date that a card leaves: #{days.join(', ')}."
+        end
+
+        # @return [String] as in ", follow-up 2"; nothing for a first card
+        def follow_up_words(attempt)
+          attempt > 1 ? ", follow-up #{attempt - 1}" : ""
+        end
+
+        # @return [Array<Services::DueBook::Row>] what a card names
+        def card_rows(book, bundle)
+          Core::Cards::DropCovered.from(bundle.lines.map { |task| book.by_id.fetch(task.id) })
+        end
+
+        # @return [String] those that are not listed, by reason
+        def more_left_out(left_out)
+          reasons = left_out.map(&:last).tally.sort_by { |_, count| -count }.first(6)
+          "and #{left_out.size - SHOWN} more: #{reasons.map { |why, count| "#{count} #{why}" }.join('; ')}"
+        end
+
+        # @return [String] how long a text message is, and how many it becomes
+        def text_length_words(text)
+          gsm = Core::Cards::Gsm.new(text: text)
+          kind = gsm.encoding == :gsm7 ? "characters" : "two-byte characters, because of #{gsm.strange.join(' ')}"
+          "#{gsm.length} #{kind}: #{counted(gsm.segments, 'message')}"
+        end
+
+        # @return [String]
+        def held_back_words(bundle)
+          return "nothing" if bundle.held_back.empty?
+
+          bundle.held_back.values.tally.map { |reason, times| "#{times} (#{reason})" }.join(", ")
+        end
+
+        def doubt_words(message)
+          return "It failed #{message.tries} times and will not be tried again." if message.state == "given_up"
+
+          "It was sent but no answer came back, so nobody knows whether it arrived."
         end
 
         # @param counts [Hash{String, Symbol=>Integer}] by channel
@@ -156,7 +197,7 @@ module UprightBench
 
         def message_words(state)
           { "queued" => "waiting to leave", "handing_over" => "being handed over", "failed" => "failed, will be tried again",
-            "given_up" => "failed too often; a person must decide", "unsure" => "may have arrived; a person must decide",
+            "given_up" => "failed too often; needs attention", "unsure" => "may have arrived; needs attention",
             "handed_over" => "handed over", "rejected" => "refused: the address takes nothing", "bounced" => "came back",
             "withdrawn" => "not sent" }.fetch(state)
         end

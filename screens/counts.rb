@@ -26,7 +26,7 @@ module UprightBench
         { "write" => true, "drop" => false }.each do |name, written|
           app.post "/shelf/count/#{name}" do
             count = Services::ScanCount.close(written: written, by: person, at: now)
-            say(written ? "Counted: #{count.lines_dataset.count} parts. The moves stand on their pages." : "The count is dropped; nothing changed.") if count
+            say(written ? "Count applied." : "Count discarded. Nothing changed.") if count
             redirect "/shelf/count", 303
           end
         end
@@ -36,17 +36,10 @@ module UprightBench
       module Helpers
         def count_page(form = ScanForm.blank)
           @title = "Count"
-          @script = "/scan.js"
-          count = Models::Count.under_way
-          erb :"counts/page", locals: { count: count, lines: count ? count_lines(count) : [], form: form, before: Models::Count.where(written: true).order(Sequel.desc(:id)).limit(5).eager(:beginner, :lines).all }
+          @script = "scan.js"
+          erb :"counts/page", locals: { stock_count: Queries::StockCount.new, form: form }
         end
 
-        # What was counted last stands first.
-        def count_lines(count)
-          count.lines_dataset.eager(:part).order(Sequel.desc(:counted_at), :part_id).all
-        end
-
-        # @return [Models::CountLine, nil] nil when something is wrong, which the form then says
         def scan_part(form)
           Services::ScanCount.scan(form.values[:code], pieces: form.values[:pieces], by: person, at: now) if form.ok?
         rescue Services::Invalid => e
@@ -57,11 +50,16 @@ module UprightBench
           nil
         end
 
+        # What a scan changed, read out by the page.
         def counted_lines(line, form)
           status 422 unless line
-          count = Models::Count.under_way
           said = line ? "#{line.part.name}: #{line.pieces}" : form.errors.values.flatten.join(" ")
-          erb :"counts/_lines", layout: false, locals: { lines: count ? count_lines(count) : [], said: said, wrong: line.nil? }
+          erb :"counts/_lines", layout: false, locals: { lines: Queries::StockCount.new.lines, said: said, wrong: line.nil? }
+        end
+
+        # @return [String] as in "+2"
+        def difference_words(line)
+          line.difference.zero? ? "none" : format("%+d", line.difference)
         end
       end
     end

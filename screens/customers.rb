@@ -4,16 +4,10 @@ module UprightBench
   module Screens
     # Customers and their machines, every machine a ribbon with its due marks.
     module Customers
-      PAGE = 40
-
       def self.registered(app)
         app.helpers Helpers
 
-        app.get "/customers" do
-          @title = "Customers"
-          query = params["q"].to_s.strip
-          erb :"customers/page", locals: { query: query, customers: query.empty? ? customers_after(id_of(params["after"] || "0")) : [], hits: Services::FindCustomers.call(query) }
-        end
+        app.get("/customers") { customers_page(params["q"].to_s.strip) }
 
         forgetting(app)
 
@@ -45,34 +39,28 @@ module UprightBench
 
         app.post "/customers/:id/try-again" do
           customer = customer_asked
-          customer.channel_faults_dataset.where(channel: params["channel"].to_s).delete
-          Services::History.note("tries a channel again", customer, by: person, at: now, data: { channel: params["channel"].to_s[0, 20] })
+          Services::TryChannelAgain.call(customer, params["channel"].to_s, by: person, at: now)
           redirect "/customers/#{customer.id}", 303
         end
 
         app.get "/machines/:id/what-if" do
-          machine = Services::Lookup.one(Models::Machine, id_of(params["id"]))
+          machine = Services::Lookup.one(:machine, id_of(params["id"]))
           @title = "What if, #{machine.sheet.title}"
           form = WhatIfForm.new(params)
           status 422 unless form.ok?
           what_if(machine, form)
         end
 
-        app.get "/machines/:id" do
-          machine = Services::Lookup.one(Models::Machine, id_of(params["id"]))
-          @title = machine.sheet.title
-          erb :"customers/machine", locals: { machine: machine, dues: machine_dues(machine), use: machine.use_rate(today),
-                                              spares: Models::Spare.waiting.where(machine_id: machine.id).eager(:part).order(:position).all,
-                                              jobs: machine.jobs_dataset.limit(30).all, fittings: machine.fittings_dataset.eager(:part).order(:position, :id).all }
-        end
+        app.get("/machines/:id") { machine_page(Services::Lookup.one(:machine, id_of(params["id"]))) }
       end
 
-      # Those who have not been here for long, and those who ask for it.
       def self.forgetting(app)
         app.get "/customers/long-away" do
           allow!(:forgetting)
-          @title = "Not here for long"
-          erb :"customers/long_away", locals: { customers: Services::Forget.long_away(today: today, years: policies.number("kept_years"), after: id_of(params["after"] || "0")), years: policies.number("kept_years") }
+          @title = "Inactive customers"
+          years = policies["kept_years"]
+          customers = Services::Forget.long_away(today: today, years: years, after: last_shown)
+          erb :"customers/long_away", locals: { customers: customers, years: years }
         end
 
         app.post "/customers/:id/forget" do
@@ -104,7 +92,7 @@ module UprightBench
       end
       private_class_method :year_ahead
 
-      # The same put together to visits.
+      # The same put together to service days.
       def self.planning(app)
         app.get("/customers/:id/plan") { plan_page(customer_asked) }
         app.get("/customers/:id/plan.pdf") { send_paper("plan", customer: customer_asked.id) }
@@ -126,7 +114,7 @@ module UprightBench
         end
 
         def customer_asked
-          Services::Lookup.one(Models::Customer, id_of(params["id"]))
+          Services::Lookup.one(:customer, id_of(params["id"]))
         end
 
         def plan_calendar(customer)
@@ -138,49 +126,123 @@ module UprightBench
 
         def plan_page(customer)
           @title = "A year of #{customer.name}"
-          erb :"customers/plan", locals: { customer: customer, visits: visits_of(customer) }
+          erb :"customers/plan", locals: { customer: customer, service_days: service_days_of(customer) }
         end
 
         # @return [Array<Hash>] a machine and day each, as Papers::DueList takes them
         def plan_rows(customer)
-          visits_of(customer).flat_map { |visit| Services::PrintedPlan.machines(visit) }
+          service_days_of(customer).flat_map { |service_day| Services::PrintedPlan.machines(service_day) }
         end
 
-        def visits_of(customer)
+        def service_days_of(customer)
           Services::PlanYear.call(customer, today: today, policies: policies)
         end
 
         def life_drawing(machine)
-          life = Services::LifeOf.new(machine)
-          Drawings::Years.new(lanes: life.places.map { |place| Drawings::Years::Lane.new(**place.to_h) }, visits: life.visits, today: today).render
+          life = Queries::MachineLife.new(machine)
+          Drawings::Years.new(lanes: life.places.map { |place| Drawings::Years::Lane.new(**place.to_h) }, jobs: life.taken_in_on, today: today).render
         end
 
         # Every date as it would be with another use; nothing is kept.
         def what_if(machine, form)
           answer = Services::WhatIf.call(machine, **form.use, on: today) if form.ok?
-          now_due = machine_dues(machine).to_h { |due| [[due.position, due.task], due.due_on] }
+          now_due = Queries::MachineDues.call(machine.id).to_h { |due| [[due.position, due.task], due.due_on] }
           erb :"customers/what_if", layout: !htmx?, locals: { machine: machine, form: form, answer: answer, now_due: now_due }
         end
 
-        # By key, never by offset: the next page begins after the last name of this one.
-        # @param id [Integer] of the last one seen; several may bear a name
-        def customers_after(id)
-          found = Models::Customer.where(forgotten_on: nil).order(:name, :id).limit(PAGE)
-          last = Models::Customer.where(id: id).select(:name, :id)
-          found = found.where(Sequel.lit("(name, id) > ?", last)) unless last.empty?
-          found.select_append(Models::Machine.where(customer_id: Sequel[:customers][:id]).select(Sequel.function(:count).*).as(:machine_count)).all
+        def customers_page(query)
+          @title = "Customers"
+          list = Queries::CustomerList.new(order: params["sort"], fleets: params["fleets"] == "1", after: last_shown)
+          erb :"customers/page", locals: { query: query, list: list, hits: Services::FindCustomers.call(query) }
+        end
+
+        # @return [String] where a search result leads: to the machine, or to a customer without one
+        def hit_path(hit)
+          hit.machine_id ? "/machines/#{hit.machine_id}" : "/customers/#{hit.customer_id}"
+        end
+
+        # @return [Integer] the id of the customer the page before ended with; 0 for the first page
+        def last_shown
+          params["after"].to_s[/\A\d{1,15}\z/].to_i
+        end
+
+        # @return [String] the list's address, in another order or from another customer on
+        def list_path(list, **changes)
+          asked = { sort: list.order, fleets: ("1" if list.fleets), **changes }.compact
+          "/customers?#{URI.encode_www_form(asked)}"
+        end
+
+        # A column's heading, by which the list is sorted; pressed again, the other way round.
+        def sort_heading(list, words, up, down)
+          now = list.order == up ? "ascending" : ("descending" if list.order == down)
+          path = list_path(list, sort: list.order == up ? down : up)
+          %(<th scope="col"#{%( aria-sort="#{now}") if now}><a href="#{h(path)}">#{words}</a></th>)
         end
 
         def customer_page(customer, form)
           @title = customer.name
-          machines = customer.machines_dataset.eager(:sheet, dues: ->(dues) { dues.where(state: "open").order(Sequel.asc(:due_on, nulls: :last)) }).order(:id).all
-          erb :"customers/customer", locals: { customer: customer, form: form, machines: machines, cards: customer.cards_dataset.eager(:message, :answers).limit(12).all,
-                                               consents: customer.consents_dataset.eager(:writer).limit(20).all, visit: Models::Visit.booked.first(customer_id: customer.id),
-                                               languages: Models::Wording.words.keys | [customer.language] }
+          erb :"customers/customer", locals: { customer: customer, form: form, page: Queries::CustomerOverview.new(customer) }
         end
 
-        def machine_dues(machine)
-          Models::Due.running.where(machine_id: machine.id).eager(:changes).order(Sequel.asc(:due_on, nulls: :last), :id).all
+        def machine_page(machine)
+          @title = machine.sheet.title
+          erb :"customers/machine", locals: { machine: machine, core: machine.to_core, use: machine.use_rate(today),
+                                              page: Queries::MachineOverview.new(machine) }
+        end
+
+        # @return [String] the machine's ribbon, with what is due on it
+        def due_ribbon(machine, dues)
+          Drawings::Ribbon.new(sheet: machine.to_core, marks: due_marks(machine.to_core, dues), notes: due_notes(dues)).render
+        end
+
+        def mini_ribbon(machine)
+          Drawings::MiniRibbon.new(sheet: machine.to_core, marks: due_marks(machine.to_core, machine.dues)).render
+        end
+
+        # @return [String] as in "Replace exhaust cassette, 5 Apr"
+        def next_due_words(machine)
+          due = machine.dues.first
+          return "No clock runs yet" unless due
+
+          "#{due.action.capitalize} #{due.position_name.downcase}, #{due.due_on ? day(due.due_on) : 'never'}"
+        end
+
+        # @return [Hash{String=>String}] how a customer can agree, of the ways that staff record
+        def ways_to_agree
+          Services::KeepConsent::HOW.slice(*Services::KeepConsent::BY_HAND)
+        end
+
+        def how_agreed(how)
+          Services::KeepConsent::HOW.fetch(how)
+        end
+
+        # @return [String] when and where a machine was bought, and its warranty
+        def bought_words(machine)
+          bought = ", bought #{day(machine.bought_on)}#{" at #{machine.bought_at}" if machine.bought_at}" if machine.bought_on
+          "#{bought}, #{warranty_words(machine.warranty(today))}"
+        end
+
+        # @return [String] what the household shortens, if anything
+        def household_words(machine)
+          household = machine.household
+          return "" if household.words.empty?
+
+          format(" Household: %<words>s, washes and bags × %<factor>.2f.", words: household.words, factor: household.factor(policies.household_factors))
+        end
+
+        # @return [String] pieces and a link to the part
+        def part_link(part, pieces)
+          %(#{pieces} × <a href="/shelf/#{part.id}">#{h(part.name)}</a> <span class="mono">#{h(part.number)}</span>)
+        end
+
+        # @return [Array<Array(Models::Due, Date)>] what would move, with the date as it is
+        def moved_dues(answer, now_due)
+          answer.dues.map { |due| [due, now_due[[due.position, due.task]]] }.reject { |due, was| was == due.due_on }
+        end
+
+        # @return [Boolean] whether it is followed: sold and scrapped ones are not
+        def followed?(machine)
+          %w[in_use stored].include?(machine.state)
         end
 
         # What a machine's ribbon says: the action that is due within a month, else leave.

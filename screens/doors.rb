@@ -58,7 +58,7 @@ module UprightBench
 
         # @return [true] a condition that is not true would let the router look on
         def enter(door)
-          env["bench.route"] = door.path
+          env["upright_bench.route"] = door.path
           return true if door.open
 
           send_to_sign_in unless person

@@ -15,21 +15,21 @@ module UprightBench
       def self.beginning(app)
         app.get "/sheets/new" do
           @title = "New sheet"
-          erb :"drafts/new", locals: { form: NewForm.blank("kind" => "stick", "relative_id" => params["from"].to_s), sheets: Models::Sheet.order(:maker, :model_name).all }
+          erb :"drafts/new", locals: { form: NewForm.blank("kind" => "stick", **relative_asked) }
         end
 
         app.post "/drafts" do
-          form = NewForm.new(params)
+          form = NewForm.new(with_relative(params))
           draft = begin_draft(form)
           next redirect("/drafts/#{draft.id}", 303) if draft
 
           @title = "New sheet"
           status 422
-          erb :"drafts/new", locals: { form: form, sheets: Models::Sheet.order(:maker, :model_name).all }
+          erb :"drafts/new", locals: { form: form }
         end
 
         app.post "/sheets/:id/draft" do
-          draft = Services::BeginDraft.of(Services::Lookup.one(Models::Sheet, id_of(params["id"])), by: person, at: now)
+          draft = Services::BeginDraft.of(Services::Lookup.one(:sheet, id_of(params["id"])), by: person, at: now)
           redirect "/drafts/#{draft.id}", 303
         end
       end
@@ -42,9 +42,8 @@ module UprightBench
 
         app.post "/drafts/:id/drop" do
           draft = draft_asked
-          allow!(Services::Permissions.of_sheets(draft.data))
-          draft.delete
-          say "The draft is gone; the sheet is as it was."
+          Services::DropDraft.call(draft, by: person)
+          say "Draft discarded. The sheet is as it was."
           redirect "/sheets", 303
         end
       end
@@ -87,13 +86,28 @@ module UprightBench
         MOVES = { "up" => -1, "down" => 1 }.freeze
 
         def draft_asked
-          Services::Lookup.one(Models::Draft, id_of(params["id"]))
+          Services::Lookup.one(:draft, id_of(params["id"]))
+        end
+
+        # @return [Hash{String=>String}] the sheet that is to be copied, as it would be typed
+        def relative_asked
+          return {} if params["from"].to_s.empty?
+
+          sheet = Services::Lookup.one(:sheet, id_of(params["from"]))
+          { "relative_id" => sheet.id.to_s, "sheet_title" => sheet.title }
+        end
+
+        # A sheet that was typed in full, and not chosen from the list, is the one of that name.
+        def with_relative(params)
+          return params unless params["relative_id"].to_s.empty? && !params["sheet_title"].to_s.strip.empty?
+
+          params.merge("relative_id" => Queries::FindSheets.exactly(params["sheet_title"].to_s).to_s)
         end
 
         def begin_draft(form)
           return unless form.ok?
 
-          relative = form.values[:relative_id] && Services::Lookup.one(Models::Sheet, form.values[:relative_id])
+          relative = form.values[:relative_id] && Services::Lookup.one(:sheet, form.values[:relative_id])
           Services::BeginDraft.fresh(**form.values.slice(:maker, :model), kind: form.values[:kind].to_sym, relative: relative, by: person, at: now)
         rescue Services::Invalid => e
           form.add(e.errors)
@@ -104,14 +118,14 @@ module UprightBench
         end
 
         def keep(draft, note)
-          raise Services::Invalid, { note: ["Write what is new in it."] } if note.empty?
-          raise Services::Invalid, { note: ["This is too long: at most 300 letters."] } if note.length > 300
+          raise Services::Invalid, { note: ["Say what is new."] } if note.empty?
+          raise Services::Invalid, { note: ["Too long: at most 300 letters."] } if note.length > 300
 
           sheet = Services::KeepDraft.call(draft, note: note, by: person, at: now, over: params["over"].to_s[/\A\d{1,18}\z/]&.to_i)
-          say "Kept as a version. Jobs under way keep theirs."
+          say "Saved as a new version. Jobs under way keep theirs."
           redirect "/sheets/#{sheet.id}", 303
         rescue Services::Invalid, Services::Stale => e
-          status Config::Web::ErrorTable.status(e)
+          status Web::ErrorTable.status(e)
           draft_page(draft, unkept: e.message, note: note)
         end
 
@@ -140,6 +154,16 @@ module UprightBench
 
         def named(text)
           text.to_s.strip
+        end
+
+        def draft_ribbon(view)
+          Drawings::Ribbon.new(sheet: view.core, marks: sheet_marks(view.core), current: view.at,
+                               link: ->(key) { "/drafts/#{view.draft.id}?at=#{key}" }).render
+        end
+
+        # @return [Hash{Object=>String}] turns of a lock => words, the one that the sheet gives among them
+        def lock_turns(row)
+          { "" => "no lock" }.merge(PositionFields.turns(row["turns"]))
         end
 
         def draft_page(draft, at: params["at"], **more)

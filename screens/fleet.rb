@@ -14,15 +14,15 @@ module UprightBench
 
       def self.taking_in(app)
         app.get "/take-in/many" do
-          customer = Services::Lookup.one(Models::Customer, id_of(params["customer_id"]))
+          customer = Services::Lookup.one(:customer, id_of(params["customer_id"]))
           fleet_page(customer, FleetForm.blank("request_key" => SecureRandom.uuid, "complaint" => "half-yearly service"))
         end
 
         app.post "/take-in/many", most_bytes: Doors::A_FILE do
-          customer = Services::Lookup.one(Models::Customer, id_of(params["customer_id"]))
+          customer = Services::Lookup.one(:customer, id_of(params["customer_id"]))
           form = FleetForm.new(params, customer)
           jobs = take_in_many(customer, form)
-          next redirect("/take-in/taken?customer_id=#{customer.id}&from=#{jobs.first.number}&to=#{jobs.last.number}", 303) if jobs
+          next redirect(taken_path("/take-in/taken", customer, jobs), 303) if jobs
 
           status 422
           fleet_page(customer, form)
@@ -33,7 +33,8 @@ module UprightBench
       def self.taken(app)
         app.get "/take-in/taken" do
           @title = "Taken in"
-          erb :"fleet/taken", locals: { jobs: taken_jobs, customer: Services::Lookup.one(Models::Customer, id_of(params["customer_id"])) }
+          customer = Services::Lookup.one(:customer, id_of(params["customer_id"]))
+          erb :"fleet/taken", locals: { jobs: taken_jobs, customer: customer }
         end
 
         app.get "/take-in/tags.pdf" do
@@ -54,15 +55,17 @@ module UprightBench
 
         def fleet_page(customer, form)
           @title = "Take in several"
-          on_bench = Models::Job.in_shop.where(customer_id: customer.id).select_hash(:machine_id, :number)
-          machines = customer.machines_dataset.where(state: %w[in_use stored]).eager(:sheet).order(:id).limit(Formats::MachineList::MOST).all
-          erb :"fleet/page", locals: { customer: customer, form: form, machines: machines, on_bench: on_bench }
+          erb :"fleet/page", locals: { customer: customer, form: form, machines: Queries::FleetMachines.call(customer),
+                                       on_bench: Queries::FleetMachines.on_bench(customer) }
+        end
+
+        # @return [String] an address of the jobs that were taken in together
+        def taken_path(path, customer, jobs)
+          "#{path}?#{URI.encode_www_form(customer_id: customer.id, from: jobs.first.number, to: jobs.last.number)}"
         end
 
         def taken_jobs
-          range = id_of(params["from"])..id_of(params["to"])
-          Models::Job.where(number: range, customer_id: id_of(params["customer_id"])).order(:number).limit(Formats::MachineList::MOST)
-                     .eager(:customer, machine: :sheet).all
+          Queries::FleetMachines.taken_in(id_of(params["customer_id"]), id_of(params["from"])..id_of(params["to"]))
         end
       end
     end

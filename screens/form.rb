@@ -19,7 +19,7 @@ module UprightBench
         config.messages.default_locale = :en
       end
 
-      UNREADABLE = Config::Web::ReadableInput::SIGN
+      UNREADABLE = Formats::ReadableText::SIGN
 
       class << self
         attr_reader :contract

@@ -64,8 +64,8 @@ module UprightBench
         def walk_page(number, problem: nil, at: params["at"], form: nil)
           @title = "Look over #{number}"
           @keys = KEYS
-          @script = "/look_over.js"
-          erb :"look_over/page", locals: { walk: walk_of(Services::Lookup.visit(number), at: at, form: form), problem: problem }
+          @script = "look_over.js"
+          erb :"look_over/page", locals: { walk: walk_of(Services::Lookup.job_to_show(number), at: at, form: form), problem: problem }
         end
 
         # The job is read once, locked: its sheet says what may be recorded at the place.
@@ -80,7 +80,7 @@ module UprightBench
           end
           answer_saved(job, position, form)
         rescue Services::Invalid, Services::Stale, Services::Refused => e
-          status Config::Web::ErrorTable.status(e)
+          status Web::ErrorTable.status(e)
           show_saved(job, position, e.is_a?(Services::Invalid) ? "Not saved: see the marked field." : e.message, form)
         end
 
@@ -90,7 +90,7 @@ module UprightBench
           yield
           answer_saved(job, key, nil)
         rescue Services::Stale, Services::Refused => e
-          status Config::Web::ErrorTable.status(e)
+          status Web::ErrorTable.status(e)
           show_saved(job, key, e.message, nil)
         end
 
@@ -112,7 +112,8 @@ module UprightBench
           keys = walk.changed(since) | own.keys
           rows = walk.sheet.walk.select { |place| keys.include?(place.key) }
           walk.draw_only(rows)
-          erb :"look_over/_saved", layout: false, locals: { walk: walk, rows: rows, problems: own }
+          loose = own.reject { |key, _| rows.any? { |place| place.key == key } }.values.compact.first
+          erb :"look_over/_saved", layout: false, locals: { walk: walk, rows: rows, problems: own, loose: loose }
         end
 
         def since
@@ -130,20 +131,18 @@ module UprightBench
           reason
         end
 
-        # What was found last time, in as many words as fit beside today's.
-        def last_words(finding, place)
-          seen = FindingForm.written(place, finding.seen, unit: policies.findings.length_unit)
-          fields = Core::Findings::KINDS.fetch(place.kind)
-          words = seen.filter_map do |name, value|
-            field = value && fields[name] or next
-            value == true ? field[:label].downcase : "#{field[:label].downcase} #{value}#{" #{measure_unit(field)}" if field[:unit]}"
-          end
-          words.join(", ")
+        # @return [String] a link that brings a place in hand
+        def go_to(walk, key)
+          place = walk.sheet.position(key)
+          %(<a data-go="#{key}" href="#{walk.path_to(place)}">#{h(place.name.downcase)}</a>)
         end
 
-        # @return [String] the unit that a measure is typed and shown in
-        def measure_unit(field)
-          field[:unit] == "mm" ? Core::Units::Length::WORDS.fetch(policies.findings.length_unit) : field[:unit]
+        # What was found last time, in as many words as fit beside today's.
+        def last_words(finding, place)
+          unit = policies.findings.length_unit
+          fields = Core::Findings::KINDS.fetch(place.kind)
+          seen = FindingForm.written(place, finding.seen, unit: unit)
+          seen.filter_map { |name, value| fields.fetch(name).words(value, unit: unit) if value && fields.key?(name) }.join(", ")
         end
       end
     end

@@ -25,7 +25,7 @@ module UprightBench
         end
 
         app.post "/shelf/short/:supplier" do
-          supplier = Services::Lookup.one(Models::Supplier, id_of(params["supplier"]))
+          supplier = Services::Lookup.one(:supplier, id_of(params["supplier"]))
           form = OrderForm.new(params)
           placed = place_order(supplier, form)
           next redirect("/shelf/orders/#{placed.number}", 303) if placed
@@ -39,7 +39,8 @@ module UprightBench
       def self.orders(app)
         app.get "/shelf/orders" do
           @title = "Orders"
-          erb :"orders/list", locals: { orders: orders_before(params["before"].to_s) }
+          before = params["before"].to_s
+          erb :"orders/list", locals: { orders: Queries::OrdersPlaced.call(before: before.empty? ? nil : id_of(before)) }
         end
 
         app.get("/shelf/orders/:number") { order_page(order_asked) }
@@ -72,60 +73,94 @@ module UprightBench
       end
       private_class_method :files
 
-      # Helpers of this screen's routes.
+      # Helpers of this screen's routes and templates.
       module Helpers
-        # A forecast that is older than the day is reckoned again by whoever looks first.
+        # Every morning the first to look has it worked out anew.
         def short_page(form = OrderForm.blank, supplier = nil)
           @title = "What to order"
-          last = Models::ForecastRun.last_done
-          Services::ForecastShelf.ask(by: person, at: now) if last.nil? || Config::Zone.date(last.finished_at) < today
-          erb :"orders/short", locals: { rows: Services::Short.rows.group_by { |row| row.part.supplier }, form: form, failed: supplier, last: last,
-                                         running: Models::ForecastRun.first(finished_at: nil), key: form.value(:request_key) || SecureRandom.uuid }
+          short = Queries::ToOrder.new
+          Services::ForecastShelf.ask(by: person, at: now) if short.stale?(today)
+          erb :"orders/short", locals: { short: short, form: form, failed: supplier, key: form.value(:request_key) || SecureRandom.uuid }
         end
 
-        # @return [Models::SupplierOrder, nil] nil when something is wrong, which the form then says
         def place_order(supplier, form)
-          Services::PlaceOrder.call(supplier, pieces: form.pieces, request_key: form.values[:request_key], by: person, at: now) if form.ok?
+          return unless form.ok?
+
+          Services::PlaceOrder.call(supplier, pieces: form.pieces, request_key: form.values[:request_key], by: person, at: now)
         rescue Services::Invalid => e
           form.add(e.errors)
           nil
         end
 
         def receive_order(number, form)
-          Services::ReceiveOrder.call(number, pieces: form.pieces, request_key: form.values[:request_key], by: person, at: now) if form.ok?
+          return unless form.ok?
+
+          Services::ReceiveOrder.call(number, pieces: form.pieces, request_key: form.values[:request_key], by: person, at: now)
         rescue Services::Invalid, Services::Refused => e
           form.add(e.is_a?(Services::Invalid) ? e.errors : { pieces: [e.message] })
           nil
         end
 
-        # What is on its way first, then what is closed, the newest first.
-        # @param before [String] the id of the last one seen; empty for the first page
-        def orders_before(before)
-          orders = Models::SupplierOrder.eager(:supplier, :orderer, lines: :stock_moves).order(Sequel.desc(:id))
-          closed = orders.exclude(closed_at: nil).limit(MOST)
-          before.empty? ? orders.waiting.all + closed.all : closed.where(Sequel[:id] < id_of(before)).all
-        end
-
         def order_asked
-          found = Models::SupplierOrder.where(number: id_of(params["number"])).eager(:supplier, :orderer, lines: [:part, { stock_moves: :mover }]).all.first
-          found || raise(Services::NotFound, "There is no such order.")
+          Queries::OrdersPlaced.one(id_of(params["number"]))
         end
 
         def order_page(order, form = OrderForm.blank)
           @title = "Order #{order.number}"
-          @script = "/scan.js"
+          @script = "scan.js"
           erb :"orders/order", locals: { order: order, form: form, key: form.value(:request_key) || SecureRandom.uuid }
         end
 
+        # @return [Array<Hash>] as Formats::OrderList and Papers::SupplierOrder take them
         def order_rows(order)
           order.lines.map do |line|
-            { **line.part.values.slice(:number, :name, :maker, :barcode), pieces: line.pieces, packs: Rational(line.pieces, line.part.pack_pieces), cost_cents: line.cost_cents }
+            { **line.part.values.slice(:number, :name, :maker, :barcode), pieces: line.pieces,
+                                                                          packs: Rational(line.pieces, line.part.pack_pieces), cost_cents: line.cost_cents }
           end
         end
 
         def order_paper(order)
-          Papers::SupplierOrder.new(shop: [shop.name, shop.street, shop.town, shop.phone, shop.email].compact.join(", "), number: order.number, supplier: order.supplier.name,
-                                    date: day(Config::Zone.date(order.ordered_at)), by: order.orderer.name, lines: order_rows(order), money: method(:money)).render
+          sender = [shop.name, shop.street, shop.town, shop.phone, shop.email].compact.join(", ")
+          Papers::SupplierOrder.new(shop: sender, number: order.number, supplier: order.supplier.name, date: day(zone_date(order.ordered_at)),
+                                    by: order.orderer.name, lines: order_rows(order), money: method(:money)).render
+        end
+
+        # @return [String] a mail to the supplier, for the program that writes mails
+        def order_mail_link(order)
+          body = order.lines.map { |line| "#{line.pieces} x #{line.part.number} #{line.part.name}" }.join("\n")
+          asked = URI.encode_www_form(subject: "Order #{order.number}, #{shop.name}", body: body).gsub("+", "%20")
+          "mailto:#{order.supplier.email}?#{asked}"
+        end
+
+        def order_state_words(order)
+          missing = order.lines.sum(&:missing)
+          return "#{pieces(missing)} to come" unless order.closed_at
+
+          missing.zero? ? "all received" : "#{pieces(missing)} never came"
+        end
+
+        # @return [Array<Array(Models::OrderLine, Models::StockMove)>] what was received, in order
+        def received_moves(order)
+          order.lines.flat_map { |line| line.stock_moves.map { |move| [line, move] } }.sort_by { |_, move| move.id }
+        end
+
+        # @return [String] why so many are to be ordered
+        def short_words(row)
+          [expected_words(row), ("#{row.order.claimed} reserved for jobs." if row.order.claimed.positive?),
+           ("Packs of #{row.part.pack_pieces}." if row.part.pack_pieces > 1)].compact.join(" ")
+        end
+
+        def expected_words(row)
+          forecast = row.forecast or return
+          format("%<dues>.2f due and %<walk_ins>.2f walk-ins in %<days>d days: target %<level>d.",
+                 dues: forecast.from_dues, walk_ins: forecast.from_walk_ins, days: forecast.days, level: row.order.level)
+        end
+
+        def supplier_summary(supplier, rows)
+          cost = rows.filter_map(&:cost_cents).sum
+          days = supplier.learned_lead_days || supplier.lead_days
+          stated = " (#{supplier.lead_days} stated)" if days != supplier.lead_days
+          "#{counted(rows.size, 'part')}#{", #{money(cost)} without tax" if cost.positive?}. Delivery in #{counted(days, 'day')}#{stated}."
         end
       end
     end

@@ -36,12 +36,16 @@ module UprightBench
         end
 
         def run_asked
-          Services::Lookup.one(Models::PaperRun, id_of(params["id"]))
+          Services::Lookup.one(:paper_run, id_of(params["id"]))
         end
 
         def run_page(run, layout: !htmx?)
           @title = "Paper"
           erb :"paper_runs/page", layout: layout && page_layout, locals: { run: run }
+        end
+
+        def paper_part_words(run, part)
+          run.parts == 1 ? "Open the paper" : "Open file #{part + 1} of #{run.parts}"
         end
 
         def file_name(run, part)

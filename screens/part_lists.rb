@@ -16,7 +16,7 @@ module UprightBench
 
       def self.out(app)
         app.get("/shelf/list") { list_page }
-        app.get("/shelf/list.csv") { allow!(:bulk_export) && csv(Formats::PartList.write(parts_on_file), "parts-#{today.iso8601}") }
+        app.get("/shelf/list.csv") { allow!(:bulk_export) && csv(Formats::PartList.write(Queries::PartsOnShelf.for_a_file), "parts-#{today.iso8601}") }
         app.get("/shelf/labels.pdf") { send_paper("shelf_labels", **labels_asked) }
       end
 
@@ -55,7 +55,7 @@ module UprightBench
         MOST_TYPED = 100_000 # letters that come back into the field
 
         def list_page(problems = [])
-          @title = "Parts as a file"
+          @title = "Parts file"
           erb :"part_lists/page", locals: { problems: problems, typed: params["list"].to_s[0, MOST_TYPED] }
         end
 
@@ -70,29 +70,36 @@ module UprightBench
         end
 
         def import_asked
-          Services::Lookup.one(Models::PartImport, id_of(params["id"]))
+          Services::Lookup.one(:part_import, id_of(params["id"]))
         end
 
         def changes_page(import, problem: nil, layout: !htmx?)
-          @title = "What the list changes"
-          erb :"part_lists/changes", layout: layout && page_layout, locals: { import: import, reading: (import.reading || {}).to_hash, problem: problem || import.refused }
+          @title = "Changes"
+          reading = (import.reading || {}).to_hash
+          erb :"part_lists/changes", layout: layout && page_layout, locals: { import: import, reading: reading, problem: problem || import.refused }
         end
 
-        def parts_on_file
-          Models::Part.order(:number).eager(:stock_level, :supplier, :successor).all.map do |part|
-            part.values.merge(supplier: part.supplier&.name, successor: part.successor&.number, on_shelf: part.stock)
-          end
-        end
-
-        FIELD_WORDS = { price_cents: "price", cost_cents: "cost", lead_days: "days to come", pack_pieces: "comes by", life_months: "months of service" }.freeze
+        FIELD_WORDS = { price_cents: "price", cost_cents: "cost", lead_days: "delivery days", pack_pieces: "pack", life_months: "months of service" }.freeze
 
         # @param change [Hash] as Services::ReadPartList tells it
         # @return [String] what is new, or what it was and will be
+        # @return [Integer] changes beyond those that are listed
+        def more_changes(reading)
+          reading["new"] + reading["changed"] - reading["shown"].size
+        end
+
         def change_words(change)
           fields = change.fetch("fields").transform_keys(&:to_sym)
-          return fields.map { |field, values| "#{field_words(field)} #{values.map { |value| value_words(field, value) }.join(' → ')}" }.join("; ") unless change["new"]
+          change["new"] ? new_words(fields) : changed_words(fields)
+        end
 
-          fields.reject { |_, (_, after)| after.nil? || after == false }.map { |field, (_, after)| "#{field_words(field)} #{value_words(field, after)}" }.join(", ")
+        def new_words(fields)
+          told = fields.reject { |_, (_, after)| after.nil? || after == false }
+          told.map { |field, (_, after)| "#{field_words(field)} #{value_words(field, after)}" }.join(", ")
+        end
+
+        def changed_words(fields)
+          fields.map { |field, values| "#{field_words(field)} #{values.map { |value| value_words(field, value) }.join(' → ')}" }.join("; ")
         end
 
         def field_words(field)

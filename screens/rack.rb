@@ -2,7 +2,7 @@
 
 module UprightBench
   module Screens
-    # The drying rack as it stands in the shop, place by place.
+    # The drying rack as it stands in the shop, slot by slot.
     module Rack
       def self.registered(app)
         app.helpers Helpers
@@ -15,7 +15,7 @@ module UprightBench
             Services::TakeOffRack.call(stay, by: person, at: now, early_reason: Job::Note.of(params["early_reason"], :early_reason))
             redirect "/rack", 303
           rescue Services::Refused, Services::Invalid => e
-            status Config::Web::ErrorTable.status(e)
+            status Web::ErrorTable.status(e)
             rack_page(problem: { stay: stay, message: e.message }, typed: params)
           end
         end
@@ -24,9 +24,25 @@ module UprightBench
       # Helpers of this screen's routes and templates.
       module Helpers
         def rack_page(problem: nil, typed: {})
-          @title = "Rack"
-          places = Models::RackPlace.order(:id).eager(stay: { work_item: { job: :customer } }).all
-          erb :"rack/page", locals: { places: places, problem: problem, typed: typed, room: policies.room }
+          @title = "Drying rack"
+          erb :"rack/page", locals: { slots: Queries::RackSlots.call, problem: problem, typed: typed, air: policies.drying_air }
+        end
+
+        # @return [String] how full it is
+        def rack_words(slots)
+          taken = slots.filter_map(&:stay)
+          dry = taken.count { |stay| stay.dry?(now) }
+          "#{taken.size} of #{slots.size} slots taken#{", #{dry} dry" if taken.any?}."
+        end
+
+        def air_words(air)
+          return "No reading of the drying room" unless air
+
+          format("Drying room at %<t>g °C and %<h>g %%", t: air.temperature_c, h: air.humidity_percent)
+        end
+
+        def slot_css(slot)
+          ["rack-slot", ("rack-free" unless slot.stay), ("rack-dry" if slot.stay&.dry?(now))].compact.join(" ")
         end
 
         def rack_clock(stay)

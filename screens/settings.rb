@@ -2,48 +2,79 @@
 
 module UprightBench
   module Screens
-    # The shop's policies; everybody may read them, the owner changes them.
+    # The shop rules; everybody may read them, the owner changes them.
     module Settings
       def self.registered(app)
         app.helpers Helpers
 
-        app.get "/settings" do
-          @title = "Settings"
-          erb :"settings/page", locals: { form: SettingsForm.blank(SettingsForm.typed_from(policies)), policies: policies }
-        end
-
+        app.get("/settings") { settings_page(SettingsForm.blank(SettingsForm.typed_from(policies))) }
         app.get("/settings/recomputes") { recomputes_under_way }
 
         app.post "/settings" do
           allow!(:settings)
-          @title = "Settings"
           form = SettingsForm.new(params)
-          begin
-            if form.ok?
-              Services::SavePolicies.call(form.policies, by: person, at: now)
-              say "Saved. What is computed from now on goes by these."
-              redirect "/settings", 303
-            end
-          rescue Services::Invalid => e
-            form.add(e.errors)
-          end
+          next redirect("/settings", 303) if save_settings(form)
+
           status 422
-          erb :"settings/page", locals: { form: form, policies: policies }
+          settings_page(form)
+        end
+
+        app.post "/settings/closed-days", most_bytes: Doors::A_FILE do
+          allow!(:settings)
+          form = SettingsForm.blank(SettingsForm.typed_from(policies))
+          next redirect("/settings", 303) if add_closed_days(form, params["calendar"])
+
+          status 422
+          settings_page(form)
         end
       end
 
       # Helpers of this screen's templates.
       module Helpers
-        # How far the worker is with dates that are computed again; nothing once it is through.
-        # @param sheet [Models::Sheet, nil] of this model only
-        def recomputes_under_way(sheet = params["sheet"] && Services::Lookup.one(Models::Sheet, id_of(params["sheet"])))
-          asked = Models::Recompute.under_way.order(:id)
-          asked = asked.where(Sequel.|({ sheet_id: sheet.id }, { sheet_id: nil })) if sheet
-          partial :"settings/_recomputes", recomputes: asked.limit(5).all, path: "/settings/recomputes#{"?sheet=#{sheet.id}" if sheet}"
+        def settings_page(form)
+          @title = "Settings"
+          erb :"settings/page", locals: { form: form, groups: Core::Policies::Table::GROUPS, mine: may?(:settings) }
         end
 
-        def day_words(key)
-          { "mon" => "Monday", "tue" => "Tuesday", "wed" => "Wednesday", "thu" => "Thursday", "fri" => "Friday", "sat" => "Saturday", "sun" => "Sunday" }.fetch(key)
+        # @return [Boolean] whether it was saved; what is wrong stands in the form otherwise
+        def save_settings(form)
+          return false unless form.ok?
+
+          Services::SavePolicies.call(form.policies, by: person, at: now)
+          say "Saved. From now on these rules apply."
+          true
+        rescue Services::Invalid => e
+          form.add(e.errors)
+          false
+        end
+
+        # @param file [Hash, Object] an uploaded iCalendar file
+        # @return [Boolean]
+        def add_closed_days(form, file)
+          raise Formats::Malformed, ["Choose a calendar file."] unless file.is_a?(Hash) && file[:tempfile]
+
+          read = Formats::HolidayCalendar.read(Formats::ReadableText.of(file[:tempfile].read.to_s))
+          days = (policies.closed_days + read).uniq(&:on).sort_by(&:on)
+          Services::SavePolicies.call({ "closed_days" => days.map(&:to_stored) }, by: person, at: now)
+          say "#{read.size} #{read.size == 1 ? 'day' : 'days'} read from the calendar."
+          true
+        rescue Formats::Malformed => e
+          form.add(calendar: e.problems)
+          false
+        end
+
+        # How far the worker is with dates that are computed again; nothing once it is through.
+        # @param sheet [Models::Sheet, nil] of this model only; as the address says where left out
+        def recomputes_under_way(sheet = params["sheet"] && Services::Lookup.one(:sheet, id_of(params["sheet"])))
+          partial :"settings/_recomputes", recomputes: Queries::RecomputesUnderWay.call(sheet&.id),
+                                           path: "/settings/recomputes#{"?sheet=#{sheet.id}" if sheet}"
+        end
+
+        # @param policy [Core::Policies::Number, Core::Policies::Choice]
+        # @return [String, nil] the hint below the field; what the default is, where the shop's own differs
+        def policy_hint(policy)
+          default = "Default #{policy.words(policy.default)}." if policy.default && policies.changed?(policy.key)
+          [policy.hint, default].compact.join(" ").then { |words| words.empty? ? nil : words }
         end
       end
     end

@@ -2,11 +2,8 @@
 
 module UprightBench
   module Screens
-    # Model sheets, drawn: the list, one of them with its versions, and as files in and out.
+    # The model sheets: the list, a sheet with its versions, and sheets as files.
     module Sheets
-      A_PAGE = 20
-      MOST_VERSIONS = 30
-
       def self.registered(app)
         app.helpers Helpers
         pages(app)
@@ -16,13 +13,12 @@ module UprightBench
       def self.pages(app)
         app.get("/sheets") { sheets_page }
 
-        app.get "/sheets/:id" do
-          sheet = Services::Lookup.one(Models::Sheet, id_of(params["id"]))
-          versions = sheet.versions_dataset.reverse(:version).limit(MOST_VERSIONS + 1).eager(:writer).all
-          shown = versions.find { |one| one.version.to_s == params["version"] } || versions.first
-          @title = sheet.title
-          erb :"sheets/sheet", locals: { sheet: sheet, core: shown.to_core, shown: shown, versions: versions }
+        app.get "/sheets/find" do
+          query = params["sheet_title"].to_s
+          erb :"sheets/_found", layout: false, locals: { sheets: Queries::FindSheets.call(query), query: query }
         end
+
+        app.get("/sheets/:id") { sheet_page(sheet_asked) }
       end
       private_class_method :pages
 
@@ -30,54 +26,127 @@ module UprightBench
         app.post("/sheets", most_bytes: Doors::A_FILE) { bring_in }
 
         app.get "/sheets/:id/sheet.json" do
-          sheet = Services::Lookup.one(Models::Sheet, id_of(params["id"]))
+          sheet = sheet_asked
           content_type "application/json"
           attachment "#{sheet.title.downcase.gsub(/[^a-z0-9]+/, '-')}.json"
-          Formats::SheetFile.write(Models::SheetVersion.with_pk!(sheet.current_version_id).content.to_hash)
+          Formats::SheetFile.write(sheet.current_version.content.to_hash)
         end
       end
       private_class_method :files
 
-      # Helpers of this screen's templates.
+      # Helpers of this screen's routes and templates.
       module Helpers
-        # What a place asks for by its sheet.
+        MOST_CHANGES = 40 # of a version that are listed
+
+        def sheet_asked
+          Services::Lookup.one(:sheet, id_of(params["id"]))
+        end
+
+        def sheet_page(sheet)
+          history = Queries::SheetHistory.new(sheet, params["version"])
+          @title = sheet.title
+          erb :"sheets/sheet", locals: { sheet: sheet, core: history.shown.to_core, shown: history.shown, history: history }
+        end
+
+        # What a sheet says of each place, as marks: what may be washed, what has a clock for a new part, and the rest.
         def sheet_marks(core)
-          core.positions.to_h do |place|
-            [place.key, if place.washable? then :wash
-                        elsif place.task("replace") then :replace
-                        else :leave
-                        end]
-          end
+          core.positions.to_h { |place| [place.key, sheet_mark(place)] }
+        end
+
+        def sheet_mark(place)
+          return :wash if place.washable?
+
+          place.task("replace") ? :replace : :leave
         end
 
         def sheet_notes(core)
           core.positions.to_h { |place| [place.key, place.care || place.kind.to_s.tr("_", " ")] }
         end
 
+        def sheet_ribbon(core)
+          Drawings::Ribbon.new(sheet: core, marks: sheet_marks(core), notes: sheet_notes(core)).render
+        end
+
+        # A file that is refused stands in the field as it was, with what is wrong beside it.
         def bring_in
           text = SheetUpload.text(params)
-          newest = Models::SheetVersion.max(:id).to_i
+          newest = Services::AddSheet.newest
           sheet = Services::AddSheet.call(Formats::SheetFile.read(text), by: person, at: now, note: "from a file")
-          say sheet.current_version_id > newest ? "Read from the file and kept." : "The file says what is on file already; nothing was changed."
+          say sheet.current_version_id > newest ? "Sheet added from the file." : "The file says the same as the sheet on file. Nothing changed."
           redirect "/sheets/#{sheet.id}", 303
-        rescue Formats::Bad => e
+        rescue Formats::Malformed => e
           sheets_page(typed: text, problems: e.problems)
         rescue Services::Invalid => e
           sheets_page(typed: text, problems: e.errors.values.flatten)
         end
 
-        # @param typed [String, nil] a file that was refused
-        # @param problems [Array<String>] why
         def sheets_page(typed: nil, problems: [])
           @title = "Sheets"
           status 422 if problems.any?
-          erb :"sheets/page", locals: { list: SheetList.new(params["q"], params["after"]), drafts: Models::Draft.eager(:sheet, :beginner).order(:id).all,
-                                        typed: typed, problems: problems }
+          erb :"sheets/page", locals: { list: Queries::SheetList.new(params["q"], params["after"]), typed: typed, problems: problems }
         end
 
-        # The names of places, for the columns that point at others.
+        # @return [String] a link to a draft, with who began it
+        def draft_link(draft)
+          %(<a href="/drafts/#{draft.id}">#{h("#{draft.content['maker']} #{draft.content['model']}")}</a> (#{h(draft.beginner.name)}))
+        end
+
+        def sheet_summary(core)
+          "#{core.kind}, #{core.power}, #{core.positions.size} places, #{core.positions.sum { |place| place.tasks.size }} tasks with clocks, " \
+            "warranty #{warranty_terms(core)}"
+        end
+
+        # @return [Hash{String=>String}] measure => words, those that the sheet gives
+        def measures_of(place)
+          Core::Sheets::Measures.of(place.kind, place.measures).slice(*place.measures.keys)
+        end
+
+        def more_sheets_path(list)
+          "/sheets?#{URI.encode_www_form('q' => list.query, 'after' => list.sheets.last.id)}"
+        end
+
         def place_names(core, keys)
           keys.map { |key| core.position(key).name.downcase }.join(", ")
+        end
+
+        # @return [String] what a new machine of the model reads
+        def rated_words(core)
+          units = { "suction_kpa" => "kPa suction", "flow_l_s" => "L/s air flow" }
+          core.rated.map { |key, value| "#{format('%g', value)} #{units.fetch(key)}" }.join(" and ")
+        end
+
+        def warranty_terms(core)
+          hours = " or #{format('%g', core.warranty_hours)} hours of use" if core.warranty_hours
+          "#{core.warranty_months} months#{hours}"
+        end
+
+        # @return [String] whether it may be washed, and how
+        def water_words(place)
+          return place.kind == :filter ? "Never wetted. " : "" unless place.washable?
+
+          cleaner = ", #{place.cleaner}" if place.cleaner
+          "May be washed, #{place.water}#{cleaner}; dries at least #{format('%g', place.drying_floor_hours)} h. "
+        end
+
+        # @return [Array<String>] how a place comes off, a sentence each
+        def comes_off(core, place)
+          [("after #{place_names(core, place.behind)}" if place.behind.any?), *place.fasteners.map(&:words),
+           ("layer #{place.layer} in the #{place.seat}" if place.seat), ("alone: nothing stacked on it" if place.alone),
+           ("never without #{place_names(core, [place.never_without])}" if place.never_without)].compact
+        end
+
+        # @return [String] as in "clip yes, frame wide"
+        def attribute_words(attributes)
+          attributes.map { |name, value| "#{name.tr('_', ' ')} #{{ true => 'yes', false => 'no' }.fetch(value, value)}" }.join(", ")
+        end
+
+        def station_name(core, place)
+          core.stations.find { |station| station.key == place.station }.name.downcase
+        end
+
+        # @return [Array<String>] what a version changed
+        def version_changes(version, before)
+          before ? Core::Sheets::Changes.new(before.content.to_hash, version.content.to_hash).call.first(MOST_CHANGES) : []
         end
       end
     end

@@ -12,7 +12,7 @@ module UprightBench
         app.get "/shelf" do
           @title = "Shelf"
           query = params["q"].to_s.strip
-          erb :"shelf/page", locals: { parts: shelf_parts(query, params["after"].to_s), query: query }
+          erb :"shelf/page", locals: { parts: Queries::PartsOnShelf.call(query, after: params["after"].to_s), query: query }
         end
 
         app.get("/shelf/fit") { fit_page }
@@ -22,10 +22,10 @@ module UprightBench
           erb :"shelf/_fit_hits", layout: false, locals: { found: Services::FindFit.call(query), query: query }
         end
 
-        app.get("/shelf/:id") { part_page(Services::Lookup.one(Models::Part, id_of(params["id"])), StockForm.blank) }
+        app.get("/shelf/:id") { part_page(Services::Lookup.one(:part, id_of(params["id"])), StockForm.blank) }
 
         app.post "/shelf/:id/:move" do
-          part = Services::Lookup.one(Models::Part, id_of(params["id"]))
+          part = Services::Lookup.one(:part, id_of(params["id"]))
           form = { "receive" => StockForm, "count" => CountForm }.fetch(params["move"]) { pass }.new(params)
           unless form.ok?
             status 422
@@ -39,15 +39,6 @@ module UprightBench
 
       # Helpers of this screen's routes and templates.
       module Helpers
-        MOST = 200
-
-        # @param after [String] the number of the last part seen
-        def shelf_parts(query, after)
-          found = Models::Part.called(query).eager(:stock_level, :fit_rules, :forecast).order(:number).limit(MOST)
-          (after.empty? ? found : found.where { number > after }).all
-        end
-
-        # @return [Sequel::Dataset] parts that are called so, by number or name
         def fit_page
           @title = "What fits"
           sheet_id = params["sheet"].to_s.empty? ? nil : id_of(params["sheet"])
@@ -56,9 +47,8 @@ module UprightBench
 
         def part_page(part, form, move = nil)
           @title = part.name
-          erb :"shelf/part", locals: { part: part, form: form, failed: move, key: form.value(:request_key) || SecureRandom.uuid,
-                                       fits: Services::FitsOf.call(part), kept: Services::Kept.claims(part), forecast: part.forecast,
-                                       moves: part.stock_moves_dataset.eager(:mover, :job).limit(30).all }
+          erb :"shelf/part", locals: { part: part, page: Queries::PartOverview.new(part), form: form, failed: move,
+                                       key: form.value(:request_key) || SecureRandom.uuid }
         end
 
         def move(part, form, kind)
@@ -69,9 +59,50 @@ module UprightBench
           end
         end
 
+        # @return [String] an address of the shelf, for the parts that were asked for
+        def shelf_path(path, query, **more)
+          asked = { q: (query unless query.empty?), **more }.compact
+          asked.empty? ? path : "#{path}?#{URI.encode_www_form(asked)}"
+        end
+
+        # @return [String] where a rule says that a part fits
         def fit_words(rule)
           where = rule.model_title || "#{rule.family} family"
           [where, rule.body_style && "body style #{rule.body_style}", rule.position.tr("-", " ")].compact.join(", ")
+        end
+
+        # @return [Array<String>] what is known of a part, in a few words each
+        def part_facts(part)
+          [part.kind, money(part.price_cents), part.filter_class && "class #{Core::Fit::FilterClass.words(part.filter_class)}",
+           part.maker && "made by #{part.maker}", ("pattern part" if part.pattern), ("no longer made" if part.discontinued), supply_words(part),
+           (attribute_words(part[:attributes]) unless part[:attributes].empty?), contents_words(part)].compact
+        end
+
+        def supply_words(part)
+          return unless part.supplier
+
+          packs = ", in packs of #{part.pack_pieces}" if part.pack_pieces > 1
+          "from #{part.supplier.name} in #{counted(part.days_to_come, 'day')}#{packs}"
+        end
+
+        def contents_words(part)
+          "holds #{part.contents.map { |kind, pieces| "#{pieces} × #{kind}" }.join(' and ')}" if part.contents.any?
+        end
+
+        def forecast_drawing(forecast, order)
+          Drawings::PartForecast.new(weeks: forecast.weeks.to_a, walk_ins_a_week: forecast.walk_ins_a_week, free: order.free, level: order.level,
+                                     days: forecast.days, today: today).render
+        end
+
+        def order_words(part, order)
+          return "No longer made." if part.discontinued
+
+          order.pieces.positive? ? "Order #{order.pieces}." : "Nothing to order."
+        end
+
+        def fit_ribbon(asked)
+          Drawings::Ribbon.new(sheet: asked.sheet, marks: sheet_marks(asked.sheet), current: asked.place&.key,
+                               link: ->(key) { "/shelf/fit?sheet=#{asked.sheet_id}&at=#{key}" }).render
         end
       end
     end

@@ -2,10 +2,11 @@
 
 module UprightBench
   module Screens
-    # Whom parts come from, and how long they say it takes.
+    # The suppliers, each a line that can be edited in place.
     module Suppliers
       def self.registered(app)
         app.helpers Helpers
+
         app.get("/shelf/suppliers") { suppliers_page(SupplierForm.blank) }
 
         app.post "/shelf/suppliers" do
@@ -17,17 +18,28 @@ module UprightBench
         end
       end
 
-      # Helpers of this screen's routes.
+      # Helpers of this screen's routes and templates.
       module Helpers
         def suppliers_page(form)
           @title = "Suppliers"
-          parts = Models::Part.exclude(supplier_id: nil).group_and_count(:supplier_id).as_hash(:supplier_id, :count)
-          erb :"suppliers/page", locals: { suppliers: Models::Supplier.order(:name).all, parts: parts, form: form }
+          erb :"suppliers/page", locals: { suppliers: Queries::SuppliersOnFile.call, form: form }
         end
 
-        # @return [Models::Supplier, nil] nil when something is wrong, which the form then says
+        # What stands in a supplier's fields: what was typed there and could not be saved, else what is on file.
+        # @param id [Integer, nil] nil for a new one
+        # @return [SupplierForm]
+        def supplier_form(form, id, on_file = {})
+          form.value(:id).to_s == id.to_s ? form : SupplierForm.blank(on_file.transform_keys(&:to_s))
+        end
+
+        def supplier_error(form, name, at)
+          %( aria-invalid="true" aria-describedby="#{name}-#{at}-error") if form.errors_at(name).any?
+        end
+
         def keep_supplier(form)
-          Services::KeepSupplier.call(form.values[:id], **form.values.slice(:name, :email, :lead_days), by: person, at: now) if form.ok?
+          return unless form.ok?
+
+          Services::KeepSupplier.call(form.values[:id], **form.values.slice(:name, :email, :lead_days), by: person, at: now)
         rescue Services::Invalid => e
           form.add(e.errors)
           nil

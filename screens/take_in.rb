@@ -6,35 +6,38 @@ module UprightBench
   module Screens
     # From a machine on the counter to a job on the bench.
     module TakeIn
-      # What brings machines in, as the trade says it, the commonest first: the first nine have a key of their own.
       COMPLAINTS = ["pulses", "weak on the floor", "weak everywhere", "no suction", "brush does not turn", "smells", "dirt comes back out",
                     "short run time", "yearly service", "hard to push", "dust in the exhaust air", "lid or bin stiff", "noise"].freeze
+
       KEYS = [["1 to 9", "the first nine complaints"], ["n", "none of the conditions"], ["m", "made safe"], ["Enter", "take it in"],
-              ["↓ ↑", "walk the lines found"]].freeze
+              ["↓ ↑", "walk the results"]].freeze
+
+      # The machines found of one customer.
+      Group = Struct.new(:customer_id, :name, :machines)
 
       def self.registered(app)
-        app.helpers Helpers
+        app.helpers Helpers, Folds
 
         app.get "/take-in" do
           only = params["q"] && Services::FindCustomers.only_machine(params["q"].to_s)
           next redirect("/take-in?machine_id=#{only}", 303) if only
 
-          subject = Subject.from(params)
-          take_in_page(subject, TakeInForm.blank(subject.prefill(params)), query: params["q"].to_s)
+          subject = take_in_subject
+          take_in_page(subject, TakeInForm.blank(prefilled(subject)), query: params["q"].to_s)
         end
 
         app.get "/take-in/find" do
-          erb :"take_in/_hits", layout: false, locals: { hits: Services::FindCustomers.call(params["q"].to_s), query: params["q"].to_s }
+          query = params["q"].to_s
+          erb :"take_in/_hits", layout: false, locals: { groups: customers_found(query), query: query }
         end
 
         app.post "/take-in", most_bytes: Doors::PICTURES do
-          subject = Subject.from(params)
-          form = TakeInForm.new(params)
+          form = TakeInForm.new(with_model(params))
           job = take_in(form)
           next redirect(["/jobs/#{job.number}", ("look-over" if job.made_safe_at)].compact.join("/"), 303) if job
 
           status 422
-          take_in_page(subject, form)
+          take_in_page(take_in_subject, form)
         end
       end
 
@@ -44,13 +47,46 @@ module UprightBench
           COMPLAINTS
         end
 
+        def take_in_subject
+          ids = %w[machine_id customer_id].to_h { |name| [name.to_sym, params[name].to_s.empty? ? nil : id_of(params[name])] }
+          Queries::TakeInSubject.new(**ids, fresh: params.key?("new"))
+        end
+
         def take_in_page(subject, form, query: "")
           @title = "Take in"
           @keys = KEYS
-          erb :"take_in/page", locals: { subject: subject, form: form, query: query, hits: Services::FindCustomers.call(query) }
+          erb :"take_in/page", locals: { subject: subject, form: form, query: query, hits: customers_found(query) }
         end
 
-        # @return [Models::Job, nil] nil when something is wrong, which the form then says
+        # @return [Array<Group>]
+        def customers_found(query)
+          Services::FindCustomers.call(query).group_by { |hit| [hit.customer_id, hit.name] }
+                                 .map { |(id, name), hits| Group.new(id, name, hits.select(&:machine_id)) }
+        end
+
+        # @return [String] what was typed, where it may be a name
+        def name_in(query)
+          query.match?(/\d/) ? "" : query
+        end
+
+        # @return [Hash] what is known already, as it would be typed
+        def prefilled(subject)
+          typed = { "request_key" => SecureRandom.uuid, "customer" => { "name" => params["name"].to_s } }
+          machine = subject.machine or return typed
+
+          typed.merge("hours_per_week" => machine.hours_per_week&.to_f&.then { |hours| format("%g", hours) }, "traits" => machine.traits.to_a,
+                      "allergy" => (machine.allergy ? "1" : nil))
+        end
+
+        # A model that was typed in full, and not chosen from the list, is the one of that name.
+        def with_model(params)
+          machine = params["machine"]
+          return params unless machine.is_a?(Hash) && machine["sheet_id"].to_s.empty? && !params["sheet_title"].to_s.strip.empty?
+
+          params.merge("machine" => machine.merge("sheet_id" => Queries::FindSheets.exactly(params["sheet_title"].to_s)&.to_s))
+        end
+
+        # @return [Models::Job, nil] nil when the form says why not
         def take_in(form)
           return unless form.ok?
 
@@ -64,6 +100,17 @@ module UprightBench
         rescue Services::Refused => e
           form.add(base: [e.message])
           nil
+        end
+
+        # @return [String] what is known of the machine, and what to mind
+        def known_machine_words(subject)
+          machine = subject.machine or return ""
+
+          warranty = subject.warranty(today)
+          serial = machine.serial_number ? "Serial no. #{machine.serial_number}" : "No serial no. on file"
+          mind = "Opening it beyond the owner's handbook may end the warranty: ask the customer first." if warranty.in?
+          rough = "Its sheet is not complete yet." if subject.sheet.rough
+          ["#{serial}, #{warranty_words(warranty)}.", mind, rough].compact.join(" ")
         end
       end
     end

@@ -4,7 +4,6 @@ module UprightBench
   module Screens
     # The owner's words on the cards, language by language, seen with real customers before they are kept; and what cards offer.
     module Wordings
-      SAMPLE = 5 # customers that the words are tried on
       ONE_LINE = /\A.{0,60}\z/ # what a field of one line shows
 
       def self.registered(app)
@@ -32,13 +31,13 @@ module UprightBench
           form = OfferForm.new(params)
           next offer_refused(form) unless form.ok?
 
-          Services::Bonuses.begin(form.fields, by: person, at: now)
+          Services::Offers.begin(form.fields, by: person, at: now)
           redirect "/cards/words#offers", 303
         end
 
         app.post "/cards/offers/:id/end" do
           allow!(:card_offers)
-          Services::Bonuses.end(Services::Lookup.one(Models::Bonus, id_of(params["id"])), by: person, at: now)
+          Services::Offers.end(Services::Lookup.one(:offer, id_of(params["id"])), by: person, at: now)
           redirect "/cards/words#offers", 303
         end
       end
@@ -48,7 +47,8 @@ module UprightBench
       module Helpers
         def words_page(form, offer: OfferForm.blank("starts_on" => today.iso8601, "ends_on" => (today + 90).iso8601))
           @title = "Words and offers"
-          erb :"wordings/page", locals: { form: form, offer: offer, languages: card_words.languages, bonuses: Models::Bonus.order(Sequel.desc(:id)).limit(20).all, previews: word_previews(form) }
+          erb :"wordings/page", locals: { form: form, offer: offer, languages: card_words.languages, offers: Queries::OffersMade.call,
+                                          previews: word_previews(form) }
         end
 
         def offer_refused(form)
@@ -63,9 +63,41 @@ module UprightBench
         # @param text [Array] as in Core::Cards::Texts
         def words_field(form, name, text)
           as_it_comes, allowed, needed, label = text
-          hint = "fields: #{in_braces(allowed)}#{"; must have #{in_braces(needed)}" if needed.any?}" if allowed.any?
+          hint = "Fields: #{in_braces(allowed)}#{". Needed: #{in_braces(needed)}" if needed.any?}" if allowed.any?
+          rows = { email_body: 11, post_body: 11, phone_body: 6 }.fetch(name, 3)
           field(form, name, label: label, as: (as_it_comes.match?(ONE_LINE) ? :input : :area), hint: hint, maxlength: WordsForm::LONGEST,
-                            rows: { email_body: 11, post_body: 11, phone_body: 6 }.fetch(name, 3), disabled: (true unless may?(:card_words)))
+                            rows: rows, disabled: (true unless may?(:card_words)))
+        end
+
+        # @param texts [Hash{Symbol=>Array}] of Core::Cards::Texts
+        def words_fields(form, texts)
+          texts.map { |name, text| words_field(form, name, text) }.join
+        end
+
+        # @return [Boolean] whether a text of the customer's page is wrong
+        def page_words_wrong?(form)
+          Core::Cards::Texts::PAGE.keys.any? { |name| form.errors.key?(name) }
+        end
+
+        # @return [Hash{String=>Array<String>}] what a text is => what is wrong with it
+        def word_problems(form)
+          Core::Cards::Words.new(texts: form.texts).problems.transform_keys { |name| Core::Cards::Texts::ALL.fetch(name).last }
+        end
+
+        # The sentences of the customer's page, filled as for somebody who answered and booked a day.
+        # @return [Array<String>]
+        def page_preview(form)
+          words = Core::Cards::Words.new(texts: form.texts)
+          [words.phrase(:page_hello, customer: "Edda"), words.phrase(:page_told, answers: words.text(:will_come)),
+           words.phrase(:page_booking, day: words.date(today + 3)), words.text(:page_due), words.text(:page_tell), words.text(:page_come_on),
+           *%i[will_come send_part done_elsewhere not_now no_longer_have stop_writing].map { |name| words.text(name) }]
+        end
+
+        # @return [String] when an offer holds, and for whom
+        def offer_terms(offer)
+          channel = ", by #{channel_words(offer.channel)} only" if offer.channel
+          first = ", first cards only" if offer.first_only
+          "#{day(offer.starts_on)} to #{day(offer.ends_on)}#{channel}#{first}, #{offer.fleets ? 'fleets too' : 'not for fleets'}"
         end
 
         def in_braces(names)
@@ -78,14 +110,14 @@ module UprightBench
 
         # @return [String] a language that is asked for, else English
         def language_asked
-          params["language"].to_s.match?(WordsForm::LANGUAGE) ? params["language"] : Models::Wording::ENGLISH
+          params["language"].to_s.match?(WordsForm::LANGUAGE) ? params["language"] : Services::Words::ENGLISH
         end
 
         def keep_words(form)
           return status(422) && false unless form.ok?
 
           Services::Words.keep(form.language, form.texts, by: person, at: now)
-          say "Kept. Cards that leave from now on say it so."
+          say "Saved. Cards that leave from now on use these words."
           true
         rescue Services::Invalid => e
           form.add(e.errors)
@@ -99,13 +131,7 @@ module UprightBench
           words = Core::Cards::Words.new(texts: form.texts)
           return [] if words.problems.any?
 
-          sample_cards.map { |card| Outbox::Letters.of(card).with(words: words) }
-        end
-
-        # The newest cards of several customers.
-        def sample_cards
-          Models::Card.where(id: Models::Card.group(:customer_id).select(Sequel.function(:max, :id)).order(Sequel.desc(Sequel.function(:max, :id))).limit(SAMPLE)).eager(:customer,
-                                                                                                                                                                         :lines).all
+          Queries::SampleCards.call.map { |card| Outbox::Letters.of(card).with(words: words) }
         end
       end
     end

@@ -3,6 +3,6 @@
 module UprightBench
   module Services
     # The root of what a service may answer with instead of a result.
-    class Error < StandardError; end
+    class Error < Core::Error; end
   end
 end

@@ -8,9 +8,17 @@ module UprightBench
 
       module_function
 
+      # What may be looked up, and what it is called.
+      WORDS = { answer: "answer", batch: "batch", booking: "booking", card: "card", customer: "customer", draft: "draft", job: "job", machine: "machine",
+                offer: "offer", paper_run: "paper", part: "part", part_import: "list", picture: "picture", rack_stay: "part on the rack",
+                sheet: "sheet", supplier: "supplier" }.freeze
+
+      # @param name [Symbol] one of WORDS
+      # @param id [Integer, nil]
       # @raise [NotFound]
-      def one(model, id)
-        (model.with_pk(id) if id&.between?(1, BIGGEST_ID)) || raise(NotFound, "There is no such #{model.table_name.to_s.tr('_', ' ').chomp('s')}.")
+      def one(name, id)
+        model = Models.const_get(name.to_s.split("_").map(&:capitalize).join)
+        (model.with_pk(id) if id&.between?(1, BIGGEST_ID)) || raise(NotFound, "There is no such #{WORDS.fetch(name)}.")
       end
 
       # @raise [NotFound]
@@ -21,7 +29,7 @@ module UprightBench
 
       # @return [Models::Job] with machine, sheet, customer and who made it safe, read in one query
       # @raise [NotFound]
-      def visit(number)
+      def job_to_show(number)
         whole = Models::Job.where(Sequel[:jobs][:number] => number).eager_graph(:customer, :made_safe_person, machine: :sheet)
         (whole.all.first if number.between?(1, BIGGEST_ID)) || raise(NotFound, "There is no job #{number}.")
       end

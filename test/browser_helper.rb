@@ -33,12 +33,15 @@ class Complaints
   end
 end
 
+# A wait ends when the thing has happened; this is for a machine ten times slower than usual.
+PATIENCE_SECONDS = 60
+
 COMPLAINTS = Complaints.new
 Capybara.register_driver(:chromium) do |app|
   options = { "disable-gpu" => nil, "disable-quic" => nil, "disable-background-networking" => nil, "host-resolver-rules" => "MAP * ~NOTFOUND, EXCLUDE 127.0.0.1" }
   options["no-sandbox"] = nil if Process.uid.zero?
   driver = Capybara::Cuprite::Driver.new(app, browser_path: ENV.fetch("CHROMIUM", "/usr/bin/chromium"), window_size: [1280, 800], browser_options: options,
-                                              js_errors: true, timeout: 20, process_timeout: 30, logger: COMPLAINTS)
+                                              js_errors: true, timeout: PATIENCE_SECONDS, process_timeout: PATIENCE_SECONDS, logger: COMPLAINTS)
   # Its own default takes the Origin header off fetch requests, which the server's checks need.
   driver.options[:browser_options].delete("disable-web-security")
   driver
@@ -48,7 +51,7 @@ Capybara.server_host = "127.0.0.1"
 REQUEST_LOG = StringIO.new
 Capybara.app = UprightBench::App.build(log: REQUEST_LOG)
 Capybara.default_driver = :chromium
-Capybara.default_max_wait_time = 8
+Capybara.default_max_wait_time = PATIENCE_SECONDS
 
 # Drives the real interface in a real browser; fails on any complaint of the browser.
 class BrowserTest < CommittedTest
@@ -114,7 +117,7 @@ class BrowserTest < CommittedTest
     page.driver.save_screenshot(File.join(ENV.fetch("PICTURES"), "#{name}.png"))
   end
 
-  def wait_for(words, seconds: 10)
+  def wait_for(words, seconds: PATIENCE_SECONDS)
     deadline = Time.now + seconds
     until yield
       flunk "waited in vain for #{words}" if Time.now > deadline

@@ -28,7 +28,7 @@ class CoreTest < Minitest::Test
   end
 
   def clock(kind, limit, **more)
-    Clocks::Clock.new(kind: kind, limit: limit, **more)
+    Clocks::Clock.of(kind: kind, limit: limit, **more)
   end
 
   def rate(hours_per_week)

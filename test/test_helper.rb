@@ -54,7 +54,7 @@ class AppTest < Minitest::Test
   def new_machine(title = "Hallmoor Dart M", bought_on: today - 400, **customer)
     owned_by = Models::Customer.create(name: "Wendel Testrup", email: "wendel@example.org", street: "Old Slip 1", town: "Pell Harbor",
                                        email_agreed: true, created_by: owner.id, **customer)
-    Services::AddMachine.call(owned_by, sheet_id: sheet(title).id, plate: "T-#{SecureRandom.hex(4)}", bought_on: bought_on, by: owner, at: NOW)
+    Services::AddMachine.call(owned_by, sheet_id: sheet(title).id, serial_number: "T-#{SecureRandom.hex(4)}", bought_on: bought_on, by: owner, at: NOW)
   end
 
   # @return [Models::Card] of a batch of its own, handed over, without lines
@@ -69,7 +69,7 @@ class AppTest < Minitest::Test
 
   # So that what leaves today leaves on whatever day the tests run.
   def always_open
-    Services::SavePolicies.call({ "open_hours" => Services::Policies::DAYS.to_h { |day| [day, { "00:00" => "24:00" }] }, "holidays" => [] }, by: owner, at: NOW)
+    Services::SavePolicies.call({ "open_hours" => Core::Policies::Week::DAYS.keys.to_h { |day| [day, { "00:00" => "24:00" }] }, "closed_days" => [] }, by: owner, at: NOW)
   end
 
   # @return [Models::Batch] written, not yet handed over

@@ -19,7 +19,7 @@ module UprightBench
         def channel
           return if stopped
 
-          Channels::ORDER.find { |one| agreed.include?(one) && ways.key?(one) && !faults.key?(one) }
+          Channels::ORDER.find { |channel| agreed.include?(channel) && ways.key?(channel) && !faults.key?(channel) }
         end
 
         # @return [String, nil] why no card can be sent
@@ -37,7 +37,7 @@ module UprightBench
         private
 
         def words(channels)
-          (Channels::ORDER & channels).map { |one| Channels::WORDS.fetch(one) }.join(" and ")
+          (Channels::ORDER & channels).map { |channel| Channels.of(channel).words }.join(" and ")
         end
       end
     end

@@ -3,10 +3,18 @@
 module UprightBench
   module Core
     module Cards
-      # The ways a card can go, in the order in which one is taken where several are agreed to: what costs least first.
+      # The channels, in the order in which one is taken where several are agreed to: what costs least first.
       module Channels
-        ORDER = %i[email text post phone].freeze
-        WORDS = { email: "e-mail", text: "text message", post: "post", phone: "phone call" }.freeze
+        ALL = [Email.new, Text.new, Post.new, Phone.new].freeze
+        ORDER = ALL.map(&:key).freeze
+        BY_KEY = ALL.to_h { |channel| [channel.key, channel] }.freeze
+
+        # @param key [Symbol, String]
+        # @return [Channel]
+        # @raise [KeyError]
+        def self.of(key)
+          BY_KEY.fetch(key.to_sym)
+        end
       end
     end
   end

@@ -48,12 +48,12 @@ module UprightBench
 
         # @param most [Integer] tasks that the paper holds; the rest is counted, and stands on the page behind the code
         # @return [String]
-        def paper(most)
+        def paper(most = lines.size)
           fill(:post_body, most)
         end
 
         # @return [String] what is said on the phone
-        def call
+        def phone_script
           fill(:phone_body)
         end
 

@@ -3,17 +3,19 @@
 module UprightBench
   module Core
     module Cards
-      # When cards leave, and how often one may be repeated (house rules, changeable in the settings).
+      # When cards leave, and how often one may be repeated.
       class Policy
         include Value
 
-        fields bundle_days: 45, post_lead_days: 21, email_lead_days: 10, text_lead_days: 10, phone_lead_days: 7, follow_up_gap_days: 30,
-               most_follow_ups: 2, code_valid_days: 120
+        # @!attribute lead_days_by_channel [Hash{Symbol=>Integer}] days ahead of the due date
+        fields code_valid_days: 120, # house rule
+               lead_days_by_channel: Channels::ALL.to_h { |channel| [channel.key, channel.lead_days] },
+               **Policies::Table.defaults("bundle_days", "follow_up_gap_days", "most_follow_ups")
 
         # @param channel [Symbol] one of Channels::ORDER
         # @return [Integer] days ahead of the due date
         def lead_days(channel)
-          send(:"#{channel}_lead_days")
+          lead_days_by_channel.fetch(channel)
         end
 
         # @return [Array<Integer>] how often something may have been written about that is written about again
@@ -23,7 +25,7 @@ module UprightBench
 
         # @return [Integer] the most that any channel asks for
         def longest_lead_days
-          Channels::ORDER.map { |channel| lead_days(channel) }.max
+          lead_days_by_channel.values.max
         end
       end
     end

@@ -38,7 +38,7 @@ module UprightBench
           page_over: ["done or no longer followed", [], [], "What is due no longer"],
           page_why: ["Why then?", [], [], "To see why a date is as it is"],
           page_told: ["You told us: {answers}. Thank you. You can still tell us something else below.", %i[answers], %i[answers], "What was answered"],
-          page_visit: ["You bring a machine on {day}. Another day below moves it.", %i[day], %i[day], "A day that was booked"],
+          page_booking: ["You bring a machine on {day}. Another day below moves it.", %i[day], %i[day], "A day that was booked"],
           page_calendar: ["Put it in a calendar", [], [], "To take that day along"],
           page_tell: ["Tell us", [], [], "Over the answers"],
           page_note: ["A word to us, if you like", [], [], "A word beside the answer"],

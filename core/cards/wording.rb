@@ -14,7 +14,7 @@ module UprightBench
         FIELD = /\{([^{}]*)\}/
 
         # Raised where a field has no value: nothing is sent with a hole in it.
-        class Missing < StandardError
+        class Missing < Error
           attr_reader :names
 
           # @param names [Array<Symbol>]

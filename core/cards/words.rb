@@ -48,8 +48,8 @@ module UprightBench
 
         private
 
-        def listed(name, place)
-          list(text(name)).fetch(place)
+        def listed(name, index)
+          list(text(name)).fetch(index)
         end
 
         def list(text)

@@ -3,10 +3,10 @@
 module UprightBench
   module Core
     module Cards
-      # A year of visits for somebody with many machines: as few days as possible on which all that falls due is done in time, none
+      # A year of service days for somebody with many machines: as few days as possible on which all that falls due is done in time, none
       # of it earlier than need be.
       #
-      # Each task may be done within a window before its date. The next visit is on the earliest date that is left, and takes along
+      # Each task may be done within a window before its date. The next service day is on the earliest date that is left, and takes along
       # every task whose window has opened (the fewest points that hit all intervals; a classic greedy result). What was done
       # comes round again after its interval, and so does what it covers: a part that is replaced is not washed as well.
       class YearPlan
@@ -23,10 +23,10 @@ module UprightBench
           end
         end
 
-        Visit = Struct.new(:date, :tasks)
+        ServiceDay = Struct.new(:date, :tasks)
 
         WINDOW_SHARE = 0.25 # of its interval that a task may be done early, at most (house rule)
-        MOST_VISITS = 400
+        MOST_DAYS = 400
 
         # @param tasks [Array<Task>]
         # @param window_days [Integer] that a task may be done early
@@ -41,15 +41,15 @@ module UprightBench
           @open_day = open_day
         end
 
-        # @return [Array<Visit>] in order
-        def visits
+        # @return [Array<ServiceDay>] in order
+        def service_days
           left = @tasks.map { |task| [task, task.due_on] }
           found = []
-          while (first = left.map(&:last).min) && first <= @until_on && found.size < MOST_VISITS
+          while (first = left.map(&:last).min) && first <= @until_on && found.size < MOST_DAYS
             date = day([first, @today].max, found.last)
             open = left.select { |task, due_on| opens(task, due_on) <= date }.map(&:first)
             covered = covered_by(open)
-            found << Visit.new(date, open.reject(&covered))
+            found << ServiceDay.new(date, open.reject(&covered))
             left.map! { |task, due_on| [task, opens(task, due_on) <= date || covered.call(task) ? date + task.interval_days : due_on] }
           end
           found

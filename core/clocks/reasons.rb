@@ -32,7 +32,7 @@ module UprightBench
         # @return [Array<String>]
         def sentences
           start = Units::Day.words(progress.started_on)
-          dated.map { |one| "#{one.clock.words}#{shortening(one)} from #{start}#{progress_words(one.clock)}: #{Units::Day.words(one.due)}" }
+          dated.map { |one| "#{one.clock.words}#{shortening(one)} from #{start}#{one.clock.progress_words(progress, conditions)}: #{Units::Day.words(one.due)}" }
         end
 
         # Of everything that a sentence is made of, so that it is another one when a sentence is another one. The same in every process.
@@ -44,29 +44,13 @@ module UprightBench
         private
 
         def figures(one)
-          [one.clock.mark, one.household < 1 ? conditions.household_mark : 0, own.ratios.size, progress.started_on.jd, progress_figure(one.clock), one.due.jd, one.personal]
+          [one.clock.mark, one.household < 1 ? conditions.household_mark : 0, own.ratios.size, progress.started_on.jd, one.clock.progress_figure(progress, conditions), one.due.jd,
+           one.personal]
         end
 
         def shortening(one)
           household = conditions.household_words if one.household < 1
           one.personal == 1 ? household : format("%<household>s ÷ %<factor>.2f (%<why>s)", household: household, factor: one.personal, why: own.words)
-        end
-
-        def progress_words(clock)
-          case clock.kind
-          when :hours then conditions.rate_words
-          when :count then ", #{progress.counted} counted so far"
-          when :indicator then ", #{progress.indicator} % on #{Units::Day.words(progress.indicator_on)}"
-          end
-        end
-
-        def progress_figure(clock)
-          case clock.kind
-          when :hours then conditions.rate_mark
-          when :count then progress.counted
-          when :indicator then (progress.indicator_on.jd * 1000) + progress.indicator
-          else 0
-          end
         end
       end
     end

@@ -5,7 +5,7 @@ module UprightBench
     module Drying
       # How long must a washed part dry? At least the sheet's floor; longer in damp air or when not shaken out.
       #
-      #   DryingTime.new(floor_hours: 24, school_hours: 24, room: Air.new(...), shaken: true, draught: false).call
+      #   DryingTime.new(floor_hours: 24, usual_hours: 24, air: Air.new(...), shaken: true, draught: false).call
       #   # => Answer with hours 24.0 and the reasons, or hours nil where it will not dry here
       class DryingTime
         # hours is nil where the room will not dry anything.
@@ -26,27 +26,27 @@ module UprightBench
         DRAUGHT = 0.75             # house rule; a cool draught helps (common practice)
 
         # @param floor_hours [Numeric, nil] the sheet's own number
-        # @param school_hours [Numeric] the shop's school, used where the sheet has no number
-        # @param room [Air, nil] nil when nothing was read
-        def initialize(floor_hours:, school_hours:, room: nil, shaken: true, draught: false)
+        # @param usual_hours [Numeric] the shop's school, used where the sheet has no number
+        # @param air [Air, nil] nil when nothing was read
+        def initialize(floor_hours:, usual_hours:, air: nil, shaken: true, draught: false)
           @floor = floor_hours
-          @school = school_hours
-          @room = room
+          @usual = usual_hours
+          @air = air
           @shaken = shaken
           @draught = draught
         end
 
         # @return [Answer]
         def call
-          return will_not_dry if @room && @room.humidity_percent >= WILL_NOT_DRY_PERCENT
+          return will_not_dry if @air && @air.humidity_percent >= WILL_NOT_DRY_PERCENT
 
-          Answer.new(hours: hours, reasons: [base_words, room_words, shaken_words, draught_words, bound_words].compact)
+          Answer.new(hours: hours, reasons: [base_words, air_words, shaken_words, draught_words, bound_words].compact)
         end
 
         private
 
         def base
-          (@floor || @school).to_f
+          (@floor || @usual).to_f
         end
 
         def hours
@@ -54,21 +54,21 @@ module UprightBench
         end
 
         def stretched
-          base * room_factor * (@shaken ? 1 : NOT_SHAKEN) * (@draught ? DRAUGHT : 1)
+          base * air_factor * (@shaken ? 1 : NOT_SHAKEN) * (@draught ? DRAUGHT : 1)
         end
 
-        def room_factor
-          @room ? REFERENCE.deficit_kpa / @room.deficit_kpa : 1.0
+        def air_factor
+          @air ? REFERENCE.deficit_kpa / @air.deficit_kpa : 1.0
         end
 
         def base_words
           format(@floor ? "the sheet's own %<h>g h" : "the shop's school, %<h>g h", h: base)
         end
 
-        def room_words
-          return "no room reading, taken as it stands" unless @room
+        def air_words
+          return "no room reading, taken as it stands" unless @air
 
-          format("room at %<t>g °C and %<h>g %%: × %<f>.2f", t: @room.temperature_c, h: @room.humidity_percent, f: room_factor)
+          format("room at %<t>g °C and %<h>g %%: × %<f>.2f", t: @air.temperature_c, h: @air.humidity_percent, f: air_factor)
         end
 
         def shaken_words
@@ -87,7 +87,7 @@ module UprightBench
 
         def will_not_dry
           Answer.new(hours: nil, reasons: [format("room at %<h>g %% humidity: it will not dry here, find another place",
-                                                  h: @room.humidity_percent)])
+                                                  h: @air.humidity_percent)])
         end
       end
     end

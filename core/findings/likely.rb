@@ -35,7 +35,7 @@ module UprightBench
 
         # @return [Range] of numbers that are likely here, in the field's unit
         def range
-          sane = @field[:range]
+          sane = @field.range
           case @name
           when :standout_mm then fresh ? (sane.begin..(fresh * BEYOND_NEW)) : sane
           when :run_minutes, :run_minutes_full then sane.begin..(@position.measures.fetch(@name.to_s, sane.end / LONGER_RUN) * LONGER_RUN)
@@ -59,10 +59,10 @@ module UprightBench
         end
 
         def length
-          return 0..(@position.measures.fetch("new_length_mm", @field[:range].end / BEYOND_NEW) * BEYOND_NEW) if @position.kind == :carbon
+          return 0..(@position.measures.fetch("new_length_mm", @field.range.end / BEYOND_NEW) * BEYOND_NEW) if @position.kind == :carbon
 
           nominal = @position.measures["length_mm"]
-          nominal ? (nominal * BELT.begin)..(nominal * BELT.end) : @field[:range]
+          nominal ? (nominal * BELT.begin)..(nominal * BELT.end) : @field.range
         end
 
         # The slip that lands nearest to what the sheet expects.
@@ -92,9 +92,9 @@ module UprightBench
         end
 
         def written(number)
-          return Units::Length.words(number, unit: @unit) if @field[:unit] == "mm"
+          return Units::Length.words(number, unit: @unit) if @field.length?
 
-          format("%<number>g %<unit>s", number: number.round(2), unit: @field[:unit])
+          format("%<number>g %<unit>s", number: number.round(2), unit: @field.unit)
         end
       end
     end

@@ -15,7 +15,7 @@ module UprightBench
 
         # Schools: dry, or a trace of silicone on a seal that binds.
         def bound
-          return unless @position.kind == :seal && state == "binds" && policy.silicone
+          return unless @position.kind == :seal && state == "binds" && policy.seal_care == :silicone
 
           say(:clean, :seal_binds, "The seal binds: wipe it, then a film of silicone, the rest wiped off.", confidence: :high)
         end

@@ -29,8 +29,8 @@ module UprightBench
 
         # What States says of the position's kind in this state.
         def say_state(state)
-          mark, reason, stop = States.of(@position.kind, state)
-          say(mark, :"#{@position.kind}_#{state.tr(' -', '_')}", reason, confidence: :high, stop: stop)
+          kind, reason, stop = States.of(@position.kind, state)
+          say(kind, :"#{@position.kind}_#{state.tr(' -', '_')}", reason, confidence: :high, stop: stop)
         end
 
         # A length as the shop writes it.
@@ -38,8 +38,8 @@ module UprightBench
           Units::Length.words(millimetres, unit: policy.length_unit)
         end
 
-        def say(mark, clause, reason, **more)
-          Verdict.new(mark: mark, clause: clause, reason: reason, **more)
+        def say(kind, clause, reason, **more)
+          Verdict.new(kind: kind, clause: clause, reason: reason, **more)
         end
       end
     end

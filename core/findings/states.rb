@@ -7,7 +7,7 @@ module UprightBench
       module States
         STOP = "stop, and refer to a competent person under local rules."
 
-        # kind => { state => [mark, reason, whether it is a stop] }
+        # kind => { state => [verdict, reason, whether it is a stop] }
         TABLE = {
           roll: { "free" => [:leave, "The roll spins freely."],
                   "drags" => [:clean, "The roll drags: hair at the ends and on the bearings."],
@@ -76,10 +76,10 @@ module UprightBench
                   "loose" => [:clean, "The dock is loose: tell the customer it needs heavier anchors."] }
         }.freeze
 
-        # @return [Array(Symbol, String, Boolean)] mark, reason, whether it is a stop
+        # @return [Array(Symbol, String, Boolean)] kind of verdict, reason, whether it is a stop
         def self.of(kind, state)
-          mark, reason, stop = TABLE.fetch(kind).fetch(state)
-          [mark, reason, stop || false]
+          kind, reason, stop = TABLE.fetch(kind).fetch(state)
+          [kind, reason, stop || false]
         end
       end
     end

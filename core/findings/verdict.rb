@@ -3,21 +3,18 @@
 module UprightBench
   module Core
     module Findings
-      # What a finding means: the mark, the sentence that says why, the clause that decided and how sure
+      # What a finding means: its kind (a key of VerdictKind), the sentence that says why, the clause that decided and how sure
       # that clause is (:high it was measured or cannot be mistaken, :fair it was graded, :low it is a judgement).
       # A stop blocks all other work on the machine.
       class Verdict
         include Value
 
-        fields :mark, :reason, :clause, confidence: :fair, stop: false, detail: {}
-
-        # In the order of the keys 1 to 5.
-        MARKS = %i[leave clean wash replace refer].freeze
+        fields :kind, :reason, :clause, confidence: :fair, stop: false, detail: {}
 
         private
 
         def check
-          raise ArgumentError, "unknown mark #{mark}" unless MARKS.include?(mark)
+          raise ArgumentError, "unknown kind #{kind}" unless VerdictKind::BY_KEY.key?(kind)
         end
       end
     end

@@ -64,7 +64,7 @@ module UprightBench
         end
 
         def speaking(part)
-          named_here(part).select { |rule| rule.body_style?(@machine) && rule.plate?(@machine) }
+          named_here(part).select { |rule| rule.body_style?(@machine) && rule.serial_number?(@machine) }
         end
 
         def named_here(part)
@@ -104,7 +104,7 @@ module UprightBench
         end
 
         def nothing_words
-          "Nothing on file fits #{@position.name.downcase} of this #{@machine.model}: ask the maker by plate."
+          "Nothing on file fits #{@position.name.downcase} of this #{@machine.model}: give the maker its serial number."
         end
 
         def together_words

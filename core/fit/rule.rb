@@ -4,11 +4,11 @@ module UprightBench
   module Core
     module Fit
       # Where a part is said to fit: listed for a model, or for a family, at a position.
-      # `plates` is a range of serial numbers as text (compared by length, then sign by sign).
+      # `serial_from` and `serial_to` bound a range of serial numbers as text (compared by length, then sign by sign).
       class Rule
         include Value
 
-        fields :part_id, :position, model: nil, family: nil, body_style: nil, plate_from: nil, plate_to: nil
+        fields :part_id, :position, model: nil, family: nil, body_style: nil, serial_from: nil, serial_to: nil
 
         # @return [Symbol, nil] :model or :family where it speaks of this machine's kind, else nil
         def level(machine)
@@ -22,18 +22,18 @@ module UprightBench
           body_style.nil? || body_style == machine.body_style
         end
 
-        def plate?(machine)
-          return true if plate_from.nil? && plate_to.nil?
-          return false if machine.plate.nil?
+        def serial_number?(machine)
+          return true if serial_from.nil? && serial_to.nil?
+          return false if machine.serial_number.nil?
 
-          (plate_from.nil? || rank(machine.plate) >= rank(plate_from)) && (plate_to.nil? || rank(machine.plate) <= rank(plate_to))
+          (serial_from.nil? || rank(machine.serial_number) >= rank(serial_from)) && (serial_to.nil? || rank(machine.serial_number) <= rank(serial_to))
         end
 
         private
 
         # Shorter numbers come first: padded on the left, text compares as numbers would.
-        def rank(plate)
-          plate.rjust(40, "\0")
+        def rank(serial_number)
+          serial_number.rjust(40, "\0")
         end
       end
     end

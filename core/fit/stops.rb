@@ -5,7 +5,7 @@ module UprightBench
     module Fit
       # What speaks against a part at a place of a machine, whatever speaks for it.
       class Stops
-        ALL = %i[wrong_body_style wrong_plate wrong_attributes lacks_what_it_needs no_longer_made].freeze
+        ALL = %i[wrong_body_style wrong_serial_number wrong_attributes lacks_what_it_needs no_longer_made].freeze
 
         # @param position [Sheets::Position]
         # @param machine [Machine]
@@ -31,12 +31,12 @@ module UprightBench
           ["made for body style #{rules.map(&:body_style).uniq.join(' and ')}; this machine is a #{@machine.body_style}"]
         end
 
-        def wrong_plate(_part, rules)
+        def wrong_serial_number(_part, rules)
           rules = rules.select { |rule| rule.body_style?(@machine) }
-          return [] if rules.empty? || rules.any? { |rule| rule.plate?(@machine) }
-          return ["fits certain plate numbers only, and this machine's plate is not recorded"] if @machine.plate.nil?
+          return [] if rules.empty? || rules.any? { |rule| rule.serial_number?(@machine) }
+          return ["fits certain serial numbers only, and this machine's is not recorded"] if @machine.serial_number.nil?
 
-          ["fits plates #{rules.first.plate_from || 'up'} to #{rules.first.plate_to || 'now'}; this one is #{@machine.plate}"]
+          ["fits serial numbers #{rules.first.serial_from || 'up'} to #{rules.first.serial_to || 'now'}; this one is #{@machine.serial_number}"]
         end
 
         def wrong_attributes(part, _rules)

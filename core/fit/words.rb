@@ -80,10 +80,10 @@ module UprightBench
         end
 
         def shelf(part)
-          kept = part.kept.positive? ? " (#{part.kept} kept for others)" : ""
-          return "#{part.stock} on the shelf#{kept}" if part.on_shelf?
+          reserved = part.reserved.positive? ? " (#{part.reserved} reserved for others)" : ""
+          return "#{part.stock} on the shelf#{reserved}" if part.on_shelf?
 
-          "none #{'free ' if part.kept.positive?}on the shelf#{kept}#{", #{part.lead_days} days to come" if part.lead_days}"
+          "none #{'free ' if part.reserved.positive?}on the shelf#{reserved}#{", #{part.lead_days} days to come" if part.lead_days}"
         end
       end
     end

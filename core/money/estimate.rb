@@ -32,6 +32,11 @@ module UprightBench
           net_cents + tax_cents
         end
 
+        # @return [Array<String>] of the lines for parts
+        def part_keys
+          @lines.select { |line| line.kind == :part }.map(&:key)
+        end
+
         private
 
         # Once for all lines of a kind, or line by line, as the shop has it.

@@ -7,7 +7,11 @@ module UprightBench
       class Policy
         include Value
 
-        fields rate_cents_an_hour: 6000, step_minutes: 15, least_minutes: 15, labour_tax_percent: 0, part_tax_percent: 0, rounding: :total
+        fields rate_cents_an_hour: Policies::Table.default("labour_an_hour") * 100,
+               step_minutes: Policies::Table.default("labour_step_minutes"),
+               least_minutes: Policies::Table.default("least_labour_minutes"),
+               rounding: Policies::Table.default("tax_rounding").to_sym,
+               **Policies::Table.defaults("labour_tax_percent", "part_tax_percent")
 
         ROUNDINGS = %i[total line].freeze
 

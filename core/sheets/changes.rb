@@ -7,7 +7,7 @@ module UprightBench
       #
       #   Changes.new(before, after).call  # => ["Brush roll: minutes was 4, is 6"]
       class Changes
-        LISTS = { "stations" => "station", "positions" => "position" }.freeze
+        LISTS = { "stations" => "station", "positions" => "place" }.freeze
 
         # @param before [Hash{String=>Object}] content as Parse takes it
         # @param after [Hash{String=>Object}]
@@ -26,8 +26,8 @@ module UprightBench
         def rows(list, word)
           old = by_key(@before, list)
           new = by_key(@after, list)
-          gone = (old.keys - new.keys).map { |key| "#{word} #{old[key]['name']} was taken out" }
-          come = (new.keys - old.keys).map { |key| "#{word} #{new[key]['name']} was put in" }
+          gone = (old.keys - new.keys).map { |key| "#{word} #{old[key]['name']} removed" }
+          come = (new.keys - old.keys).map { |key| "#{word} #{new[key]['name']} added" }
           gone + come + (old.keys & new.keys).flat_map { |key| fields("#{new[key]['name']}: ", old[key], new[key]) } + moved(old.keys, new.keys, word)
         end
 
@@ -36,7 +36,7 @@ module UprightBench
         end
 
         def moved(old, new, word)
-          (old & new) == (new & old) ? [] : ["the #{word}s stand in another order"]
+          (old & new) == (new & old) ? [] : ["#{word}s reordered"]
         end
 
         def fields(prefix, old, new)
@@ -45,7 +45,7 @@ module UprightBench
 
         def change(old, new)
           return "is now #{written(new)}" if old.nil?
-          return "was #{written(old)}, and is empty now" if new.nil?
+          return "was #{written(old)}, now empty" if new.nil?
 
           "was #{written(old)}, is #{written(new)}"
         end

@@ -40,7 +40,7 @@ module UprightBench
         # @param list [String] "stations" or "positions"
         def take_out(list, key)
           at = index(list, key)
-          @content.merge(list => @content.fetch(list).reject.with_index { |_, place| place == at })
+          @content.merge(list => @content.fetch(list).reject.with_index { |_, index| index == at })
         end
 
         # @param fields [Hash{String=>Object}] of the position; its key is made from its name
@@ -65,7 +65,7 @@ module UprightBench
 
         def change(list, key)
           at = index(list, key)
-          @content.merge(list => @content.fetch(list).each_with_index.map { |row, place| place == at ? yield(row) : row })
+          @content.merge(list => @content.fetch(list).each_with_index.map { |row, index| index == at ? yield(row) : row })
         end
 
         def insert(list, row, after)

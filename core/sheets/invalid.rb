@@ -4,7 +4,7 @@ module UprightBench
   module Core
     module Sheets
       # A sheet that breaks rules, with every one of them.
-      class Invalid < StandardError
+      class Invalid < Error
         # @return [Array<Problem>]
         attr_reader :problems
 

@@ -84,7 +84,7 @@ module UprightBench
         end
 
         def task(row, position, path)
-          clocks = map("clocks", row, path) { |clock, _| Clocks::Clock.new(**symbols(clock), kind: clock["kind"].to_sym) }.compact
+          clocks = map("clocks", row, path) { |clock, _| Clocks::Clock.of(**symbols(clock)) }.compact
           return if clocks.size < row["clocks"].size # each was complained of where it stands
 
           Clocks::Task.new(**symbols(row), action: row["action"].to_sym, disposable: %w[bag bin].include?(position["kind"]), clocks: clocks)

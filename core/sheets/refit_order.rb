@@ -11,7 +11,7 @@ module UprightBench
         include TSort
 
         # The order contradicts itself.
-        class Loop < StandardError
+        class Loop < Error
           # @return [Array<String>] the keys that wait for each other
           attr_reader :keys
 
@@ -47,7 +47,7 @@ module UprightBench
 
         # @return [Array<String>] what must be back in before this place
         def before(key)
-          covered = @places.values.select { |one| one.behind.include?(key) }.map(&:key)
+          covered = @places.values.select { |place| place.behind.include?(key) }.map(&:key)
           order = @places.fetch(key).refit_order
           earlier = order ? numbered.select { |one| one.refit_order < order }.map(&:key) : []
           (covered + earlier).uniq

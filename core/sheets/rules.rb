@@ -96,9 +96,9 @@ module UprightBench
         end
 
         def never_itself
-          @sheet.positions.flat_map do |one|
-            [(say("#{one.key} cannot need itself", *at(one), "never_without") if one.never_without == one.key),
-             (say("#{one.key} cannot be behind itself", *at(one), "behind") if one.behind.include?(one.key))].compact
+          @sheet.positions.flat_map do |position|
+            [(say("#{position.key} cannot need itself", *at(position), "never_without") if position.never_without == position.key),
+             (say("#{position.key} cannot be behind itself", *at(position), "behind") if position.behind.include?(position.key))].compact
           end
         end
 
@@ -109,7 +109,7 @@ module UprightBench
         # A box with four bags and one motor filter means a filter every four bags.
         def kits_match_clocks
           each_content do |kit, key, path|
-            clock = @sheet.position?(key) && @sheet.position(key).tasks.flat_map(&:clocks).find { |one| one.kind == :count && one.of == "bags" }
+            clock = @sheet.position?(key) && @sheet.position(key).tasks.flat_map(&:clocks).find { |counted| counted.kind == :count && counted.of == "bags" }
             bags = kit.contains.sum { |other, pieces| @sheet.position?(other) && @sheet.position(other).kind == :bag ? pieces : 0 }
             next unless clock && bags.positive? && bags != clock.limit * kit.contains[key]
 
@@ -124,7 +124,7 @@ module UprightBench
         end
 
         def shared
-          @sheet.positions.select(&:seat).group_by { |one| [one.station, one.seat] }.values.select { |here| here.size > 1 }
+          @sheet.positions.select(&:seat).group_by { |position| [position.station, position.seat] }.values.select { |here| here.size > 1 }
         end
 
         # @return [Array] the second and later of those that share a key

@@ -13,7 +13,7 @@ module UprightBench
         # @param twelve [String] digits
         # @return [String] the thirteenth
         def check_digit(twelve)
-          sum = twelve.chars.each_with_index.sum { |digit, place| digit.to_i * (place.even? ? 1 : 3) }
+          sum = twelve.chars.each_with_index.sum { |digit, index| digit.to_i * (index.even? ? 1 : 3) }
           ((10 - (sum % 10)) % 10).to_s
         end
 

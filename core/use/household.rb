@@ -10,10 +10,10 @@ module UprightBench
 
         fields traits: []
 
-        # trait => factor on the interval (house rules; the direction is common practice)
-        FACTORS = { pets: 0.75, dust: 0.7, long_hair: 0.9, daily: 0.8, smoker: 0.85 }.freeze
         FLOOR = 0.4 # house rule
         WORDS = { pets: "pets that shed", dust: "building dust", long_hair: "long hair", daily: "daily use", smoker: "smoker" }.freeze
+        # trait => factor on the interval
+        FACTORS = WORDS.keys.to_h { |trait| [trait, Policies::Table.default("#{trait}_percent") / 100.0] }.freeze
 
         # @return [Float] FLOOR to 1.0
         def factor(table = FACTORS)

@@ -3,22 +3,22 @@
 module UprightBench
   module Core
     module Use
-      # How a household treats a place of its machine, against what was expected of it: what was found at the visits over what
-      # the clock predicted. The geometric mean of all visits, in which the prior counts as two visits that found just what was
+      # How a household treats a place of its machine, against what was expected of it: what was found in the jobs over what
+      # the clock predicted. The geometric mean of all jobs, in which the prior counts as two jobs that found just what was
       # expected (house rule), kept within bounds. The next interval is divided by it.
       #
       #   Personal.new(ratios: [2.0, 1.6]).factor  # => 1.34
       class Personal
         include Value
 
-        # @!attribute ratios [Array<Numeric>] found over predicted, a visit each, the newest first
+        # @!attribute ratios [Array<Numeric>] found over predicted, a job each, the newest first
         fields ratios: []
 
-        PRIOR_VISITS = 2
+        PRIOR_JOBS = 2
         LEAST = 0.5
         MOST = 2.0
-        NEWEST = 12 # visits looked at (house rule): households change
-        # A visit early in the interval says little: what was predicted then is too near nothing (house rule).
+        NEWEST = 12 # jobs looked at (house rule): households change
+        # A job early in the interval says little: what was predicted then is too near nothing (house rule).
         LEAST_EXPECTED = 0.25
 
         # @!attribute factor
@@ -29,7 +29,7 @@ module UprightBench
         def words
           return "" if ratios.empty?
 
-          "found #{factor >= 1 ? 'further' : 'less'} gone than expected at #{ratios.size} #{ratios.size == 1 ? 'visit' : 'visits'}"
+          "found #{factor >= 1 ? 'further' : 'less'} gone than expected in #{ratios.size} #{ratios.size == 1 ? 'job' : 'jobs'}"
         end
 
         private
@@ -37,7 +37,7 @@ module UprightBench
         def check
           raise ArgumentError, "a ratio is above 0" unless ratios.all?(&:positive?)
 
-          @factor = Math.exp(ratios.sum { |ratio| Math.log(ratio) } / (ratios.size + PRIOR_VISITS)).clamp(LEAST, MOST)
+          @factor = Math.exp(ratios.sum { |ratio| Math.log(ratio) } / (ratios.size + PRIOR_JOBS)).clamp(LEAST, MOST)
         end
       end
     end

@@ -8,9 +8,14 @@ module UprightBench
       # First what must be settled before a hand goes in (refer), then what must be empty before anything
       # is opened (bin and bag), then what starts a drying clock, longest first, then the rest along the air path.
       class Plan
-        # Minutes an action takes, beside the minutes to reach its place (house rules).
-        ACTION_MINUTES = { refer: 5, clean: 5, wash: 8, replace: 3 }.freeze
         EMPTIED_FIRST = %i[bin bag].freeze # common practice
+
+        # @param position [Sheets::Position]
+        # @param action [Symbol, String] a key of Findings::VerdictKind
+        # @return [Numeric] hands-on minutes to reach the place and do it
+        def self.minutes(position, action)
+          position.minutes + Findings::VerdictKind.of(action).minutes
+        end
 
         # @param sheet [Sheets::Sheet]
         # @param findings [Hash{String=>Findings::Verdict}] by position key
@@ -22,8 +27,8 @@ module UprightBench
 
         # @return [Array<Item>]
         def call
-          wanted = @sheet.walk.select { |position| @findings[position.key] && @findings[position.key].mark != :leave }
-          wanted.sort_by.with_index { |position, place| [group(position), -wait_hours(position), place] }.map { |position| item(position) }
+          wanted = @sheet.walk.select { |position| @findings[position.key] && @findings[position.key].kind != :leave }
+          wanted.sort_by.with_index { |position, index| [group(position), -wait_hours(position), index] }.map { |position| item(position) }
         end
 
         private
@@ -33,28 +38,28 @@ module UprightBench
           partners = @sheet.positions.select { |place| place.never_without && missing.include?(place.never_without) && !missing.include?(place.key) }
           partners.to_h do |place|
             reason = "Nothing is fitted here, and #{place.name.downcase} must never be without it."
-            [place.never_without, Findings::Verdict.new(mark: :replace, reason: reason, clause: :never_without)]
+            [place.never_without, Findings::Verdict.new(kind: :replace, reason: reason, clause: :never_without)]
           end
         end
 
-        def mark(position)
-          @findings.fetch(position.key).mark
+        def verdict(position)
+          @findings.fetch(position.key).kind
         end
 
         def group(position)
-          return 0 if mark(position) == :refer
+          return 0 if verdict(position) == :refer
           return 1 if EMPTIED_FIRST.include?(position.kind)
 
-          mark(position) == :wash ? 2 : 3
+          verdict(position) == :wash ? 2 : 3
         end
 
         def wait_hours(position)
-          mark(position) == :wash ? position.drying_floor_hours.to_f : 0
+          verdict(position) == :wash ? position.drying_floor_hours.to_f : 0
         end
 
         def item(position)
-          Item.new(position: position.key, action: mark(position), reason: @findings.fetch(position.key).reason,
-                   minutes: position.minutes + ACTION_MINUTES.fetch(mark(position)))
+          Item.new(position: position.key, action: verdict(position), reason: @findings.fetch(position.key).reason,
+                   minutes: self.class.minutes(position, verdict(position)))
         end
       end
     end

@@ -8,20 +8,20 @@ module UprightBench
       #
       # `hours` answers `after(time, minutes)` (open minutes later) and `open_from(time)` (first open moment at or after).
       class Promise
-        BUFFER_MINUTES = 120 # two open hours (house rule)
+        BUFFER_MINUTES = Policies::Table.default("promise_buffer_minutes")
         REFIT_MINUTES = 15   # to refit, test and label once everything is dry (house rule)
         QUARTER = 15 * 60    # seconds
 
         # @param hours [#after, #open_from]
         # @param now [Time]
         # @param hands_on_minutes [Numeric] before the wait
-        # @param drying_hours [Numeric] the longest wait, 0 when nothing is washed
+        # @param wait_hours [Numeric] the longest wait, 0 when nothing is washed
         # @param lead_days [Numeric] until the last part has come, 0 when all are there
-        def initialize(hours:, now:, hands_on_minutes:, drying_hours: 0, lead_days: 0, buffer_minutes: BUFFER_MINUTES)
+        def initialize(hours:, now:, hands_on_minutes:, wait_hours: 0, lead_days: 0, buffer_minutes: BUFFER_MINUTES)
           @hours = hours
           @now = now
           @hands_on_minutes = hands_on_minutes
-          @drying_hours = drying_hours
+          @wait_hours = wait_hours
           @lead_days = lead_days
           @buffer_minutes = buffer_minutes
         end
@@ -29,14 +29,14 @@ module UprightBench
         # @return [Time] on a quarter hour, within open hours
         def call
           wet_from = @hours.after(@hours.open_from(@now), @hands_on_minutes)
-          waited = [wet_from + (@drying_hours * 3600), @now + (@lead_days * 86_400)].max
+          waited = [wet_from + (@wait_hours * 3600), @now + (@lead_days * 86_400)].max
           quarter(@hours.after(@hours.open_from(waited), REFIT_MINUTES + @buffer_minutes))
         end
 
         # @return [String] one sentence
         def reason
           parts = ["#{@hands_on_minutes.round} min of work"]
-          parts << format("%<h>g h of drying", h: @drying_hours) if @drying_hours.positive?
+          parts << format("%<h>g h of drying", h: @wait_hours) if @wait_hours.positive?
           parts << "#{@lead_days} days until the parts are there" if @lead_days.positive?
           parts << "#{REFIT_MINUTES} min to refit and test" << "#{@buffer_minutes} min to spare, in open hours"
           parts.join(", ")

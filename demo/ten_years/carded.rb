@@ -15,7 +15,7 @@ module UprightBench
         Card = Struct.new(:machine, :day, :lines)
 
         # @param plan [Plan]
-        # @param due_days [Hash{Integer=>Array<Integer>}] by sheet: days from a visit to each due, nil for those without cards
+        # @param due_days [Hash{Integer=>Array<Integer>}] by sheet: days from a job to each due, nil for those without cards
         def initialize(plan, due_days)
           @plan = plan
           @due_days = due_days
@@ -32,12 +32,12 @@ module UprightBench
 
         def of(row)
           days = @due_days.fetch(@plan.sheet_of(row).id)
-          visit = @plan.last_day(row)
+          last_day = @plan.last_day(row)
           sent = Array.new(days.size, 0)
-          day = visit + days.compact.min - LEAD_DAYS
+          day = last_day + days.compact.min - LEAD_DAYS
           until day >= @plan.today - 1 || over?(days, sent)
-            last = day + LEAD_DAYS + WINDOW_DAYS - visit
-            lines = days.each_index.select { |place| days[place] && sent[place] < ATTEMPTS && days[place] <= last }
+            last = day + LEAD_DAYS + WINDOW_DAYS - last_day
+            lines = days.each_index.select { |index| days[index] && sent[index] < ATTEMPTS && days[index] <= last }
             lines.each { |place| sent[place] += 1 }
             yield Card.new(row, day, lines.to_h { |place| [place, sent[place]] }) if lines.any?
             day += GAP_DAYS
@@ -45,7 +45,7 @@ module UprightBench
         end
 
         def over?(days, sent)
-          days.each_index.all? { |place| days[place].nil? || sent[place] == ATTEMPTS }
+          days.each_index.all? { |index| days[index].nil? || sent[index] == ATTEMPTS }
         end
       end
     end

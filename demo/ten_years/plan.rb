@@ -11,12 +11,12 @@ module UprightBench
 
         # @!attribute staff
         #   @return [Array<Array(Integer, String)>] ids and names, the counter last
-        attr_reader :customers, :machines, :visits, :today, :sheets, :staff
+        attr_reader :customers, :machines, :jobs_a_machine, :today, :sheets, :staff
 
-        def initialize(customers:, machines:, visits:, today:)
+        def initialize(customers:, machines:, jobs_a_machine:, today:)
           @customers = customers
           @machines = machines
-          @visits = visits
+          @jobs_a_machine = jobs_a_machine
           @today = today
           @first = %i[customers machines jobs findings dues cards batches].to_h { |table| [table, (DB[table].max(:id) || 0) + 1] }
           @first_number = (DB[:jobs].max(:number) || 0) + 1
@@ -25,7 +25,7 @@ module UprightBench
         end
 
         def jobs
-          @machines * @visits
+          @machines * @jobs_a_machine
         end
 
         # @return [Integer] the id of a row of a table
@@ -60,7 +60,7 @@ module UprightBench
           @today - DAYS + (job * (DAYS - 20) / jobs)
         end
 
-        # @return [Date] of the machine's last visit
+        # @return [Date] of the machine's last job
         def last_day(machine)
           @last_days ||= Array.new(@machines).tap { |days| ((jobs - @machines)...jobs).each { |job| days[machine_of(job)] = day_of(job) } }
           @last_days.fetch(machine)

@@ -26,8 +26,8 @@ module UprightBench
         def line(place)
           seen = Sight.new(place, @random).seen
           verdict = Core::Findings::Read.new(position: place, observed: seen, background: @background).call
-          Line.new([place.key, JSON.generate(seen), verdict.mark, verdict.reason, verdict.clause, verdict.confidence].join("\t"),
-                   JSON.generate(position: place.key, observed: seen, mark: verdict.mark))
+          Line.new([place.key, JSON.generate(seen), verdict.kind, verdict.reason, verdict.clause, verdict.confidence].join("\t"),
+                   JSON.generate(position: place.key, observed: seen, verdict: verdict.kind))
         end
       end
     end

@@ -52,7 +52,7 @@ module UprightBench
         end
 
         def machines
-          table(:machines, "id customer_id sheet_id plate bought_on hours_per_week traits created_by", lines(@plan.machines) do |row|
+          table(:machines, "id customer_id sheet_id serial_number bought_on hours_per_week traits created_by", lines(@plan.machines) do |row|
             line(@plan.machine_id(row), @plan.id(:customers, @plan.customer_of(row)), @plan.sheet_of(row).id, format("T%<row>06d", row: row),
                  @plan.today - 400 - (row % 3000), 1 + (row % 4), row.even? ? "{pets}" : "{}", counter)
           end)
@@ -75,24 +75,24 @@ module UprightBench
         # @return [Array<Seen::Line>] of FINDINGS_A_JOB places of the job's machine
         def seen_in(job)
           places = @seen.fetch(@plan.sheet_of(@plan.machine_of(job)).id)
-          Array.new(FINDINGS_A_JOB) { |place| places[(place + job) % places.size].then { |variants| variants[(job / 7) % variants.size] } }
+          Array.new(FINDINGS_A_JOB) { |index| places[(index + job) % places.size].then { |variants| variants[(job / 7) % variants.size] } }
         end
 
         def findings
-          table(:findings, "id job_id found_by found_at load_found load_expected position observed mark reason clause confidence", lines(@plan.jobs) do |job|
+          table(:findings, "id job_id found_by found_at wear_found wear_expected position observed verdict reason clause confidence", lines(@plan.jobs) do |job|
             first = @plan.id(:findings, job * FINDINGS_A_JOB)
             shared = "#{@plan.id(:jobs, job)}\t#{@plan.staff[job % @plan.staff.size].first}\t#{@plan.day_of(job)} 09:30Z\t#{(job % 12) / 10.0}\t1.0"
-            seen_in(job).each_with_index.map { |seen, place| "#{first + place}\t#{shared}\t#{seen.finding}\n" }.join
+            seen_in(job).each_with_index.map { |seen, index| "#{first + index}\t#{shared}\t#{seen.finding}\n" }.join
           end)
         end
 
-        # What was taken in and what was found; the other steps of a visit are left out.
+        # What was taken in and what was found; the other steps of a job are left out.
         def events
           table(:events, "at person_id actor verb subject subject_id job_id data", lines(@plan.jobs) do |job|
             id = @plan.id(:jobs, job)
             first = @plan.id(:findings, job * FINDINGS_A_JOB)
             by = @plan.staff[job % @plan.staff.size].join("\t")
-            found = seen_in(job).each_with_index.map { |seen, place| "#{@plan.day_of(job)} 09:30Z\t#{by}\tfound\tfindings\t#{first + place}\t#{id}\t#{seen.event}\n" }
+            found = seen_in(job).each_with_index.map { |seen, index| "#{@plan.day_of(job)} 09:30Z\t#{by}\tfound\tfindings\t#{first + index}\t#{id}\t#{seen.event}\n" }
             "#{@plan.day_of(job)} 09:00Z\t#{by}\ttook in\tjobs\t#{id}\t#{id}\t{}\n#{found.join}"
           end)
         end
@@ -147,7 +147,7 @@ module UprightBench
         end
 
         def numbered
-          Enumerator.new { |out| sent.each_with_index { |card, place| out << yield(card, @plan.id(:cards, place)) } }
+          Enumerator.new { |out| sent.each_with_index { |card, index| out << yield(card, @plan.id(:cards, index)) } }
         end
 
         def customer_id(card)
@@ -172,7 +172,7 @@ module UprightBench
         def due(row, at, place, task, started)
           due = started + days_to(at)
           line(due_id(row, at), @plan.machine_id(row), place.key, place.name, task.key, task.action, started, due, due - 20, due + 40, "months",
-               '["by the calendar since the last visit"]', task.card, started)
+               '["by the calendar since the last job"]', task.card, started)
         end
 
         def use_readings

@@ -41,7 +41,7 @@ module UprightBench
           @form = form
           lines = lay
           @height = lines.size * form[:row]
-          @rows = lines.each_with_index.map { |stations, place| draw_row(stations, place, lines.size) }
+          @rows = lines.each_with_index.map { |stations, index| draw_row(stations, index, lines.size) }
         end
 
         private
@@ -55,7 +55,7 @@ module UprightBench
 
         def rows_of(room)
           @sheet.stations.each_with_object([[]]) do |station, rows|
-            rows << [] if rows.last.any? && rows.last.sum { |one| slots(one) } + slots(station) > room
+            rows << [] if rows.last.any? && rows.last.sum { |stop| slots(stop) } + slots(station) > room
             rows.last << station
           end
         end
@@ -64,12 +64,12 @@ module UprightBench
           [@sheet.at(station.key).size, 1].max
         end
 
-        def draw_row(stations, place, count)
-          top = place * @form[:row]
+        def draw_row(stations, index, count)
+          top = index * @form[:row]
           step = (@form[:width] - (2 * EDGE)) / stations.sum { |station| slots(station) }.to_f
           left = EDGE.to_f
           drawn = stations.map { |station| draw_station(station, left, step, top).tap { left += step * slots(station) } }
-          [band(top, place.zero?, place == count - 1), drawn]
+          [band(top, index.zero?, index == count - 1), drawn]
         end
 
         # The floor end flares, the exhaust end points on; between rows the ribbon runs off and comes back.
@@ -87,7 +87,7 @@ module UprightBench
           width = step * slots(station)
           box = ->(css) { Svg.tag(:rect, x: left + 2, y: top + 2, width: width - 4, height: @form[:row] - 6, rx: 6, data_station: station.key, class: css) }
           name = Svg.text(station.name, x: left + (width / 2), y: top + 20, class: "station-name", text_anchor: "middle")
-          places = @sheet.at(station.key).each_with_index.map { |position, place| draw_place(position, left + (step * (place + 0.5)), top, step) }
+          places = @sheet.at(station.key).each_with_index.map { |position, index| draw_place(position, left + (step * (index + 0.5)), top, step) }
           StationDrawing.new(station.key, box.call("station"), box.call("station station-in-hand"), name + joint(left, top), places)
         end
 
@@ -113,7 +113,7 @@ module UprightBench
         def label(position, x, y, letters)
           return "" unless @form[:labels]
 
-          lines = wrapped(position.name, letters).each_with_index.map { |line, place| Svg.tag(:tspan, Svg.escape(line), x: x, y: y + 36 + (place * 15)) }
+          lines = wrapped(position.name, letters).each_with_index.map { |line, index| Svg.tag(:tspan, Svg.escape(line), x: x, y: y + 36 + (index * 15)) }
           Svg.tag(:text, lines.join(" "), class: "place-name", text_anchor: "middle")
         end
 

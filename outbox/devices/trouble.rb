@@ -16,7 +16,7 @@ module UprightBench
         LATE_SECONDS = 2
 
         # The stand-in's own failure: it did not take the thing, or does not say that it did.
-        class Failure < StandardError; end
+        class Failure < Core::Error; end
 
         # @param channel [String]
         # @param settings [Config::Settings]

@@ -40,7 +40,7 @@ module UprightBench
         # @return [Models::Card, nil]
         def card(today)
           return complain("does not say what: comes, send, done, later, gone, stop, bounced") unless said(today)[:kind]
-          return Services::Lookup.one(Models::Card, values[:card_id]) if values[:card_id]
+          return Services::Lookup.one(:card, values[:card_id]) if values[:card_id]
           return complain("names nobody who got a card of late") if cards(today).empty?
 
           cards(today).one? ? cards(today).first : complain("may be any of those below: choose one")

@@ -5,7 +5,7 @@ module UprightBench
     module Customers
       # A customer's name, addresses and agreed channels.
       class CustomerForm < Form
-        AGREED = Models::Customer::AGREED.values.freeze
+        AGREED = Core::Cards::Channels::ALL.map(&:agreed_column).freeze
         BOXES = [*AGREED, :fleet].freeze
         TEXTS = %i[name phone email street town notes language].freeze
 
@@ -35,7 +35,7 @@ module UprightBench
         def fields
           boxes = BOXES.to_h { |name| [name, values[name] || false] }
           fields = TEXTS.to_h { |name| [name, values[name]] }.merge(boxes)
-          fields[:language] ||= Models::Wording::ENGLISH
+          fields[:language] ||= Services::Words::ENGLISH
           boxes.values_at(*AGREED).any? ? fields.merge(stopped_on: nil) : fields
         end
       end

@@ -7,9 +7,8 @@ module UprightBench
       # done by whichever runs out first.
       module ClockFields
         # What a clock counts, as it is chosen, and as a sheet writes it.
-        CLOCKS = { "hours" => { "kind" => "hours" }, "months" => { "kind" => "months" }, "bags" => { "kind" => "count", "of" => "bags" },
-                   "washes" => { "kind" => "count", "of" => "washes" }, "indicator" => { "kind" => "indicator" } }.freeze
-        WORDS = { "hours" => "hours of use", "months" => "months", "bags" => "bags", "washes" => "washes", "indicator" => "% of its indicator" }.freeze
+        CLOCKS = Core::Clocks::Kinds::CHOICES
+        WORDS = Core::Clocks::Kinds::CHOICE_WORDS
 
         module_function
 

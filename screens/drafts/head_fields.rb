@@ -7,6 +7,9 @@ module UprightBench
       module HeadFields
         WORDS = %w[maker model kind family body_style power].freeze
 
+        # The readings of a new machine.
+        RATED_WORDS = { "suction_kpa" => "Suction when new, kPa", "flow_l_s" => "Air flow when new, L/s" }.freeze
+
         module_function
 
         # @return [Hash{String=>Object}] as Core::Sheets::Edit#head takes it
@@ -25,7 +28,7 @@ module UprightBench
         def kits(text)
           text.to_s.lines.map(&:strip).reject(&:empty?).map do |line|
             name, contents = line.split(":", 2)
-            { "name" => name.strip, "contains" => contents.to_s.split(",").to_h { |one| counted(one.strip) } }
+            { "name" => name.strip, "contains" => contents.to_s.split(",").to_h { |content| counted(content.strip) } }
           end
         end
 

@@ -13,6 +13,10 @@ module UprightBench
             required(:model).filled(:string, max_size?: 60)
             required(:kind).filled(:string, included_in?: KINDS)
             optional(:relative_id).maybe(:integer)
+            optional(:sheet_title).maybe(:string, max_size?: 120)
+          end
+          rule(:relative_id, :sheet_title) do
+            key(:relative_id).failure("is not on file: choose it from the list") if values[:relative_id].nil? && values[:sheet_title]
           end
         end
       end

@@ -66,6 +66,26 @@ module UprightBench
           @said + @problems.map(&:to_s).uniq
         end
 
+        # @return [Hash{String=>String}] key => name of the other places, along the air
+        def others
+          core.walk.reject { |place| place.key == at }.to_h { |place| [place.key, place.name] }
+        end
+
+        # @return [Hash{String=>String}] measure => words, of the kind of part in hand
+        def measures
+          Core::Sheets::Measures.of(position["kind"].to_s.to_sym, given_measures)
+        end
+
+        # @return [Hash{String=>Object}] the measures of the place in hand, as typed or stored
+        def given_measures
+          position["measures"].is_a?(Hash) ? position["measures"] : {}
+        end
+
+        # @return [Hash{String=>Object}] the readings of a new machine, as typed or stored
+        def given_ratings
+          head["rated"].is_a?(Hash) ? head["rated"] : {}
+        end
+
         # @return [Array<String>] what this draft changes in the version that it was begun on
         def changes
           base ? Core::Sheets::Changes.new(base.content.to_hash, data).call : []
@@ -75,7 +95,7 @@ module UprightBench
         def newer
           return if base.nil? || @draft.sheet.current_version_id == base.id
 
-          @newer ||= Models::SheetVersion.with_pk!(@draft.sheet.current_version_id)
+          @newer ||= @draft.sheet.current_version
         end
 
         # @return [Array<String>]
@@ -91,7 +111,7 @@ module UprightBench
         private
 
         def stored
-          row = data["positions"].find { |one| one["key"] == at }
+          row = data["positions"].find { |position| position["key"] == at }
           row.merge(PositionFields::FLAGS.to_h { |flag| [flag, row[flag] ? "1" : nil] })
         end
 

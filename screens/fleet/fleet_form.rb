@@ -16,8 +16,8 @@ module UprightBench
             optional(:no_condition).maybe(:string)
           end
 
-          rule(:made_safe) { key.failure("tick this once every one of them is; nothing is opened before") if value.nil? }
-          rule(:no_condition) { key.failure("look at these first; a machine that has one is taken in by itself") if value.nil? }
+          rule(:made_safe) { key.failure("Tick this once every one of them is.") if value.nil? }
+          rule(:no_condition) { key.failure("Look at each first. Take in a machine that has one by itself.") if value.nil? }
         end
 
         # @param typed [Hash] `list_file` may be an uploaded file in place of `list`
@@ -27,7 +27,7 @@ module UprightBench
           super(typed.except("list_file"))
           @customer = customer
           @listed = customer ? listed : []
-          add(base: ["Tick machines, or give a list."]) if ok? && rows.empty?
+          add(base: ["Tick machines, or add a list."]) if ok? && rows.empty?
         end
 
         # @return [Array<Hash>] as Services::TakeInFleet takes them
@@ -39,33 +39,33 @@ module UprightBench
         private
 
         def read(file)
-          Config::Web::ReadableInput.mend(file[:tempfile].read(200_001).to_s)
+          Formats::ReadableText.of(file[:tempfile].read(200_001).to_s)
         end
 
         def listed
           return [] if values[:list].nil? || errors.key?(:list)
 
           machines = Formats::MachineList.new(values[:list]).call
-          plates = Models::Machine.where(plate: machines.map { |one| one[:plate] }).all.group_by(&:plate)
-          sheets = Models::Sheet.all.to_h { |sheet| [sheet.title.downcase, sheet] }
-          machines.filter_map { |one| row(one, sheets["#{one[:maker]} #{one[:model]}".downcase], plates) }
-        rescue Formats::Bad => e
+          known = Queries::FleetMachines.known(machines.map { |machine| machine[:serial_number] })
+          sheets = Queries::FleetMachines.sheets_by_title
+          machines.filter_map { |machine| row(machine, sheets["#{machine[:maker]} #{machine[:model]}".downcase], known) }
+        rescue Formats::Malformed => e
           add(list: e.problems)
           []
         end
 
-        def row(one, sheet, plates)
-          return refuse(one, "there is no sheet of #{one[:maker]} #{one[:model]}; take one in by itself first, and its sheet is begun") unless sheet
+        def row(listed, sheet, known)
+          return refuse(listed, "there is no sheet of #{listed[:maker]} #{listed[:model]}. Take one in by itself first; that starts its sheet") unless sheet
 
-          known = plates.fetch(one[:plate], []).find { |machine| machine.sheet_id == sheet.id }
-          return refuse(one, "plate #{one[:plate]} belongs to another customer") if known && known.customer_id != @customer.id
+          machine = known.fetch(listed[:serial_number], []).find { |other| other.sheet_id == sheet.id }
+          return refuse(listed, "serial no. #{listed[:serial_number]} belongs to another customer") if machine && machine.customer_id != @customer.id
 
-          which = known ? { machine_id: known.id } : { machine: { sheet_id: sheet.id, plate: one[:plate], bought_on: one[:bought_on] } }
-          which.merge(complaint: one[:complaint] || values[:complaint] || "", hours_per_week: one[:hours_per_week])
+          which = machine ? { machine_id: machine.id } : { machine: { sheet_id: sheet.id, **listed.slice(:serial_number, :bought_on) } }
+          which.merge(complaint: listed[:complaint] || values[:complaint] || "", hours_per_week: listed[:hours_per_week])
         end
 
-        def refuse(one, words)
-          add(list: ["Line #{one[:line]}: #{words}."])
+        def refuse(listed, words)
+          add(list: ["Line #{listed[:line]}: #{words}."])
           nil
         end
       end

@@ -23,6 +23,26 @@ module UprightBench
           }
         end
 
+        # A model is found by typing: its id goes with the form, and beside it what was typed, as sheet_title.
+        # @param path [Array<Symbol>] of the id
+        def sheet_picker(form, *path, label:)
+          erb :"sheets/_picker", layout: false, locals: {
+            id: path.join("-"), name: name_of(path), value: form.value(*path), title: form.value(:sheet_title), label: label,
+            errors: form.errors_at(*path), more: described_error(form, *path)
+          }
+        end
+
+        # @return [String, nil] attributes of a field that is wrong, tied to what is said about it
+        def described_error(form, *path)
+          %( aria-invalid="true" aria-describedby="#{path.join('-')}-error") if form.errors_at(*path).any?
+        end
+
+        # @return [String] attributes that tie a field to its hint and to what is wrong with it
+        def described(id, hint, errors)
+          names = [("#{id}-hint" if hint), ("#{id}-error" if errors.any?)].compact
+          "#{' aria-invalid="true"' if errors.any?}#{%( aria-describedby="#{names.join(' ')}") if names.any?}"
+        end
+
         def form_errors(form)
           messages = form.errors_at(:base)
           messages.any? ? %(<p class="slip slip-stop" role="alert">#{::Rack::Utils.escape_html(messages.join(' '))}</p>) : ""

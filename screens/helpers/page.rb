@@ -13,14 +13,36 @@ module UprightBench
         end
 
         # @return [Models::Person, nil] whoever is signed in; asked for once
+        # @return [String] a screen's link, its letter underlined; marked on its own pages
+        def navigation_link(name, path, key)
+          at = name.downcase.index(key)
+          here = ' aria-current="page"' if here?(path)
+          %(<a href="#{path}" data-jump="#{key}"#{here}>#{name[0, at]}<u>#{name[at]}</u>#{name[(at + 1)..]}</a>)
+        end
+
+        # Pages that belong to a screen and have an address of their own.
+        UNDER = { "/" => %w[/jobs], "/sheets" => %w[/drafts] }.freeze
+
+        def here?(path)
+          return true if UNDER.fetch(path, []).any? { |beginning| request.path_info.start_with?(beginning) }
+
+          path == "/" ? request.path_info == "/" : request.path_info.start_with?(path)
+        end
+
+        # @return [String] what the request before had to say, once
+        def said_slip
+          words = said
+          words ? %(<p class="slip slip-said" role="status">#{::Rack::Utils.escape_html(words)}</p>) : ""
+        end
+
         def person
           return @person if defined?(@person)
 
-          @person = env["bench.who"]&.call
+          @person = env["upright_bench.who"]&.call
         end
 
         def shop
-          @shop ||= Models::Shop.the
+          @shop ||= Services::ShopOnFile.call
         end
 
         def policies
@@ -35,8 +57,14 @@ module UprightBench
           Config::Zone.date(now)
         end
 
+        # @param name [String] of a style, script, font or picture of the application
+        # @return [String] its address
+        def asset(name)
+          Web::Assets.path(name)
+        end
+
         def csrf
-          @csrf ||= env.fetch("bench.csrf").call
+          @csrf ||= env.fetch("upright_bench.csrf").call
         end
 
         def csrf_field
@@ -88,7 +116,7 @@ module UprightBench
 
           id
         rescue ArgumentError, TypeError
-          raise Services::NotFound, "There is nothing at this address."
+          raise Services::NotFound, "Page not found."
         end
 
         def csv(text, name)

@@ -20,11 +20,34 @@ module UprightBench
 
         # @param choices [Array, Hash] values, or values with their words
         def sheet_choice(view, values, key, label, choices)
-          words = choices.is_a?(Hash) ? choices : choices.to_h { |one| [one.to_s, one.to_s.tr("_", " ")] }
+          words = choices.is_a?(Hash) ? choices : choices.to_h { |choice| [choice.to_s, choice.to_s.tr("_", " ")] }
           erb :_choice, layout: false, locals: { id: key, label: label, choices: words, value: values[key].to_s, errors: view.errors(key) }
         end
 
+        def sheet_tick(ticked, name, label)
+          %(<label class="tick-row"><input type="checkbox" id="#{name}" name="#{name}" value="1"#{' checked' if ticked}> <span>#{h(label)}</span></label>)
+        end
+
+        # A field of a row of fields, as a clock or a fastener has several.
+        # @param list [String] as "clocks"
+        # @param at [Integer] which row
+        # @param css [String, nil] beside what every field has
+        def row_field(list, at, name, label, row, css: nil, **more)
+          %(<input class="#{['form-control', css].compact.join(' ')}" id="#{row_id(list, at, name)}" name="#{list}[#{at}][#{name}]" ) +
+            %(value="#{h(row[name])}" aria-label="#{h(label)}" #{attributes(more)}>)
+        end
+
+        # @param choices [Hash{String=>Object}] value => words
+        def row_select(list, at, name, label, choices, row)
+          options = choices.map { |value, words| %(<option value="#{h(value)}"#{' selected' if row[name].to_s == value.to_s}>#{h(words)}</option>) }
+          %(<select class="form-select" id="#{row_id(list, at, name)}" name="#{list}[#{at}][#{name}]" aria-label="#{h(label)}">#{options.join}</select>)
+        end
+
         private
+
+        def row_id(list, at, name)
+          "#{list.chomp('s')}-#{at}-#{name.delete_suffix('_mm').delete_prefix('each_')}"
+        end
 
         def written(value)
           value.is_a?(Float) ? format("%g", value) : value

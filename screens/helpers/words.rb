@@ -5,14 +5,17 @@ module UprightBench
     module Helpers
       # How values are written: dates, times, money, marks.
       module Words
-        CLOCKS = { "hours" => "run hours", "months" => "calendar", "count" => "count", "indicator" => "indicator",
-                   "unknown" => "history unknown", "none" => "no clock runs" }.freeze
-
         def day(date)
           date && Core::Units::Day.words(date)
         end
 
         # As near as it needs to be: today by the hour, else with its day.
+        # @param time [Time]
+        # @return [Date] in the shop's zone
+        def zone_date(time)
+          Config::Zone.date(time)
+        end
+
         def moment(time)
           return "" if time.nil?
 
@@ -24,8 +27,20 @@ module UprightBench
         end
 
         # @return [String] as in "1 piece"
+        # @param minutes [Numeric]
+        # @return [String] as in "3 h 10"
+        def minutes_words(minutes)
+          Core::Units::Duration.words(minutes)
+        end
+
+        # @param count [Integer]
+        # @return [String] as in "1 task" and "3 tasks"
+        def counted(count, singular, plural = "#{singular}s")
+          "#{count} #{count == 1 ? singular : plural}"
+        end
+
         def pieces(count)
-          "#{count} #{count == 1 ? 'piece' : 'pieces'}"
+          counted(count, "piece")
         end
 
         def mark(name, css: "vmark")
@@ -37,19 +52,29 @@ module UprightBench
         end
 
         def next_action(state)
-          Core::Jobs::States::NEXT.fetch(state.to_sym)
+          Core::Jobs::States::NEXT_ACTION.fetch(state.to_sym)
         end
 
         # The early and the late bound of a due date.
         def between(due)
           return "" unless due.due_on
-          return "to the day" if due.early_on == due.late_on
+          return "exact" if due.early_on == due.late_on
 
-          "#{day(due.early_on)} and #{due.late_on ? day(due.late_on) : 'open end'}"
+          "#{day(due.early_on)} to #{due.late_on ? day(due.late_on) : 'open'}"
+        end
+
+        # @return [String] as HTML: what the block says of each, parted by commas
+        def in_a_row(things, &)
+          things.map(&).join(", ")
+        end
+
+        # Escapes for HTML, where a helper builds it.
+        def h(text)
+          ::Rack::Utils.escape_html(text.to_s)
         end
 
         def clock_words(kind)
-          CLOCKS.fetch(kind)
+          Core::Clocks::Kinds::DECIDED_BY.fetch(kind.to_sym)
         end
 
         WARRANTY = { in: "in warranty", out: "out of warranty", unknown: "warranty unknown" }.freeze

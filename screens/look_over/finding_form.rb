@@ -6,7 +6,7 @@ module UprightBench
       # What was recorded at one position. What may be recorded depends on the kind of part, so the contract is built
       # from the core's table; lengths come in the shop's unit, or in the one written behind them.
       class FindingForm < Form
-        MARKS = Core::Findings::Verdict::MARKS.map(&:to_s).freeze
+        VERDICTS = Core::Findings::VerdictKind::KEYS.map(&:to_s).freeze
         UUID = /\A\h{8}-\h{4}-\h{4}-\h{4}-\h{12}\z/
 
         attr_reader :position
@@ -28,31 +28,29 @@ module UprightBench
         # @return [Hash{Symbol=>Object}]
         def self.written(position, observed, unit:)
           fields = Core::Findings::KINDS.fetch(position.kind)
-          observed.to_h do |name, value|
-            [name, if fields.dig(name, :unit) == "mm" then Core::Units::Length.show(value, unit: unit)
-                   else value.is_a?(Numeric) ? format("%g", value) : value
-                   end]
-          end
+          observed.to_h { |name, value| [name, value && fields[name] ? fields.fetch(name).typed(value, unit: unit) : value] }
         end
 
         def self.build(fields)
           Class.new(Contract) do
             params do
               required(:version).filled(:integer, gteq?: 0)
-              optional(:mark).maybe(:string, included_in?: MARKS)
+              optional(:verdict).maybe(:string, included_in?: VERDICTS)
               optional(:request_key).maybe(:string, format?: UUID)
               fields.each { |name, field| FindingForm.add(self, name, field) }
             end
           end.new
         end
 
+        # What each type of field takes.
+        TAKES = {
+          scale: ->(field) { [:integer, { included_in?: field.options }] }, choice: ->(field) { [:string, { included_in?: field.options }] },
+          flag: ->(_) { [:bool, {}] }, measure: ->(_) { [:float, {}] }
+        }.freeze
+
         def self.add(schema, name, field)
-          case field[:type]
-          when :scale then schema.optional(name).maybe(:integer, included_in?: field[:values])
-          when :choice then schema.optional(name).maybe(:string, included_in?: field[:values])
-          when :flag then schema.optional(name).maybe(:bool)
-          when :measure then schema.optional(name).maybe(:float)
-          end
+          type, limits = TAKES.fetch(field.type).call(field)
+          schema.optional(name).maybe(type, **limits)
         end
 
         # Built once, when the application starts: building one takes longer than saving a finding may.
@@ -66,10 +64,10 @@ module UprightBench
           doubt
         end
 
-        # @return [Hash] observed, mark, version and request_key, as Services::RecordFinding takes them
+        # @return [Hash] observed, verdict, version and request_key, as Services::RecordFinding takes them
         def finding
           observed = values.slice(*fields.keys).compact.reject { |_, value| value == false }
-          { observed: observed.transform_values { |value| whole(value) }, mark: values[:mark]&.to_sym, version: values[:version],
+          { observed: observed.transform_values { |value| whole(value) }, verdict: values[:verdict]&.to_sym, version: values[:version],
             request_key: values[:request_key] }
         end
 
@@ -80,7 +78,7 @@ module UprightBench
         end
 
         def measures
-          fields.select { |_, field| field[:type] == :measure }
+          fields.select { |_, field| field.type == :measure }
         end
 
         def checked(typed)
@@ -91,7 +89,7 @@ module UprightBench
         # What cannot be read stays as it was typed, and is refused by the contract.
         def number(text, field)
           return unless text.is_a?(String)
-          return Core::Units::Length.parse(text, unit: @unit) || text if field[:unit] == "mm" && !text.strip.empty?
+          return Core::Units::Length.parse(text, unit: @unit) || text if field.length? && !text.strip.empty?
 
           text.match?(/\A\s*-?\d+,\d+\s*\z/) ? text.tr(",", ".") : text # half of the world writes 3,5
         end
@@ -103,7 +101,7 @@ module UprightBench
 
             problem = Core::Findings::Likely.new(@position, name, unit: @unit).problem(values[name]) or next
             add(name => [problem.words])
-            @meant[name] = field[:unit] == "mm" ? Core::Units::Length.show(problem.meant, unit: @unit) : format("%g", problem.meant) if problem.meant
+            @meant[name] = field.typed(problem.meant, unit: @unit) if problem.meant
           end
         end
 

@@ -1,13 +1,17 @@
 # frozen_string_literal: true
 
+require "forwardable"
+
 module UprightBench
   module Screens
     module LookOver
       # Where the walk stands: the job, the place in hand, what was found and skipped so far, and what was found last time.
       class Walk
-        include Screens::Helpers::Found
+        extend Forwardable
 
         attr_reader :job, :policy
+
+        def_delegators :@record, :findings, :skips, :marks, :notes, :name_of, :overdue, :last_time, :stamp, :changed
 
         # @param at [String, nil] a position's key; the first that nobody looked at when left out
         # @param form [FindingForm, nil] one that could not be saved, to be shown as typed
@@ -15,9 +19,8 @@ module UprightBench
         def initialize(job, at:, now:, policies:, person:, form: nil)
           @job = job
           @at = at
-          @now = now
           @policy = policies.findings
-          @person = person
+          @record = Queries::LookOver.new(job, person: person, today: Config::Zone.date(now))
           @form = form
         end
 
@@ -31,7 +34,40 @@ module UprightBench
         end
 
         def station
-          sheet.stations.find { |one| one.key == position.station }
+          station_of(position)
+        end
+
+        # @param place [Core::Sheets::Position]
+        # @return [Row]
+        def row(place)
+          Row.new(self, place)
+        end
+
+        # @return [Core::Sheets::Position, nil] where the walk goes on after a station
+        def first_of_next(station)
+          last = sheet.at(station.key).last
+          last && sheet.walk[sheet.walk.index(last) + 1]
+        end
+
+        # @return [Core::Sheets::Station, nil]
+        def next_station(station)
+          following = first_of_next(station)
+          following && station_of(following)
+        end
+
+        def path_to(place)
+          "/jobs/#{@job.number}/look-over?at=#{place.key}"
+        end
+
+        # @return [String] the ribbon, the place in hand marked on it
+        def ribbon
+          Drawings::Ribbon.new(sheet: sheet, marks: marks, notes: notes, current: position.key,
+                               link: ->(key) { "/jobs/#{@job.number}/look-over?at=#{key}" }).render
+        end
+
+        # @return [String, nil] as in " and 3 more", beyond those that are named
+        def more_unseen(named)
+          " and #{unseen.size - named} more" if unseen.size > named
         end
 
         # @return [Array<Core::Sheets::Position>] neither looked at nor skipped
@@ -39,21 +75,10 @@ module UprightBench
           @unseen ||= sheet.walk.reject { |place| findings.key?(place.key) || skips.key?(place.key) }
         end
 
-        # @return [Array<Models::Due>] what was due at a position before this visit
-        def overdue(place)
-          @overdue ||= drawn(Models::Due.running.where(machine_id: @job.machine_id)).where(Sequel[:due_on] <= Config::Zone.date(@now)).all.group_by(&:position)
-          @overdue.fetch(place.key, [])
-        end
-
-        # Only these places will be drawn: nothing is read of the others.
+        # Only these places will be drawn.
         # @param places [Array<Core::Sheets::Position>]
         def draw_only(places)
-          @drawn = places.map(&:key)
-        end
-
-        # @return [Models::Finding, nil] what was found there at the last visit that looked
-        def last_time(place)
-          last_findings[place.key]
+          @record.only(places)
         end
 
         # @return [FindingForm, nil] what was typed at this position and not saved
@@ -61,20 +86,8 @@ module UprightBench
           @form if @form && @form.position.key == place.key
         end
 
-        # What stands in the row: what was typed, else what is recorded, lengths in the shop's unit.
-        def shown(place)
-          return @form.typed.transform_keys(&:to_sym) if unsaved(place)
-
-          FindingForm.written(place, findings[place.key]&.seen || {}, unit: @policy.length_unit)
-        end
-
-        # The version that the row was drawn from: a stale edit is refused, and saved when sent again after a look.
-        def version(place)
-          findings[place.key]&.version || 0
-        end
-
         def open?
-          Services::OpenToLook::STAGES.include?(@job.stage) && shut.nil?
+          @job.recordable? && shut.nil?
         end
 
         # @return [Models::Stop, nil] what keeps the machine shut
@@ -87,31 +100,14 @@ module UprightBench
           @work ||= Core::Work::Plan.new(sheet: sheet, findings: findings.transform_values(&:to_core)).call
         end
 
-        # @return [Integer] grows with everything that happens to the job; a page asks for what came after
-        def stamp
-          @stamp ||= Models::Event.where(job_id: @job.id).max(:id) || 0
-        end
-
-        # @param since [Integer] a stamp
-        # @return [Array<String>] the places where something was recorded, cleared or skipped after it
-        def changed(since)
-          events = Models::Event.where(job_id: @job.id).where { id > since }.select_map([:id, Sequel.lit("data ->> 'position'").as(:position)])
-          @stamp = [since, *events.map(&:first)].max
-          events.filter_map(&:last).uniq
-        end
-
         private
+
+        def station_of(place)
+          sheet.stations.find { |station| station.key == place.station }
+        end
 
         def asked
           sheet.position(@at) if @at && sheet.position?(@at)
-        end
-
-        def last_findings
-          @last_findings ||= drawn(Models::Finding.of_last_visits(@job), Sequel[:findings][:position]).to_h { |finding| [finding.position, finding] }
-        end
-
-        def drawn(rows, position = :position)
-          @drawn ? rows.where(position => @drawn) : rows
         end
       end
     end

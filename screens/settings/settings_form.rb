@@ -3,57 +3,55 @@
 module UprightBench
   module Screens
     module Settings
-      # Every policy of Services::Policies as text, and back.
+      # Every shop rule of Core::Policies::Table as text, and back; the opening hours and the closed days beside them.
       class SettingsForm < Form
-        NUMBERS = Services::Policies::NUMBERS
-        DAYS = Services::Policies::DAYS
-        HOURS = /\A(\d{1,2}:\d{2}\s*-\s*\d{1,2}:\d{2})(\s*,\s*\d{1,2}:\d{2}\s*-\s*\d{1,2}:\d{2})*\z/
-        CLOCK = /\A([01]\d|2[0-3]):[0-5]\d\z/
+        TABLE = Core::Policies::Table
 
         takes do
           params do
-            NUMBERS.each do |key, (default, range, _, _)|
-              type = key.start_with?("room_") || default.is_a?(Float) ? :float : :integer
-              named = default.nil? ? optional(key.to_sym) : required(key.to_sym)
-              default.nil? ? named.maybe(type, gteq?: range.begin, lteq?: range.end) : named.filled(type, gteq?: range.begin, lteq?: range.end)
+            TABLE.numbers.each do |policy|
+              limits = { gteq?: policy.range.begin, lteq?: policy.range.end }
+              type = policy.whole ? :integer : :float
+              policy.optional? ? optional(policy.key.to_sym).maybe(type, **limits) : required(policy.key.to_sym).filled(type, **limits)
             end
-            Services::Policies::CHOICES.each { |key, (_, schools, _)| required(key.to_sym).filled(:string, included_in?: schools.keys) }
-            DAYS.each { |day| optional(:"hours_#{day}").maybe(:string, max_size?: 100) }
-            optional(:holidays).maybe(:string, max_size?: 2000)
+            TABLE.choices.each { |policy| required(policy.key.to_sym).filled(:string, included_in?: policy.options.keys) }
           end
-
-          DAYS.each do |day|
-            rule(:"hours_#{day}") { key.failure("is written like 08:30-12:30, 13:00-17:30") if value && !SettingsForm.hours(value) }
-          end
-          rule(:holidays) { key.failure("are days like 2026-12-24, parted by spaces") if value && !SettingsForm.days(value) }
         end
 
-        # @return [Hash{String=>String}, nil] from => to
-        def self.hours(text)
-          return unless text.match?(HOURS)
-
-          times = text.split(",").to_h { |stretch| stretch.split("-").map { |time| time.strip.rjust(5, "0") } }
-          times if times.flatten.all? { |time| time.match?(CLOCK) } && times.all? { |from, to| from < to }
-        end
-
-        # @return [Array<String>, nil] ISO dates
-        def self.days(text)
-          days = text.split(/[\s,]+/).map { |word| Core::Units::Day.parse(word)&.iso8601 }
-          days unless days.include?(nil)
-        end
-
+        # @param policies [Core::Policies::InForce]
+        # @return [Hash{String=>Object}] as it would be typed
         def self.typed_from(policies)
-          NUMBERS.keys.to_h { |key| [key, policies.number(key)&.then { |number| format("%g", number) }] }
-                 .merge(Services::Policies::CHOICES.keys.to_h { |key| [key, policies.choice(key)] })
-                 .merge(DAYS.to_h { |day| ["hours_#{day}", policies.open_hours.fetch(day, {}).to_h.map { |from, to| "#{from}-#{to}" }.join(", ")] })
-                 .merge("holidays" => policies.holidays.map(&:iso8601).join(" "))
+          TABLE.numbers.to_h { |policy| [policy.key, policies[policy.key]&.then { |number| format("%g", number) }] }
+               .merge(TABLE.choices.to_h { |policy| [policy.key, policies[policy.key]] })
+               .merge("hours" => HoursFields.write(policies.open_hours), "closed" => ClosedDayFields.write(policies.closed_days))
+        end
+
+        def initialize(typed = {})
+          super
+          add(HoursFields.problems(typed["hours"]).merge(ClosedDayFields.problems(typed["closed"])))
+        end
+
+        # @param day [String]
+        # @return [Array<Array(String, String)>] from and to of each stretch, as typed
+        def stretches(day)
+          typed_rows(value(:hours, day)).map { |row| row.values_at("from", "to").map(&:to_s) }
+        end
+
+        # @return [Array<Hash{String=>String}>] on, name and yearly of each row, as typed
+        def closed_rows
+          typed_rows(value(:closed)).map { |row| row.slice("on", "name", "yearly").transform_values(&:to_s) }
         end
 
         # @return [Hash{String=>Object}] as Services::SavePolicies takes them
         def policies
-          hours = DAYS.to_h { |day| [day, values[:"hours_#{day}"]&.then { |text| self.class.hours(text) }] }.compact
-          plain = [*NUMBERS.keys, *Services::Policies::CHOICES.keys].to_h { |key| [key, values[key.to_sym]] }
-          plain.merge("open_hours" => hours, "holidays" => self.class.days(values[:holidays].to_s))
+          plain = TABLE::ALL.to_h { |policy| [policy.key, values[policy.key.to_sym]] }
+          plain.merge("open_hours" => HoursFields.read(typed["hours"]), "closed_days" => ClosedDayFields.read(typed["closed"]).map(&:to_stored))
+        end
+
+        private
+
+        def typed_rows(rows)
+          rows.is_a?(Hash) ? rows.values.grep(Hash) : []
         end
       end
     end

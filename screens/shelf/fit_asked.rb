@@ -23,7 +23,7 @@ module UprightBench
 
         # @return [Core::Sheets::Sheet, nil]
         def sheet
-          @sheet ||= @sheet_id && Services::Lookup.one(Models::Sheet, @sheet_id).to_core
+          @sheet ||= @sheet_id && Services::Lookup.one(:sheet, @sheet_id).to_core
         end
 
         # @return [Core::Sheets::Position, nil]

@@ -5,6 +5,8 @@ module UprightBench
     module Suppliers
       # A supplier, new or on file.
       class SupplierForm < Form
+        LABELS = { name: "Name", email: "E-mail", lead_days: "Delivery days" }.freeze
+
         takes do
           params do
             optional(:id).maybe(:integer)

@@ -6,7 +6,7 @@ module UprightBench
       # What is written down when a machine is taken in.
       class TakeInForm < Form
         TRAITS = Core::Use::Household::FACTORS.keys.map(&:to_s).freeze
-        AGREED = Models::Customer::AGREED.values.freeze
+        AGREED = Core::Cards::Channels::ALL.map(&:agreed_column).freeze
         CONDITIONS = Core::Intake::Safety::CONDITIONS.keys.freeze
         KINDS = Core::Sheets::Sheet::KINDS.map(&:to_s).freeze
         UUID = /\A\h{8}-\h{4}-\h{4}-\h{4}-\h{12}\z/
@@ -18,6 +18,7 @@ module UprightBench
             required(:request_key).filled(:string, format?: UUID)
             optional(:customer_id).maybe(:integer)
             optional(:machine_id).maybe(:integer)
+            optional(:sheet_title).maybe(:string, max_size?: 120)
             required(:complaint).filled(:string, max_size?: 2000)
             optional(:came_with).maybe(:string, max_size?: 500)
             optional(:accessories).array(:string, max_size?: 60)
@@ -40,7 +41,7 @@ module UprightBench
               optional(:maker).maybe(:string, max_size?: 60)
               optional(:model).maybe(:string, max_size?: 60)
               optional(:kind).maybe(:string, included_in?: KINDS)
-              optional(:plate).maybe(:string, max_size?: 40)
+              optional(:serial_number).maybe(:string, max_size?: 40)
               optional(:bought_on).maybe(:date)
               optional(:bought_at).maybe(:string, max_size?: 120)
               optional(:second_hand).maybe(:bool)
@@ -50,15 +51,15 @@ module UprightBench
           rule(:made_safe) do
             next if value || TakeInForm.list(values[:conditions]).any?
 
-            key.failure("tick this once it is unplugged or its battery is out; nothing is opened before")
+            key.failure("Tick this once it is unplugged or its battery is out.")
           end
           rule(:conditions) do
             next if schema_error?(:conditions)
 
-            key(:no_condition).failure("look at these first: tick what there is, or that there is none") if values[:no_condition].nil? && value.to_a.empty?
-            key(:no_condition).failure("one or the other: none of these, or what is ticked") if values[:no_condition] && value.to_a.any?
+            key(:no_condition).failure("Tick what there is, or that there is none.") if values[:no_condition].nil? && value.to_a.empty?
+            key(:no_condition).failure("Tick one or the other: none of these, or what there is.") if values[:no_condition] && value.to_a.any?
           end
-          rule(:came_with) { key.failure("is a list like: 2 crevice tools, charger") if value.to_s.split(",").any? { |one| !one.strip.match?(COUNTED) } }
+          rule(:came_with) { key.failure("is a list, for example: 2 crevice tools, charger") if value.to_s.split(",").any? { |one| !one.strip.match?(COUNTED) } }
           rule(:customer) do
             next if values[:customer_id] || values[:machine_id]
 
@@ -70,7 +71,7 @@ module UprightBench
             next if values[:machine_id]
 
             named = values[:machine].to_h.values_at(:maker, :model)
-            key(%i[machine sheet_id]).failure("choose the model, or name it below") if values.dig(:machine, :sheet_id).nil? && named.none?
+            key(%i[machine sheet_id]).failure("is needed: choose it from the list, or name it below") if values.dig(:machine, :sheet_id).nil? && named.none?
             key(%i[machine maker]).failure("is needed, with the model and what kind it is nearest to") if named.one?(&:nil?)
             key(%i[machine kind]).failure("is needed: the nearest one") if named.all? && values.dig(:machine, :sheet_id).nil? && values.dig(:machine, :kind).nil?
             bought = values.dig(:machine, :bought_on)
@@ -93,7 +94,7 @@ module UprightBench
         private
 
         def use
-          { hours_per_week: values[:hours_per_week], traits: Sequel.pg_array(values[:traits] || [], :text), allergy: values[:allergy] || false }
+          { hours_per_week: values[:hours_per_week], traits: (values[:traits] || []).uniq, allergy: values[:allergy] || false }
         end
 
         def machine

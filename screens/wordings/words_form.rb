@@ -22,7 +22,7 @@ module UprightBench
         end
 
         def language
-          values[:language].is_a?(String) ? values[:language] : Models::Wording::ENGLISH
+          values[:language].is_a?(String) ? values[:language] : Services::Words::ENGLISH
         end
 
         # @return [Hash{Symbol=>String}] those that differ from what comes with the product

@@ -7,7 +7,7 @@ module UprightBench
       # In the order of the page's buttons. The words are the customer's, in English.
       KINDS = %w[will_come send_part done_elsewhere not_now no_longer_have stop_writing].to_h { |kind| [kind, Core::Cards::Texts::PAGE.fetch(kind.to_sym).first] }.freeze
       EXPECTED_DAYS = 45 # after "I will come" or "send it" we wait this long before writing again (house rule)
-      AFTER_VISIT_DAYS = 14 # and after a day that was named, this long (house rule)
+      AFTER_BOOKING_DAYS = 14 # and after a day that was named, this long (house rule)
       PUT_OFF_WEEKS = [4, 8, 13].freeze
       MOST_WEEKS = 104
 
@@ -64,10 +64,10 @@ module UprightBench
         snooze(EXPECTED_DAYS) unless @drop_off_on
       end
 
-      # Another day named later moves the visit.
+      # Another day named later moves the booking.
       def book
-        BookVisit.call(@card.customer, on: @drop_off_on, card: @card, by: @by, at: @at)
-        snooze((@drop_off_on - @today).to_i + AFTER_VISIT_DAYS)
+        MakeBooking.call(@card.customer, on: @drop_off_on, card: @card, by: @by, at: @at)
+        snooze((@drop_off_on - @today).to_i + AFTER_BOOKING_DAYS)
       end
 
       def send_part

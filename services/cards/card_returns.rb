@@ -54,7 +54,7 @@ module UprightBench
       # Every card is looked at once, for there may be a million.
       # @return [Array<Hash>] channel, attempt, ahead (days), minutes, and how many cards there were and came
       def all
-        @all ||= tallied(cards.left_join(:bonuses, id: :bonus_id).select(Sequel[:cards][:channel], :attempt, :minutes, ahead.as(:ahead), came.as(:came)),
+        @all ||= tallied(cards.left_join(:offers, id: :offer_id).select(Sequel[:cards][:channel], :attempt, :minutes, ahead.as(:ahead), came.as(:came)),
                          :channel, :attempt, :ahead, :minutes)
       end
 

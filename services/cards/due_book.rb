@@ -6,7 +6,7 @@ module UprightBench
     class DueBook
       # One open due with what a screen or a card says about it; `task` and `address` are what the core asks for.
       Row = Struct.new(:task, :address, :read) do
-        %i[customer_id customer_name machine_id machine_title plate position_name action due_on].each { |name| define_method(name) { read[name] } }
+        %i[customer_id customer_name machine_id machine_title serial_number position_name action due_on].each { |name| define_method(name) { read[name] } }
       end
 
       # What somebody may still hear of falls due in each week from today; -1 is what is overdue. What was written about often enough
@@ -104,7 +104,7 @@ module UprightBench
 
       def columns
         DUE.map { |name| Sequel[:dues][name] } + Models::Customer::REACHED_BY.map { |name| Sequel[:customers][name] } +
-          [Sequel[:customers][:name].as(:customer_name), Sequel[:machines][:customer_id], Sequel[:machines][:plate],
+          [Sequel[:customers][:name].as(:customer_name), Sequel[:machines][:customer_id], Sequel[:machines][:serial_number],
            Sequel[:machines][:state].as(:machine_state), Sequel.join(%i[maker model_name], " ").as(:machine_title), on_bench.as(:on_bench)]
       end
 

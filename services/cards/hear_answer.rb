@@ -17,7 +17,7 @@ module UprightBench
         Models::Card.where(id: newest, answered_at: nil)
       end
 
-      # The newest card of each customer whom the words name: a part of the name, the last digits of a phone, a plate.
+      # The newest card of each customer whom the words name: a part of the name, the last digits of a phone, a serial number.
       # @param who [String]
       # @return [Array<Models::Card>]
       def cards_of(who, today:)
@@ -37,7 +37,7 @@ module UprightBench
       # Nobody picked up: it stays on the list, with how often it was tried.
       def not_reached(card, by:, at:)
         DB.transaction do
-          card.update(calls: card.calls + 1, called_at: at)
+          card.update(phone_calls: card.phone_calls + 1, phoned_at: at)
           History.note("called in vain", card, by: by, at: at)
         end
       end

@@ -4,6 +4,8 @@ module UprightBench
   module Services
     # The owner's words in every language, and whether they can be sent.
     class Words
+      ENGLISH = Models::Wording::ENGLISH
+
       # @raise [Invalid] naming each text that would leave with a hole in it
       def self.check
         problems = new.problems
@@ -52,14 +54,12 @@ module UprightBench
 
       private
 
-      SENT = { email_subject: :subject, email_body: :text, text_body: :short, phone_body: :call }.freeze
-      private_constant :SENT
-
+      # @return [Array<Array(Symbol, Core::Cards::Wording::Missing)>] name of the text, and what is missing in it
       def missing(words)
         letter = sample(words)
-        tried = SENT.to_h { |name, method| [name, -> { letter.public_send(method) }] }.merge(post_body: -> { letter.paper(1) })
-        tried.filter_map do |name, fill|
-          fill.call
+        parts = Core::Cards::Channels::ALL.map(&:parts).inject(:merge)
+        parts.filter_map do |name, part|
+          letter.public_send(part)
           nil
         rescue Core::Cards::Wording::Missing => e
           [name, e]

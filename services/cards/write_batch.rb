@@ -27,7 +27,7 @@ module UprightBench
         @at = at
         @today = Config::Zone.date(at)
         @policies = Policies.now
-        @bonuses = Bonuses.new(today: @today)
+        @offers = Offers.new(today: @today)
       end
 
       def call
@@ -78,7 +78,7 @@ module UprightBench
         DB[:events].import(EVENT, cards.map { |id, bundle| event(id, bundle) })
       end
 
-      CARD = %i[customer_id channel attempt created_by created_at code_expires_on batch_id bonus_id].freeze
+      CARD = %i[customer_id channel attempt created_by created_at code_expires_on batch_id offer_id].freeze
       LINE = %i[card_id due_id attempt leaves_on].freeze
       MESSAGE = %i[card_id channel recipient batch_id leaves_on].freeze
       EVENT = %i[verb subject subject_id at person_id actor data].freeze
@@ -86,7 +86,7 @@ module UprightBench
 
       def card(bundle, customer)
         [customer.id, bundle.channel.to_s, bundle.attempt, @batch.created_by, @at, leaves_on(bundle) + @policies.cards.code_valid_days, @batch.id,
-         @bonuses.for(customer, bundle)&.id]
+         @offers.for(customer, bundle)&.id]
       end
 
       def lines(id, bundle)

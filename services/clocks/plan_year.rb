@@ -2,7 +2,7 @@
 
 module UprightBench
   module Services
-    # A year of visits of a customer with many machines: as few days as the windows allow, what is done on each, how long the
+    # A year of service days of a customer with many machines: as few days as the windows allow, what is done on each, how long the
     # bench is busy with it, and which parts it takes.
     class PlanYear
       DEFAULT_DAYS = 365 # between two times, where the clock that runs does not say
@@ -11,10 +11,10 @@ module UprightBench
       # @!attribute minutes [Float] of bench time
       # @!attribute parts [Hash{Models::Part=>Integer}] pieces to have there, by name
       # @!attribute unknown [Integer] replacements of which nobody knows the part
-      Visit = Struct.new(:date, :rows, :minutes, :parts, :unknown, keyword_init: true)
+      ServiceDay = Struct.new(:date, :rows, :minutes, :parts, :unknown, keyword_init: true)
 
       # @param customer [Models::Customer]
-      # @return [Array<Visit>]
+      # @return [Array<ServiceDay>]
       def self.call(customer, today:, policies: Policies.now)
         new(customer, today, policies).call
       end
@@ -28,8 +28,12 @@ module UprightBench
       def call
         schedule = @policies.schedule
         open_day = ->(day) { schedule.last_open_day(day, from: @today) }
-        plan = Core::Cards::YearPlan.new(tasks: tasks, window_days: @policies.number("bundle_days"), today: @today, until_on: @today >> 12, open_day: open_day)
-        plan.visits.map { |visit| Visit.new(date: visit.date, rows: rows(visit), minutes: visit.tasks.sum { |task| minutes(task) }, **parts(visit)) }
+        plan = Core::Cards::YearPlan.new(tasks: tasks, window_days: @policies["bundle_days"], today: @today, until_on: @today >> 12, open_day: open_day)
+        plan.service_days.map do |service_day|
+          ServiceDay.new(date: service_day.date, rows: rows(service_day), minutes: service_day.tasks.sum do |task|
+            minutes(task)
+          end, **parts(service_day))
+        end
       end
 
       private
@@ -50,16 +54,16 @@ module UprightBench
         @dues ||= Models::Due.running.where(machine_id: machines, may_card: true).eager(machine: :sheet).order(:due_on, :id).all
       end
 
-      def rows(visit)
-        visit.tasks.group_by(&:machine).map do |machine, tasks|
-          { machine: [machine.sheet.title, machine.plate].compact.join(" "), machine_id: machine.id, what: tasks.map do |task|
+      def rows(service_day)
+        service_day.tasks.group_by(&:machine).map do |machine, tasks|
+          { machine: [machine.sheet.title, machine.serial_number].compact.join(" "), machine_id: machine.id, what: tasks.map do |task|
             "#{task.what.action} #{task.what.position_name.downcase}"
           end }
         end
       end
 
-      def parts(visit)
-        known, unknown = visit.tasks.map(&:what).select { |due| due.action == "replace" }.partition { |due| part_of.key?(due.id) }
+      def parts(service_day)
+        known, unknown = service_day.tasks.map(&:what).select { |due| due.action == "replace" }.partition { |due| part_of.key?(due.id) }
         { parts: known.map { |due| part_of[due.id] }.tally.sort_by { |part, _| [part.name, part.number] }.to_h, unknown: unknown.size }
       end
 

@@ -19,7 +19,7 @@ module UprightBench
         Models::SheetVersion.preload(machines.map { |machine| machine.sheet.current_version_id })
         found = machines.map { |machine| new(machine, on, facts: facts).again }
         close(found.flat_map(&:first), "ended", on)
-        Moves.write(found.flat_map(&:last), why: why, on: on)
+        WriteDates.write(found.flat_map(&:last), why: why, on: on)
       end
 
       # @param rows [Array<Hash>] of dues
@@ -39,7 +39,7 @@ module UprightBench
         begun, going_on = tasks.partition { |place, task| open_at(place, task).nil? || done.fetch(place.key, []).include?(task.action) }
         self.class.close(begun.filter_map { |place, task| open_at(place, task) }, "done", @on)
         Models::Due.dataset.multi_insert(begun.map { |place, task| first_or_next(place, task, done) })
-        Moves.write(going_on.map { |place, task| move(open_at(place, task), task) }, why: why, on: @on)
+        WriteDates.write(going_on.map { |place, task| move(open_at(place, task), task) }, why: why, on: @on)
       end
 
       # @return [Array(Array<Hash>, Array)] what the sheet no longer names; and what runs on, each with its new answer
@@ -98,7 +98,7 @@ module UprightBench
 
       def row(place, task, cycle, start)
         answer = answer(known(place), task, start)
-        dates = Moves.columns(answer)
+        dates = WriteDates.columns(answer)
         { machine_id: @machine.id, position: place.key, position_name: place.name, task: task.key, action: task.action.to_s, cycle: cycle,
           started_on: start, may_card: task.card, computed_on: @on, **dates, reasons: Sequel.pg_jsonb(dates[:reasons]) }
       end

@@ -13,7 +13,7 @@ module UprightBench
                           .eager(machine: :sheet).order(:due_on, :machine_id, :id).all
         dues.group_by { |due| [due.due_on, due.machine_id] }.map do |(date, _), together|
           machine = together.first.machine
-          Row.new(id: together.first.id, date: date, machine: [machine.sheet.title, machine.plate].compact.join(" "),
+          Row.new(id: together.first.id, date: date, machine: [machine.sheet.title, machine.serial_number].compact.join(" "),
                   what: together.map { |due| "#{due.action} #{due.position_name.downcase}" }, overdue: date < today)
         end
       end

@@ -64,7 +64,7 @@ module UprightBench
       def withdraw
         KeepConsent.stop(@customer, how: "written", by: @by, at: @at)
         Outbox::Withdraw.call(Models::Message.where(card_id: cards.select(:id), state: Models::Message::WAITING), "the customer asked to be forgotten")
-        Models::Visit.booked.where(customer_id: @customer.id).update(state: "called_off")
+        Models::Booking.booked.where(customer_id: @customer.id).update(state: "called_off")
       end
 
       def forget_words

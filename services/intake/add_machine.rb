@@ -5,21 +5,24 @@ module UprightBench
     # A customer's machine, with what is fitted in it: since it was bought new, or since nobody knows when.
     class AddMachine
       # @return [Models::Machine]
-      # @raise [Invalid] when the plate is on file for this model already
-      def self.call(customer, sheet_id:, by:, at:, plate: nil, bought_on: nil, bought_at: nil, second_hand: false)
-        sheet = Lookup.one(Models::Sheet, sheet_id)
-        DB.transaction do
-          machine = Models::Machine.create(customer_id: customer.id, sheet_id: sheet.id, plate: plate, bought_on: bought_on, bought_at: bought_at,
-                                           second_hand: second_hand, created_by: by.id, created_at: at)
-          fit(machine, sheet, second_hand ? nil : bought_on, by)
-          History.note("added", machine, by: by, at: at)
-          machine
+      # @raise [Invalid] when the serial number is on file for this model already
+      def self.call(customer, sheet_id:, by:, at:, serial_number: nil, bought_on: nil, bought_at: nil, second_hand: false)
+        sheet = Lookup.one(:sheet, sheet_id)
+        Constraint.told("machines_serial_number" => -> { refuse_known(sheet) }) do
+          DB.transaction do
+            machine = Models::Machine.create(customer_id: customer.id, sheet_id: sheet.id, serial_number: serial_number, bought_on: bought_on, bought_at: bought_at,
+                                             second_hand: second_hand, created_by: by.id, created_at: at)
+            fit(machine, sheet, second_hand ? nil : bought_on, by)
+            History.note("added", machine, by: by, at: at)
+            machine
+          end
         end
-      rescue Sequel::UniqueConstraintViolation => e
-        raise unless e.message.include?("machines_plate")
-
-        raise Invalid, { plate: ["A #{sheet.title} with this plate is on file already; find it by its plate."] }
       end
+
+      def self.refuse_known(sheet)
+        raise Invalid, { serial_number: ["A #{sheet.title} with this serial number is on file already. Find it by that number."] }
+      end
+      private_class_method :refuse_known
 
       def self.fit(machine, sheet, since, by)
         rows = sheet.to_core.positions.map do |position|

@@ -48,7 +48,7 @@ module UprightBench
       end
 
       def self.keep(job, one, by, at)
-        row = { job_id: job.id, digest: one.digest, width: one.width, height: one.height, stage: job.state, added_by: by.id, added_at: at }
+        row = { job_id: job.id, digest: one.digest, width: one.width, height: one.height, state: job.state, added_by: by.id, added_at: at }
         id = Models::Picture.dataset.insert_conflict(target: %i[job_id digest]).insert(row)
         History.note("added picture", job, by: by, at: at, job: job, data: { picture: id }) if id
         id

@@ -3,7 +3,7 @@
 module UprightBench
   module Services
     # Finds customers and machines as somebody types: parts of a name in any order (accents forgiven, small typing errors
-    # too when nothing else is found), the last digits of a phone, a plate; or scans a tag (J1042) or a filter label (M17).
+    # too when nothing else is found), the last digits of a phone, a serial number; or scans a tag (J1042) or a filter label (M17).
     class FindCustomers
       MOST = 12
       FEWEST_LETTERS = 2
@@ -12,7 +12,7 @@ module UprightBench
       MOST_TO_RANK = 200 # of those that match, so many are put in order; whoever matches too many types on
 
       # One machine of a customer, or a customer without machines (machine_id nil).
-      Hit = Struct.new(:customer_id, :name, :phone, :town, :fleet, :machine_id, :title, :plate, :job_number, keyword_init: true)
+      Hit = Struct.new(:customer_id, :name, :phone, :town, :fleet, :machine_id, :title, :serial_number, :job_number, keyword_init: true)
 
       # @param text [String]
       # @return [Array<Hit>] the closest first
@@ -67,7 +67,7 @@ module UprightBench
       end
 
       def owners_of_machines
-        machines = Models::Machine.where(contains(:plate, @text))
+        machines = Models::Machine.where(contains(:serial_number, @text))
         (scanned ? machines.or(id: scanned) : machines).select(:customer_id).limit(MOST_TO_RANK)
       end
 
@@ -92,17 +92,17 @@ module UprightBench
 
       def columns
         [Sequel[:c][:id].as(:customer_id), :name, :phone, :town, :fleet, Sequel[:m][:id].as(:machine_id),
-         Sequel.join([Sequel[:s][:maker], Sequel[:s][:model_name]], " ").as(:title), :plate, Sequel[:j][:number].as(:job_number)]
+         Sequel.join([Sequel[:s][:maker], Sequel[:s][:model_name]], " ").as(:title), :serial_number, Sequel[:j][:number].as(:job_number)]
       end
 
-      # A typed plate, or a scan, brings its own machine to the top.
+      # A typed serial number, or a scan, brings its own machine to the top.
       def closest(rows)
         hits = rows.map { |row| Hit.new(**row.values) }
-        hits.sort_by.with_index { |hit, place| [meant?(hit) ? 0 : 1, place] }
+        hits.sort_by.with_index { |hit, index| [meant?(hit) ? 0 : 1, index] }
       end
 
       def meant?(hit)
-        hit.plate.to_s.upcase.include?(@text.upcase) || (!scanned.nil? && hit.machine_id == scanned) || last_digits?(hit)
+        hit.serial_number.to_s.upcase.include?(@text.upcase) || (!scanned.nil? && hit.machine_id == scanned) || last_digits?(hit)
       end
 
       def last_digits?(hit)

@@ -5,7 +5,7 @@ module UprightBench
     # Puts a customer's machine on the bench. The same request key twice gives the same job.
     class TakeIn
       # @param input [Hash] customer_id or customer {name, phone, email, street, town, language, email_agreed, text_agreed, post_agreed, phone_agreed};
-      #   machine_id or machine {sheet_id, or rough {maker, model, kind}; plate, bought_on, bought_at, second_hand};
+      #   machine_id or machine {sheet_id, or rough {maker, model, kind}; serial_number, bought_on, bought_at, second_hand};
       #   use {hours_per_week, traits, allergy}; complaint, accessories {name => pieces}, request_key;
       #   made_safe, conditions (keys of Core::Intake::Safety::CONDITIONS, each of which raises a stop)
       # @param by [Models::Person] also the one who made the machine safe
@@ -24,14 +24,12 @@ module UprightBench
 
       # Sent twice at once, the second waits, and its answer is the first's.
       def call
-        DB.transaction do
-          OneAtATime.wait("take-in", @input.fetch(:request_key))
-          already || take_in
+        Constraint.told("jobs_one_open_per_machine" => -> { raise Refused, "Somebody else took this machine in just now." }) do
+          DB.transaction do
+            OneAtATime.wait("take-in", @input.fetch(:request_key))
+            already || take_in
+          end
         end
-      rescue Sequel::UniqueConstraintViolation => e
-        raise unless e.message.include?("jobs_one_open_per_machine")
-
-        raise Refused, "This machine was put on the bench by somebody else just now."
       end
 
       private
@@ -48,7 +46,7 @@ module UprightBench
         SetClocks.again([machine], on: Config::Zone.date(@at), why: "its use was told anew at job #{job.refresh.number}") if used_otherwise
         count_in(job)
         stop(job)
-        Models::Visit.booked.where(customer_id: job.customer_id).update(state: "came")
+        Models::Booking.booked.where(customer_id: job.customer_id).update(state: "came")
         History.note("took in", job, by: @by, at: @at, job: job, data: { complaint: job.complaint, accessories: accessories, conditions: conditions })
         job
       end
@@ -56,8 +54,13 @@ module UprightBench
       # @return [Boolean] it is used otherwise than was known
       def use_told(machine)
         before = [machine.hours_per_week, machine.traits.sort]
-        machine.update(@input.fetch(:use))
+        machine.update(use_columns)
         [machine.hours_per_week, machine.traits.sort] != before
+      end
+
+      def use_columns
+        use = @input.fetch(:use)
+        use[:traits] ? use.merge(traits: Sequel.pg_array(use[:traits].to_a, :text)) : use
       end
 
       def accessories
@@ -81,7 +84,7 @@ module UprightBench
       def known_machine
         return unless @input[:machine_id]
 
-        machine = Lookup.one(Models::Machine, @input[:machine_id]).lock! # two who take it in at once do so one after the other
+        machine = Lookup.one(:machine, @input[:machine_id]).lock! # two who take it in at once do so one after the other
         raise Refused, "That machine belongs to another customer." if @input[:customer_id] && machine.customer_id != @input[:customer_id]
 
         machine
@@ -95,7 +98,7 @@ module UprightBench
       end
 
       def customer
-        return Lookup.one(Models::Customer, @input[:customer_id]) if @input[:customer_id]
+        return Lookup.one(:customer, @input[:customer_id]) if @input[:customer_id]
 
         made = Models::Customer.create(**@input.fetch(:customer), created_by: @by.id, created_at: @at)
         KeepConsent.begin(made, how: "counter", by: @by, at: @at)

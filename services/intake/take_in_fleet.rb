@@ -14,8 +14,8 @@ module UprightBench
       def self.call(customer, rows, request_key:, by:, at:)
         DB.transaction do
           Models::Customer.where(id: customer.id).for_update.first # two lists of one customer wait for each other
-          rows.each_with_index.map do |row, place|
-            TakeIn.call({ customer_id: customer.id, request_key: key_of(request_key, place), use: use(row), **row.except(:hours_per_week) }, by: by, at: at)
+          rows.each_with_index.map do |row, index|
+            TakeIn.call({ customer_id: customer.id, request_key: key_of(request_key, index), use: use(row), **row.except(:hours_per_week) }, by: by, at: at)
           end
         end
       end

@@ -23,7 +23,7 @@ module UprightBench
       # @param place [Core::Sheets::Position]
       # @return [Integer]
       def self.rotation_minutes(place)
-        place.minutes + Core::Work::Plan::ACTION_MINUTES.values_at(:replace, :wash).sum
+        Core::Work::Plan.minutes(place, :replace) + Core::Findings::VerdictKind.of(:wash).minutes
       end
 
       NONE = { part_id: nil, part_reason: nil, goes_back: Sequel.pg_array([], :text), rotates: false, own_spare: false }.freeze
@@ -39,10 +39,10 @@ module UprightBench
 
       def call
         raise Refused, "This is done already; undo it first." if @item.state == "done"
-        raise Refused, "Job #{@job.number} is #{@job.state.tr('_', ' ')}." unless %i[looked_over settled in_work waiting].include?(@job.stage)
+        raise Refused, "Job #{@job.number} is #{@job.state_words}." unless @job.changeable?
 
         @item.update(fields)
-        @job.update(Promises.fields(@job, at: @at)) if @job.stage == :looked_over
+        @job.update(Promises.fields(@job, at: @at)) if @job.estimated?
         History.note("chose part", @item, by: @by, at: @at, job: @job, data: { position: @item.position, choice: @choice })
         @item
       end
@@ -89,7 +89,7 @@ module UprightBench
       end
 
       def action(name)
-        { action: name, minutes: place.minutes + Core::Work::Plan::ACTION_MINUTES.fetch(name.to_sym), state: "to_do", done_by: nil, done_at: nil }
+        { action: name, minutes: Core::Work::Plan.minutes(place, name), state: "to_do", done_by: nil, done_at: nil }
       end
 
       def place

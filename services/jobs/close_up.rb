@@ -12,7 +12,7 @@ module UprightBench
       # @param wet_reason [String, nil] why a wet part goes back; recorded under the person's name
       # @raise [Refused] while something is to do, a stop stands, or a part is wet
       def self.call(number, by:, at:, wet_reason: nil)
-        EnterStage.call(number, :closed_up, by: by, at: at) { |job| new(job, by, at, wet_reason.to_s.strip).call }
+        EnterState.call(number, :closed_up, by: by, at: at) { |job| new(job, by, at, wet_reason.to_s.strip).call }
       end
 
       def initialize(job, by, at, wet_reason)
@@ -110,7 +110,7 @@ module UprightBench
       # A strip at so many percent of its rated hours, since it was fitted, is evidence of the use.
       def read_strips
         indicators.each do |key, percent|
-          clock = @job.sheet.position(key).tasks.flat_map(&:clocks).find { |one| one.kind == :hours }
+          clock = @job.sheet.position(key).tasks.flat_map(&:clocks).find { |counted| counted.kind == :hours }
           since = Models::Fitting.in_place.where(machine_id: @job.machine_id, position: key).get(:fitted_on)
           next unless clock && since && since < today
 

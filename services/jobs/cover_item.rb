@@ -10,7 +10,7 @@ module UprightBench
         DB.transaction do
           job = Lookup.job(number, lock: true)
           item = Lookup.work_item(job, item_id)
-          raise Refused, "Job #{number} is #{job.state.tr('_', ' ')}: who pays is settled before it is agreed." unless job.stage == :looked_over
+          raise Refused, "Job #{number} is #{job.state.tr('_', ' ')}: who pays is settled before it is agreed." unless job.estimated?
 
           warranty = job.machine.warranty(Config::Zone.date(at))
           raise Refused, "The maker covers nothing: #{warranty.reason}." if covered && !warranty.in?

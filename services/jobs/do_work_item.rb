@@ -38,7 +38,7 @@ module UprightBench
       private
 
       def refuse_too_early
-        raise Refused, "The customer has not agreed yet: settle the job first." unless %i[settled in_work waiting].include?(@job.stage)
+        raise Refused, "The customer has not agreed yet: settle the job first." unless @job.agreed?
 
         stop = Models::Stop.standing.first(job_id: @job.id)
         return if stop.nil? || @item.action == "refer"
@@ -52,9 +52,9 @@ module UprightBench
 
         agreed = Quotes.agreed(@job)
         refuse_ended_warranty(agreed)
-        items = @job.work_items_dataset.eager(:part).order(:place).all
+        items = @job.work_items_dataset.eager(:part).order(:sequence).all
         begun = items.select { |item| item.state == "done" || item.id == @item.id }
-        return if Quotes.within?(agreed, Quotes.of(@job, begun, held: agreed, whole: items))
+        return if Quotes.agreement(agreed).within?(Quotes.of(@job, begun, held: agreed, whole: items))
 
         raise Refused, "#{@job.sheet.position(@item.position).name} goes beyond what the customer agreed to: agree it again first."
       end
@@ -89,10 +89,10 @@ module UprightBench
       # The level is locked, so that two jobs that ask at once are answered one after the other.
       def refuse_kept
         level = Models::StockLevel.where(part_id: @item.part_id).for_update.get(:pieces).to_i
-        claims = Kept.claims(@item.part)
+        claims = ReservedParts.claims(@item.part)
         return if level.zero? || (claims.index(@job.number) || claims.size) < level # none at all is said by the move itself
 
-        raise Refused, "The last #{@item.part.name} is kept for job #{claims.first}, which agreed before: receive more, or choose another part."
+        raise Refused, "The last #{@item.part.name} is reserved for job #{claims.first}, which agreed before: receive more, or choose another part."
       end
 
       def do_wash

@@ -9,7 +9,7 @@ module UprightBench
       # @raise [Refused] before it is closed up, declined or referred
       # @raise [Invalid] naming what is missing, while nobody says where it is
       def self.call(number, by:, at:, counted_out: {}, missing_note: nil)
-        EnterStage.call(number, :handed_over, by: by, at: at) do |job|
+        EnterState.call(number, :handed_over, by: by, at: at) do |job|
           note = missing_note.to_s.strip
           missing = count_out(job, counted_out)
           raise Invalid, { missing_note: ["Missing: #{Core::Intake::Accessories.words(missing)}. Give it back, or write where it is."] } if missing.any? && note.empty?
@@ -20,8 +20,8 @@ module UprightBench
 
       # @return [Hash{String=>Integer}] what does not go back
       def self.count_out(job, counted_out)
-        came = job.accessories.to_h { |one| [one.name, one.pieces_in] }
-        job.accessories.each { |one| one.update(pieces_out: counted_out.fetch(one.name, 0).clamp(0, one.pieces_in)) }
+        came = job.accessories.to_h { |accessory| [accessory.name, accessory.pieces_in] }
+        job.accessories.each { |accessory| accessory.update(pieces_out: counted_out.fetch(accessory.name, 0).clamp(0, accessory.pieces_in)) }
         Core::Intake::Accessories.new(came).missing(counted_out)
       end
       private_class_method :count_out

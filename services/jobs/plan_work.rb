@@ -20,7 +20,7 @@ module UprightBench
 
       def call
         planned = plan
-        planned.each_with_index { |item, place| keep(item, place) }
+        planned.each_with_index { |item, index| keep(item, index) }
         gone = @known.keys - planned.map(&:position)
         Models::WorkItem.where(job_id: @job.id, position: gone, state: "to_do").delete
       end
@@ -33,11 +33,11 @@ module UprightBench
         Core::Work::Plan.new(sheet: @job.sheet, findings: findings, missing: missing).call
       end
 
-      def keep(item, place)
+      def keep(item, index)
         known = @known[item.position]
-        fields = { place: place, action: item.action.to_s, minutes: item.minutes, reason: item.reason }
+        fields = { sequence: index, action: item.action.to_s, minutes: item.minutes, reason: item.reason }
         return Models::WorkItem.create(job_id: @job.id, position: item.position, **fields) if known.nil?
-        return known.update(place: place) if settled?(known, item)
+        return known.update(sequence: index) if settled?(known, item)
 
         known.update(**fields, state: "to_do", done_by: nil, done_at: nil, **(known.action == item.action.to_s ? {} : ChoosePart::NONE))
       end

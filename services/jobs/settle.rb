@@ -8,7 +8,7 @@ module UprightBench
       # @raise [Refused] while a part is not chosen, or when somebody else settled it just now
       # @raise [Invalid] when something must be agreed to by name
       def self.call(number, by:, at:, **agreed)
-        EnterStage.call(number, :settled, by: by, at: at, again: ->(job) { refuse_other(job, agreed) }) do |job|
+        EnterState.call(number, :settled, by: by, at: at, again: ->(job) { refuse_other(job, agreed) }) do |job|
           estimate = Agree.new(job, by, at, **agreed).call
           { agreed_name: estimate.agreed_name, agreed_how: estimate.agreed_how, agreed_at: at, **Promises.fields(job, at: at) }
         end

@@ -2,17 +2,17 @@
 
 module UprightBench
   module Services
-    # Frees a place on the rack. Before the clock ends it takes a reason, which stays with the part.
+    # Frees a slot on the rack. Before the clock ends it takes a reason, which stays with the part.
     class TakeOffRack
       # @raise [Refused] when the part is still wet and no reason is given
       def self.call(stay_id, by:, at:, early_reason: nil)
         DB.transaction do
-          stay = Lookup.one(Models::RackStay, stay_id)
+          stay = Lookup.one(:rack_stay, stay_id)
           job = Models::Job.where(id: stay.work_item.job_id).for_update.first
           next stay if stay.refresh.off_at
 
           take_off(stay, job, by, at, early_reason)
-          MoveOn.call(job) if %i[in_work waiting].include?(job.stage) # a spare may dry long after its job
+          MoveOn.call(job) if job.under_way? # a spare may dry long after its job
           stay
         end
       end

@@ -2,7 +2,7 @@
 
 module UprightBench
   module Services
-    # Takes back what was ticked by mistake: the part goes back to the shelf, the rack place is freed.
+    # Takes back what was ticked by mistake: the part goes back to the shelf, its rack slot is freed.
     class UndoWorkItem
       REASON = "ticked by mistake"
 
@@ -11,13 +11,13 @@ module UprightBench
         DB.transaction do
           job = Lookup.job(number, lock: true)
           item = Lookup.work_item(job, item_id)
-          raise Refused, "Job #{number} is closed up: nothing is undone any more." unless %i[looked_over settled in_work waiting].include?(job.stage)
+          raise Refused, "Job #{number} is closed up: nothing is undone any more." unless job.changeable?
           next item if item.to_do?
 
           give_back(job, item, by, at) if item.state == "done"
           item.update(state: "to_do", done_by: nil, done_at: nil)
           History.note("undid", item, by: by, at: at, job: job)
-          MoveOn.call(job) if %i[in_work waiting].include?(job.stage)
+          MoveOn.call(job) if job.under_way?
           item
         end
       end

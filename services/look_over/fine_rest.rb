@@ -13,7 +13,7 @@ module UprightBench
         DB.transaction do
           job = Lookup.job(number, lock: true)
           rest(job, station).map do |place|
-            RecordFinding.new(job, place.key, observed: Core::Findings.fine(place), mark: :leave, version: 0, by: by, at: at).call
+            RecordFinding.new(job, place.key, observed: Core::Findings.fine(place), verdict: :leave, version: 0, by: by, at: at).call
             place.key
           end
         end

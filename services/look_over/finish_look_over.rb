@@ -6,7 +6,7 @@ module UprightBench
     class FinishLookOver
       # @raise [Refused] when nothing was looked at yet, or the job is past this point
       def self.call(number, by:, at:)
-        EnterStage.call(number, :looked_over, by: by, at: at) do |job|
+        EnterState.call(number, :looked_over, by: by, at: at) do |job|
           raise Refused, "Nothing has been looked at yet: walk the air path first." if Models::Finding.where(job_id: job.id).empty?
 
           PlanWork.call(job, by: by)

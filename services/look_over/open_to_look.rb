@@ -4,8 +4,6 @@ module UprightBench
   module Services
     # May something be recorded at a place of a job now?
     module OpenToLook
-      STAGES = %i[taken_in looked_over settled in_work waiting].freeze
-
       module_function
 
       # @param job [Models::Job]
@@ -24,7 +22,7 @@ module UprightBench
 
       # @raise [Refused]
       def refuse_past(job)
-        raise Refused, "Job #{job.number} is #{job.state.tr('_', ' ')}: nothing more is recorded." unless STAGES.include?(job.stage)
+        raise Refused, "Job #{job.number} is #{job.state_words}: nothing more is recorded." unless job.recordable?
       end
     end
   end

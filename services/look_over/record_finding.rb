@@ -7,7 +7,7 @@ module UprightBench
       # @param number [Integer] the job's
       # @param position [String] a key of the job's sheet
       # @param observed [Hash{Symbol=>Object}] as in Core::Findings::KINDS
-      # @param mark [Symbol, nil] the person's own mark, over what the rule says
+      # @param verdict [Symbol, nil] the person's own, over what the rule says
       # @param version [Integer] the version that was on the screen; 0 for none
       # @param policy [Core::Findings::Policy] the shop's, when the caller has read it
       # @param request_key [String, nil] a UUID of this save: sent again after a lost answer, it is saved once
@@ -15,7 +15,7 @@ module UprightBench
       # @raise [Stale] when somebody else saved in the meantime
       # @raise [Refused] for a wash of what must not be wetted, when a stop keeps the machine shut, or the job is past recording
       # @yieldparam job [Models::Job] locked, where what was seen can be told only by its sheet
-      # @yieldreturn [Hash] observed, version, mark and request_key
+      # @yieldreturn [Hash] observed, version, verdict and request_key
       def self.call(number, position, by:, at:, **seen)
         DB.transaction do
           job = Lookup.job(number, lock: true)
@@ -25,14 +25,14 @@ module UprightBench
       end
 
       # Also for a job that the caller has locked.
-      def initialize(job, position, observed:, version:, by:, at:, mark: nil, request_key: nil, policy: nil)
+      def initialize(job, position, observed:, version:, by:, at:, verdict: nil, request_key: nil, policy: nil)
         @job = job
         @policy = policy
         OpenToLook.check(job, position)
         @request_key = request_key
         @position = job.sheet.position(position)
         @observed = observed
-        @mark = mark
+        @own = verdict
         @version = version
         @by = by
         @at = at
@@ -43,14 +43,14 @@ module UprightBench
         return before if @request_key && before&.request_key == @request_key
 
         refuse_stale(before)
-        raise Refused, "#{@position.name} must not be wetted: mark it clean or replace." if @mark == :wash && !@position.washable?
+        raise Refused, "#{@position.name} must not be wetted: choose clean or replace." if @own == :wash && !@position.washable?
 
         verdict = settled_verdict
         saved = verdict ? save(before, verdict) : clear(before)
         learn(before, saved)
         Models::Skip.where(job_id: @job.id, position: @position.key).delete if verdict
         KeepStop.call(@job, @position, verdict, by: @by, at: @at)
-        PlanWork.call(@job, by: @by) unless @job.stage == :taken_in
+        PlanWork.call(@job, by: @by) unless @job.to_look_over?
         saved
       end
 
@@ -63,35 +63,35 @@ module UprightBench
         raise Stale, "#{who} in the meantime. Yours was not saved; look at both and save again."
       end
 
-      # The person's mark wins, and the rule's own answer stays in the reason.
+      # The person's verdict wins, and the rule's own answer stays in the reason.
       def settled_verdict
         rule = Core::Findings::Read.new(position: @position, observed: @observed, background: background).call
-        return rule if @mark.nil? || @mark == rule&.mark
-        return looked_fine if @mark == :leave && rule.nil?
+        return rule if @own.nil? || @own == rule&.kind
+        return looked_fine if @own == :leave && rule.nil?
 
-        because = rule ? " The rule says #{rule.mark}: #{rule.reason}" : ""
-        Core::Findings::Verdict.new(mark: @mark, clause: :own_mark, confidence: :low, stop: rule&.stop || false,
+        because = rule ? " The rule says #{rule.kind}: #{rule.reason}" : ""
+        Core::Findings::Verdict.new(kind: @own, clause: :own_verdict, confidence: :low, stop: rule&.stop || false,
                                     reason: "Marked by #{@by.name}.#{because}")
       end
 
       def looked_fine
-        Core::Findings::Verdict.new(mark: :leave, clause: :looked_fine, confidence: :fair, reason: "Looked at, nothing to do.")
+        Core::Findings::Verdict.new(kind: :leave, clause: :looked_fine, confidence: :fair, reason: "Looked at, nothing to do.")
       end
 
       # The raw material of a household's own factor: how far gone it is, and how far gone it should be by the clock.
       def loads
-        found = Core::Findings::Load.found(@position, @observed, policy: policy)
-        return { load_found: nil, load_expected: nil } unless found
+        found = Core::Findings::Wear.found(@position, @observed, policy: policy)
+        return { wear_found: nil, wear_expected: nil } unless found
 
         due = Models::Due.running.where(machine_id: @job.machine_id, position: @position.key).exclude(due_on: nil).order(:due_on).first
         dates = due && { **due.values.slice(:started_on, :due_on), personal: due.personal.to_f, today: Config::Zone.date(@at) }
-        { load_found: found, load_expected: dates && Core::Findings::Load.expected(**dates) }
+        { wear_found: found, wear_expected: dates && Core::Findings::Wear.expected(**dates) }
       end
 
       # From what was seen now, or no longer.
       def learn(before, saved)
-        telling = [before, saved].compact.any? { |finding| finding.load_found || finding.seen.key?(:indicator_percent) }
-        Models::Learned.draw_again(@job.machine_id, @position.key) if telling
+        telling = [before, saved].compact.any? { |finding| finding.wear_found || finding.seen.key?(:indicator_percent) }
+        Models::WearHistory.draw_again(@job.machine_id, @position.key) if telling
       end
 
       def policy
@@ -108,7 +108,7 @@ module UprightBench
       end
 
       def save(before, verdict)
-        fields = { observed: Sequel.pg_jsonb(@observed), mark: verdict.mark.to_s, own_mark: !@mark.nil?, reason: verdict.reason,
+        fields = { observed: Sequel.pg_jsonb(@observed), verdict: verdict.kind.to_s, own_verdict: !@own.nil?, reason: verdict.reason,
                    clause: verdict.clause.to_s, confidence: verdict.confidence.to_s, found_by: @by.id, found_at: @at,
                    request_key: @request_key, **loads }
         saved = if before
@@ -116,7 +116,7 @@ module UprightBench
                 else
                   Models::Finding.create(**fields, job_id: @job.id, position: @position.key)
                 end
-        History.note("found", saved, by: @by, at: @at, job: @job, data: { position: @position.key, observed: @observed, mark: verdict.mark })
+        History.note("found", saved, by: @by, at: @at, job: @job, data: { position: @position.key, observed: @observed, verdict: verdict.kind })
         saved
       end
 

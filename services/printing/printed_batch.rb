@@ -38,7 +38,7 @@ module UprightBench
       end
 
       def style
-        @style ||= Policies.now.then { |policies| Papers::PostCard::Style.of("card_size" => policies.choice("card_size"), "card_layout" => policies.choice("card_layout")) }
+        @style ||= Policies.now.then { |policies| Papers::PostCard::Style.of("card_size" => policies["card_size"], "card_layout" => policies["card_layout"]) }
       end
     end
   end

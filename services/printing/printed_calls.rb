@@ -24,9 +24,9 @@ module UprightBench
       end
 
       def paper(_part)
-        cards = waiting.eager(:customer).order(:calls, :id).all
+        cards = waiting.eager(:customer).order(:phone_calls, :id).all
         letters = Outbox::Letters.new(cards, shop: shop)
-        rows = cards.map { |card| { name: card.customer.name, phone: card.customer.phone, words: letters.of(card).call, calls: card.calls } }
+        rows = cards.map { |card| { name: card.customer.name, phone: card.customer.phone, words: letters.of(card).phone_script, phone_calls: card.phone_calls } }
         Papers::CallList.new(shop: shop.name, rows: rows)
       end
 

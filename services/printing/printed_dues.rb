@@ -9,7 +9,7 @@ module UprightBench
       # @param customer [Integer] id
       def initialize(customer:)
         super()
-        @customer = Lookup.one(Models::Customer, customer)
+        @customer = Lookup.one(:customer, customer)
       end
 
       def name

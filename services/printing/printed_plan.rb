@@ -2,12 +2,12 @@
 
 module UprightBench
   module Services
-    # A year of a customer's machines in as few visits as there can be, with the parts to have there.
+    # A year of a customer's machines in as few service days as there can be, with the parts to have there.
     class PrintedPlan < PrintedDues
-      # @param visit [PlanYear::Visit]
+      # @param service day [PlanYear::ServiceDay]
       # @return [Array<Hash>] a machine and day each, as Papers::DueList takes them
-      def self.machines(visit)
-        visit.rows.map { |row| { date: visit.date, overdue: false, **row } }
+      def self.machines(service_day)
+        service_day.rows.map { |row| { date: service_day.date, overdue: false, **row } }
       end
 
       def name
@@ -21,11 +21,11 @@ module UprightBench
       end
 
       def rows
-        @rows ||= PlanYear.call(@customer, today: today, policies: Policies.now).flat_map { |visit| self.class.machines(visit) + parts_of(visit) }
+        @rows ||= PlanYear.call(@customer, today: today, policies: Policies.now).flat_map { |service_day| self.class.machines(service_day) + parts_of(service_day) }
       end
 
-      def parts_of(visit)
-        visit.parts.map { |part, pieces| { date: visit.date, overdue: false, machine: "Part to have there", what: ["#{pieces} × #{part.name} #{part.number}"] } }
+      def parts_of(service_day)
+        service_day.parts.map { |part, pieces| { date: service_day.date, overdue: false, machine: "Part to have there", what: ["#{pieces} × #{part.name} #{part.number}"] } }
       end
     end
   end

@@ -22,6 +22,11 @@ module UprightBench
         end
       end
 
+      # @return [Integer] the id of the newest version of any sheet; 0 when there is none
+      def self.newest
+        Models::SheetVersion.max(:id).to_i
+      end
+
       # Sheet and version name each other: the version's id is drawn first, and the database checks both at the end.
       def self.keep(sheet, parsed, content, version, note:, by:, at:)
         id = DB.get(Sequel.function(:nextval, Sequel.function(:pg_get_serial_sequence, "sheet_versions", "id")))

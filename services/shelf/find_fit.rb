@@ -43,7 +43,7 @@ module UprightBench
 
       def sheets
         found = named(Models::Sheet, Sequel.join([:maker, " ", :model_name])).order(:maker, :model_name).limit(MOST * 4).all
-        found.sort_by.with_index { |sheet, place| [-whole_words(sheet), place] }.first(MOST)
+        found.sort_by.with_index { |sheet, index| [-whole_words(sheet), index] }.first(MOST)
       end
 
       # "Loft K" means the K more than any Brackwater.

@@ -12,7 +12,7 @@ module UprightBench
       # @param sheet [Core::Sheets::Sheet]
       # @param machine [Models::Machine, nil] nil asks for the model as such
       # @param today [Date]
-      # @param job [Models::Job, nil] whose own kept parts are free to it
+      # @param job [Models::Job, nil] whose own reserved parts are free to it
       def initialize(sheet, machine = nil, today:, smell: false, job: nil)
         @sheet = sheet
         @machine = machine
@@ -28,8 +28,8 @@ module UprightBench
         places = keys.map { |key| @sheet.position(key) }
         fitted = @machine ? Models::Fitting.in_place.where(machine_id: @machine.id, position: keys).exclude(part_id: nil).select_hash(:position, :part_id) : {}
         ids = (in_question(places) + fitted.values).uniq
-        kept = Kept.for_others(ids, except: @job)
-        parts = Models::Part.where(id: ids).eager(:stock_level, :supplier).all.map { |part| part.to_core(kept: kept[part.id]) }
+        reserved = ReservedParts.for_others(ids, except: @job)
+        parts = Models::Part.where(id: ids).eager(:stock_level, :supplier).all.map { |part| part.to_core(reserved: reserved[part.id]) }
         rules = rules_for(ids, keys).map(&:to_core)
         places.to_h { |place| [place.key, answer(place, parts, rules, fitted[place.key])] }
       end
@@ -75,7 +75,7 @@ module UprightBench
       def answer(place, parts, rules, fitted_id)
         Core::Fit::Find.new(position: place, parts: parts, rules: rules, wants: @wants, fitted: parts.find { |part| part.id == fitted_id },
                             partner: place.never_without && @sheet.position(place.never_without),
-                            machine: Core::Fit::Machine.of(@sheet, plate: @machine&.plate)).call
+                            machine: Core::Fit::Machine.of(@sheet, serial_number: @machine&.serial_number)).call
       end
     end
   end

@@ -58,7 +58,7 @@ module UprightBench
       end
 
       def row(id, dues, walk_ins, lead_days)
-        forecast = Core::Shelf::Forecast.new(dues: dues, walk_ins_a_week: walk_ins, lead_days: lead_days, review_days: @policies.number("review_days"),
+        forecast = Core::Shelf::Forecast.new(dues: dues, walk_ins_a_week: walk_ins, lead_days: lead_days, review_days: @policies["review_days"],
                                              service_level: @policies.service_level)
         weeks = forecast.weeks(WEEKS).map(&:first)
         [id, forecast.days, forecast.from_dues, forecast.from_walk_ins, forecast.level, Sequel.pg_array(weeks, :real), walk_ins, dues.sum(&:tasks)]

@@ -67,16 +67,22 @@ module UprightBench
       end
 
       def call
-        # In the order of the numbers, as every list does: two lists at once do not wait for each other in a ring.
-        @changes.sort_by(&:number).each_slice(SLICE) { |slice| write(slice) }
+        Constraint.told("parts_barcode" => -> { refuse_barcode }) { write_all }
         ids = Models::Part.where(number: @changes.map(&:number)).select_hash(:number, :id)
         succeed(ids)
         note(ids)
-      rescue Sequel::UniqueConstraintViolation
-        raise Refused, "A barcode would stand on two parts for a moment: empty it on the one first."
       end
 
       private
+
+      def refuse_barcode
+        raise Refused, "A barcode would stand on two parts for a moment. Empty it on the first part, apply, then give it to the other."
+      end
+
+      # In the order of the numbers, as every list does: two lists at once do not wait for each other in a ring.
+      def write_all
+        @changes.sort_by(&:number).each_slice(SLICE) { |slice| write(slice) }
+      end
 
       def write(slice)
         update = COLUMNS.to_h { |column| [column, Sequel[:excluded][column]] }

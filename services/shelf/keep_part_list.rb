@@ -23,8 +23,8 @@ module UprightBench
       def keep(source, by, at)
         forget_old(at)
         import = Models::PartImport.create(given_by: by.id, given_at: at, state: "kept")
-        bytes = pieces(source).each_with_index.sum do |piece, place|
-          DB[:part_import_pieces].insert(part_import_id: import.id, place: place, bytes: Sequel.blob(piece))
+        bytes = pieces(source).each_with_index.sum do |piece, index|
+          DB[:part_import_pieces].insert(part_import_id: import.id, sequence: index, bytes: Sequel.blob(piece))
           piece.bytesize
         end
         raise Invalid, { list: ["The list is empty."] } if bytes.zero?

@@ -10,17 +10,18 @@ module UprightBench
       # @param order_line_id [Integer, nil] what it was ordered by
       # @raise [Refused] when there are not enough
       def self.call(part, pieces:, kind:, by:, at:, job: nil, reason: nil, request_key: nil, order_line_id: nil)
-        DB.transaction(savepoint: true) do
-          Models::StockMove.create(part_id: part.id, pieces: pieces, kind: kind, job_id: job&.id, reason: reason, moved_by: by.id,
-                                   moved_at: at, request_key: request_key, order_line_id: order_line_id)
+        Constraint.told("stock_never_below_zero" => -> { refuse_empty(part) }, "stock_moves_once" => -> {}) do
+          DB.transaction(savepoint: true) do
+            Models::StockMove.create(part_id: part.id, pieces: pieces, kind: kind, job_id: job&.id, reason: reason, moved_by: by.id,
+                                     moved_at: at, request_key: request_key, order_line_id: order_line_id)
+          end
         end
-      rescue Sequel::CheckConstraintViolation => e
-        raise unless e.message.include?("stock_never_below_zero")
-
-        raise Refused, "There is no #{part.name} (#{part.number}) left on the shelf: receive one, or choose another part."
-      rescue Sequel::UniqueConstraintViolation => e
-        raise unless e.message.include?("stock_moves_once")
       end
+
+      def self.refuse_empty(part)
+        raise Refused, "There is no #{part.name} (#{part.number}) left on the shelf: receive one, or choose another part."
+      end
+      private_class_method :refuse_empty
     end
   end
 end

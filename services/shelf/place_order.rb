@@ -16,11 +16,9 @@ module UprightBench
         raise Invalid, { pieces: ["Say how many of at least one part."] } if wanted.empty?
         raise Invalid, { pieces: ["No more than #{MOST_PIECES} of a part at once."] } if wanted.values.max > MOST_PIECES
 
-        DB.transaction(savepoint: true) { new(supplier, wanted, request_key, by, at).call }
-      rescue Sequel::UniqueConstraintViolation => e
-        raise unless e.message.include?("supplier_orders_once")
-
-        Models::SupplierOrder.first!(request_key: request_key)
+        Constraint.told("supplier_orders_once" => -> { Models::SupplierOrder.first!(request_key: request_key) }) do
+          DB.transaction(savepoint: true) { new(supplier, wanted, request_key, by, at).call }
+        end
       end
 
       def initialize(supplier, wanted, request_key, by, at)

@@ -22,7 +22,7 @@ module UprightBench
       def self.call(import)
         changes = PartChanges.new(rows(import))
         keep(import, state: "read", problems: Sequel.pg_array(changes.problems.first(MOST_SHOWN), :text), reading: Sequel.pg_jsonb(told(changes)))
-      rescue Formats::Bad => e
+      rescue Formats::Malformed => e
         keep(import, state: "bad", problems: Sequel.pg_array(e.problems, :text))
       end
 
@@ -32,7 +32,7 @@ module UprightBench
       end
 
       # @return [Array<Hash>] as Formats::PartList reads them
-      # @raise [Formats::Bad]
+      # @raise [Formats::Malformed]
       def self.rows(import)
         Tempfile.create("part-list", encoding: "UTF-8") do |file|
           copy(import, file)
@@ -55,19 +55,19 @@ module UprightBench
 
       def self.write(file, line, number)
         refuse_long(line, number)
-        text = Config::Web::ReadableInput.mend(line)
+        text = Formats::ReadableText.of(line)
         file.write(number == 1 ? text.delete_prefix("\uFEFF") : text)
       end
 
       def self.refuse_long(line, number)
-        raise Formats::Bad, ["Line #{number}: it is longer than #{LONGEST_LINE / 1024} kB."] if line.bytesize > LONGEST_LINE
+        raise Formats::Malformed, ["Line #{number}: it is longer than #{LONGEST_LINE / 1024} kB."] if line.bytesize > LONGEST_LINE
       end
 
       def self.told(changes)
         fresh, other = changes.changes.partition(&:new?)
         { new: fresh.size, changed: other.size, same: changes.same, new_suppliers: changes.new_suppliers.first(MOST_SHOWN), problems: changes.problems.size, digest: changes.digest,
-          shown: changes.changes.first(MOST_SHOWN).map do |one|
-            { line: one.line, number: one.number, name: one.part&.name || one.fields.dig(:name, 1), new: one.new?, fields: one.fields }
+          shown: changes.changes.first(MOST_SHOWN).map do |change|
+            { line: change.line, number: change.number, name: change.part&.name || change.fields.dig(:name, 1), new: change.new?, fields: change.fields }
           end }
       end
       private_class_method :keep, :copy, :write, :refuse_long, :told

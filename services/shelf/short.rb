@@ -22,9 +22,9 @@ module UprightBench
         found = dataset
         found = found.where(Sequel[:parts][:id] => part_ids) if part_ids
         figures = found.naked.all
-        parts = Models::Part.where(id: figures.map { |one| one[:id] }).eager(:supplier).to_hash(:id)
+        parts = Models::Part.where(id: figures.map { |figure| figure[:id] }).eager(:supplier).to_hash(:id)
         forecasts = Models::PartForecast.where(part_id: parts.keys).to_hash(:part_id)
-        rows = figures.map { |one| row(one, parts.fetch(one[:id]), forecasts[one[:id]]) }
+        rows = figures.map { |figure| row(figure, parts.fetch(figure[:id]), forecasts[figure[:id]]) }
         rows.select { |row| row.pieces.positive? }.sort_by { |row| [row.part.supplier&.name || "~", row.part.number] }
       end
 
@@ -48,10 +48,10 @@ module UprightBench
       private_class_method :dataset
 
       def self.figures_of(parts)
-        figures = { level: %i[part_forecasts level], on_shelf: %i[stock_levels pieces], claimed: %i[kept pieces], on_order: %i[coming pieces] }
+        figures = { level: %i[part_forecasts level], on_shelf: %i[stock_levels pieces], claimed: %i[reserved pieces], on_order: %i[coming pieces] }
         columns = figures.map { |name, (table, column)| Sequel.function(:coalesce, Sequel[table][column], 0).as(name) }
         parts.left_join(:part_forecasts, part_id: Sequel[:parts][:id]).left_join(:stock_levels, part_id: Sequel[:parts][:id])
-             .left_join(Kept.all, { part_id: Sequel[:parts][:id] }, table_alias: :kept).left_join(coming, { part_id: Sequel[:parts][:id] }, table_alias: :coming)
+             .left_join(ReservedParts.all, { part_id: Sequel[:parts][:id] }, table_alias: :reserved).left_join(coming, { part_id: Sequel[:parts][:id] }, table_alias: :coming)
              .select(Sequel[:parts][:id], *columns)
       end
       private_class_method :figures_of

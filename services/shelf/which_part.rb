@@ -62,7 +62,7 @@ module UprightBench
 
         a_month = Sequel[:price_cents] / Sequel.function(:coalesce, :life_months, Core::Fit::Part::DEFAULT_LIFE_MONTHS)
         parts = Models::Part.where(pattern: false, discontinued: false)
-        rules = Models::FitRule.where(body_style: nil, plate_from: nil, plate_to: nil)
+        rules = Models::FitRule.where(body_style: nil, serial_from: nil, serial_to: nil)
         found = Models::Sheet.where(Sequel[:sheets][:id] => asked.map(&:first).uniq)
                              .join(rules, { model_title: Sequel.join([:maker, " ",
                                                                       :model_name]) }, table_alias: :rules).join(parts, { id: Sequel[:rules][:part_id] }, table_alias: :listed)

@@ -20,13 +20,13 @@ module UprightBench
       end
 
       # @param hours [Hash{String=>Hash{String=>String}}] "mon" => { "08:30" => "12:30" }
-      # @param holidays [Array<Date>]
+      # @param closed_days [Array<Core::Policies::ClosedDay>]
       # @param time_zone [String]
       # @raise [Invalid] when no day opens, or times run backwards
-      def initialize(hours:, holidays:, time_zone:)
+      def initialize(hours:, closed_days:, time_zone:)
         @zone = TZInfo::Timezone.get(time_zone)
         @hours = hours.transform_values { |times| times.to_h.map { |from, till| [minutes(from), minutes(till)] }.sort }
-        @holidays = holidays.to_h { |date| [date, true] }
+        @closed_days = closed_days
         @days = {}
         refuse("no day is open") if @hours.values.all?(&:empty?)
         refuse("a day closes before it opens, or opens twice at once") unless @hours.values.all? { |times| forward?(times) }
@@ -80,7 +80,7 @@ module UprightBench
       private
 
       def times_of(date)
-        @holidays.key?(date) ? [] : @hours.fetch(DAYS[date.wday], [])
+        @closed_days.any? { |day| day.closes?(date) } ? [] : @hours.fetch(DAYS[date.wday], [])
       end
 
       # @return [Integer] minutes of the day
@@ -90,7 +90,7 @@ module UprightBench
       end
 
       def forward?(times)
-        times.flatten.each_cons(2).with_index.all? { |(one, next_one), place| place.even? ? one < next_one : one <= next_one }
+        times.flatten.each_cons(2).with_index.all? { |(one, next_one), index| index.even? ? one < next_one : one <= next_one }
       end
 
       def refuse(why)

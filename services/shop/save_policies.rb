@@ -2,13 +2,13 @@
 
 module UprightBench
   module Services
-    # The owner changes the shop's policies. Checked by building what they are for.
+    # The owner changes the shop rules. Checked by building what they are for.
     class SavePolicies
       # @param values [Hash{String=>Object}] as in Policies
       # @raise [Forbidden]
       def self.call(values, by:, at:)
         Permissions.check!(:settings, by)
-        Policies.new(values).schedule
+        Policies.new(Models::Policy.select_hash(:key, :value).merge(values)).schedule
         DB.transaction do
           before = Policies.now.household_factors
           values.each { |key, value| keep(key, value, by, at) }

@@ -29,25 +29,25 @@ class CardsBrowserTest < BrowserTest
     assert_css "h2", text: "Leaving until"
     assert_css ".batch-card", count: 3
     assert_text "Delphine Unasked: has not agreed to any channel"
-    within(".batch-card", text: "Casimir Later") { click_link "See it as it leaves" }
+    within(".batch-card", text: "Casimir Later") { click_link "Preview" }
 
     assert_css "#preview .letter", text: "By text message"
     assert_css "#preview .letter", text: /\d+ characters: \d messages?/
     uncheck "Brynja Skipped"
-    click_button "Make this batch (3)"
+    click_button "Schedule 3 cards"
 
-    assert_text "Being written"
+    assert_text "Writing the cards"
     click_button "Pause"
 
-    assert_text "Paused: 0 of 0 through."
-    click_button "Go on"
+    assert_text "Paused: 0 of 0 done."
+    click_button "Continue"
     Services::WriteBatch.call(Models::Batch.order(:id).last, at: NOW)
 
-    assert_text "Leaving: 0 of 2 through."
+    assert_text "Sending: 0 of 2 done."
     Outbox::Round.new(Models::Batch.max(:id)).call
 
     assert_text "1 handed over"
-    assert_text "1 wait for their day, the next on"
+    assert_text "1 leave later, the next"
     click_button "Cancel what has not left"
 
     assert_text "Cancelled"
@@ -59,20 +59,20 @@ class CardsBrowserTest < BrowserTest
     sign_in
     visit "/cards/words"
     fill_in "To replace", with: "a fresh {part}"
-    click_button "See them with real customers"
+    click_button "Preview with real customers"
 
     assert_css "#words-preview .letter", text: "a fresh"
     fill_in "To replace", with: "a fresh {prat}"
-    click_button "See them with real customers"
+    click_button "Preview with real customers"
 
     assert_css "#words-preview", text: /knows no {prat}/
-    click_button "Keep these words"
+    click_button "Save"
 
     assert_css ".field-error", text: /To replace knows no {prat}; there is {part}/
     fill_in "To replace", with: "a fresh {part}"
-    click_button "Keep these words"
+    click_button "Save"
 
-    assert_text "Kept."
+    assert_text "Saved."
     assert_equal [["replace", "a fresh {part}"]], Models::Wording.where(language: "en").select_map(%i[name template])
   end
 
@@ -82,15 +82,15 @@ class CardsBrowserTest < BrowserTest
     write_batch.then { |batch| Outbox::Round.new(batch.id).call }
     sign_in
     visit "/cards/answers"
-    fill_in "Who said what, in one line", with: "oneline comes tomorrow: with the hose"
-    find_field("Who said what, in one line").send_keys(:enter)
+    fill_in "Who said what", with: "oneline comes tomorrow: with the hose"
+    find_field("Who said what").send_keys(:enter)
 
     assert_text "may be any of those below"
     click_button "Aldous Oneline"
 
     assert_text "Aldous Oneline: I will come by."
-    assert_equal [[today + 1, "booked"]], Models::Visit.where(customer_id: one.id).select_map(%i[drop_off_on state])
-    click_link "Whom to call"
+    assert_equal [[today + 1, "booked"]], Models::Booking.where(customer_id: one.id).select_map(%i[drop_off_on state])
+    click_link "Calls"
 
     assert_css ".call", text: "555-0188"
     within(".call", text: "Brynja Oneline") { click_button "Not reached" }
@@ -98,12 +98,12 @@ class CardsBrowserTest < BrowserTest
     assert_text "Not reached 1 time"
     within(".call", text: "Brynja Oneline") { click_button "Do not call again" }
 
-    assert_text "Nobody waits for a call"
+    assert_text "Nobody to call"
     assert_equal [today, false], two.refresh.values.values_at(:stopped_on, :phone_agreed)
   end
 
   def test_a_customer_names_a_day_moves_it_and_stops
-    due_in(5, name: "Aldous Visit")
+    due_in(5, name: "Aldous Booking")
     visit URI(Outbox::Letters.link(write_batch.cards.first)).path
     select (today + 2).strftime("%A, %-d %B"), from: "I will come by on"
     click_button "I will come by"
@@ -117,7 +117,7 @@ class CardsBrowserTest < BrowserTest
     click_button "Stop writing to me"
 
     assert_text "You told us: I will come by, Stop writing to me"
-    assert_equal 1, Models::Visit.booked.where(drop_off_on: today + 3).count
+    assert_equal 1, Models::Booking.booked.where(drop_off_on: today + 3).count
   end
 
   # The customer's own page, in a browser that runs no scripts.

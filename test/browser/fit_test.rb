@@ -17,7 +17,7 @@ class FitBrowserTest < BrowserTest
     find(".ribbon-wide a[data-position=exhaust-filter]").click
 
     assert_css "#answer", text: "fits because listed for Brackwater Loft K"
-    assert_css "#answer", text: "does not fit because made for body style C"
+    assert_css "#answer", text: "does not fit: made for body style C"
   end
 
   # A scanner is a keyboard that types fast and ends with Enter.
@@ -47,7 +47,7 @@ class FitBrowserTest < BrowserTest
     within("#item-#{item(job, 'roll').id}") { click_button "Fitted" }
 
     assert_css "#item-#{item(job, 'roll').id} [role=alert]", text: "agree it again first"
-    fill_in "Call me above, $", with: "90"
+    fill_in "Call above, $", with: "90"
     choose "by phone"
     click_button "Agreed again"
 

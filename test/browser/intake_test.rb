@@ -42,18 +42,20 @@ class IntakeBrowserTest < BrowserTest
     machine = known_machine
     sign_in
     visit "/take-in"
-    fill_in "Name, phone digits", with: "Repaet Custom"
+    fill_in "Customer or machine", with: "Repaet Custom"
 
-    assert_css ".hit", text: machine.plate
-    taps = [-> { find(".hit", text: machine.plate).click }, -> { click_button "pulses" }, -> { check "None of these" }, -> { check "Made safe" }, -> { click_button "Take it in" }]
+    assert_css ".hit", text: machine.serial_number
+    taps = [-> { find(".hit", text: machine.serial_number).click }, -> { click_button "pulses" }, -> { check "None of these" }, -> { check "Made safe" }, lambda {
+      click_button "Take it in"
+    }]
     taps.each(&:call)
 
     assert_css "#row-roll"
     assert_operator taps.size, :<=, MOST_KEYSTROKES
     Models::Job.order(:id).last.update(state: "handed_over")
-    ["M#{machine.id}", "J#{Models::Job.order(:id).last.number}", machine.plate].each do |scan|
+    ["M#{machine.id}", "J#{Models::Job.order(:id).last.number}", machine.serial_number].each do |scan|
       visit "/take-in"
-      fill_in "Name, phone digits", with: scan
+      fill_in "Customer or machine", with: scan
       press :Enter
 
       assert_css "h1", text: "Repeat Customer"
@@ -75,12 +77,13 @@ class IntakeBrowserTest < BrowserTest
     click_button "smells"
     check "None of these"
     check "Made safe"
-    attach_file "From the camera or a file", text.path
+    find("summary", text: "Pictures").click
+    attach_file "Camera or file", text.path
     click_button "Take it in"
 
     assert_css "#pictures-error", text: "is no picture"
     assert_field "In the customer's words", with: "smells"
-    attach_file "From the camera or a file", picture(20).path
+    attach_file "Camera or file", picture(20).path
     click_button "Take it in"
 
     assert_css "#row-roll"
@@ -108,33 +111,33 @@ class IntakeBrowserTest < BrowserTest
     visit "/jobs/#{job.number}/look-over"
 
     assert_css "[role=alert]", text: "stays shut"
-    assert_css "#row-roll .mark-button:disabled"
+    assert_css "#row-roll .verdict-button:disabled"
     visit "/jobs/#{job.number}"
     fill_in "What was done about it", with: "Pack taken out with tongs, in the sand bucket"
-    click_button "Record it as Ines Varga"
+    click_button "Record as Ines Varga"
 
     assert_text "Made safe by Ines Varga"
     visit "/jobs/#{job.number}/look-over"
 
-    refute_css "#row-roll .mark-button[data-mark='1']:disabled"
+    refute_css "#row-roll .verdict-button[data-verdict='1']:disabled"
   end
 
   def test_many_machines_from_a_list
     owner = known_machine.customer
     sign_in
     visit "/take-in/many?customer_id=#{owner.id}"
-    fill_in "Or pasted here", with: "maker,model,plate,complaint\nOstrel,Stride 36,F-1,weak\nOstrel,Stride 37,F-2,\n"
+    fill_in "Or paste it here", with: "maker,model,serial_number,complaint\nOstrel,Stride 36,F-1,weak\nOstrel,Stride 37,F-2,\n"
     check "I looked at each"
     check "Each is unplugged"
     click_button "Take them in"
 
     assert_text "Line 3: there is no sheet of Ostrel Stride 37"
-    assert_empty Models::Machine.where(plate: "F-1")
-    fill_in "Or pasted here", with: "maker,model,plate,complaint\nOstrel,Stride 36,F-1,weak\nOstrel,Stride 36,F-2,\n"
+    assert_empty Models::Machine.where(serial_number: "F-1")
+    fill_in "Or paste it here", with: "maker,model,serial_number,complaint\nOstrel,Stride 36,F-1,weak\nOstrel,Stride 36,F-2,\n"
     check "Hallmoor Dart M"
     click_button "Take them in"
 
-    assert_css "h1", text: "3 machines are on the bench"
+    assert_css "h1", text: "3 machines taken in"
     assert_equal ["half-yearly service", "weak", "half-yearly service"], Models::Job.order(Sequel.desc(:id)).limit(3).select_map(:complaint).reverse
     assert_equal "%PDF",
                  evaluate_async_script("fetch(document.querySelector('.under-title .btn').href).then((answer) => answer.text()).then((text) => arguments[0](text.slice(0, 4)))")
@@ -146,12 +149,12 @@ class IntakeBrowserTest < BrowserTest
     sign_in
     visit "/jobs/#{job.number}"
     fill_in "wand", with: "1"
-    click_button "Hand it over"
+    click_button "Hand over"
 
     assert_text "Missing: charger. Give it back, or write where it is."
     assert_field "wand", with: "1"
     fill_in "charger", with: "1"
-    click_button "Hand it over"
+    click_button "Hand over"
 
     assert_text "Handed over"
   end

@@ -10,15 +10,15 @@ class MachineBrowserTest < BrowserTest
     Services::SetClocks.call(machine, done: { "exhaust-filter" => %i[replace] }, on: today)
     sign_in
     visit "/machines/#{machine.id}"
-    fill_in "What if it ran (h a week)", with: "20"
+    fill_in "Try other hours a week", with: "20"
 
     assert_css "#what-if-answer li", text: /replace: exhaust cassette .* → /
     assert_css "#what-if-answer .ribbon-wide a, #what-if-answer .ribbon-wide .place", minimum: 1
     assert_empty axe
     check "pets that shed"
 
-    assert_css "#what-if-answer", text: "dates would move; nothing is kept"
-    fill_in "What if it ran (h a week)", with: "lots"
+    assert_css "#what-if-answer", text: "dates move. Nothing is saved"
+    fill_in "Try other hours a week", with: "lots"
 
     assert_css "#what-if-answer .field-error", text: "0 to 168"
     assert_equal 1, machine.refresh.hours_per_week.to_i

@@ -44,7 +44,7 @@ class PagesTest < BrowserTest
     [*pages, card_path, "#{card_path}/stop", job_path].each do |path|
       visit path
       found[path] = axe
-      [390, 1280, 1920].each do |width|
+      [320, 390, 1280, 1920].each do |width|
         resize(width, 800)
         wide = evaluate_script("document.documentElement.scrollWidth")
 
@@ -57,7 +57,7 @@ class PagesTest < BrowserTest
   end
 
   def test_axe_finds_nothing_in_the_dim_room_either
-    Models::Person.dataset.update(room: "dim")
+    Models::Person.dataset.update(theme: "dim")
     sign_in
     found = ["/", "/take-in?new=1", pages.grep(/look-over/).first, "/cards", "/rack", *pages.grep(%r{/jobs/\d+\z})].to_h do |path|
       visit path
@@ -77,13 +77,52 @@ class PagesTest < BrowserTest
           .filter((one) => one.getClientRects().length && !one.disabled && one.tabIndex < 0).map((one) => one.outerHTML.slice(0, 90))
       JS
       low = evaluate_script(<<~JS)
-        [...document.querySelectorAll("main .btn, main .mark-button, main .form-control, main .step-choice, main .part, main .hit")]
+        [...document.querySelectorAll("main .btn, main .verdict-button, main .form-control, main .step-choice, main .part, main .hit")]
           .filter((one) => one.getClientRects().length && one.getBoundingClientRect().height < 44).map((one) => one.outerHTML.slice(0, 90))
       JS
 
       assert_empty unreachable, path
       assert_empty low, path
     end
+  end
+
+  # What a control looks like, itself and where its ring may be drawn: on its label, or inside a drawing.
+  LOOK = <<~JS
+    const look = (control) => [control, control.closest("label"), control.parentElement, ...control.querySelectorAll(".ring, .due-area")]
+      .filter(Boolean).map((part) => getComputedStyle(part))
+      .map((style) => [style.outlineStyle, style.outlineWidth, style.outlineColor, style.boxShadow, style.borderColor, style.stroke, style.strokeWidth,
+        style.fill, style.left].join("|")).join("; ");
+  JS
+  CONTROLS = "a[href], button, input:not([type=hidden]), select, textarea, summary"
+
+  # One of each kind of control on a page: focused as with the keyboard, it must look otherwise than before.
+  def test_the_focus_is_seen_on_every_kind_of_control
+    sign_in
+    unseen = [*pages, card_path, job_path].to_h do |path|
+      visit path
+      press :Tab # what is focused from now on shows it
+      [path, evaluate_script(<<~JS)]
+        (() => {
+          #{LOOK}
+          const kinds = new Map();
+          for (const control of document.querySelectorAll("#{CONTROLS}")) {
+            if (control.disabled || !control.checkVisibility()) continue;
+            const kind = `${control.tagName} ${control.type || ""} ${control.getAttribute("class") || ""}`;
+            if (!kinds.has(kind)) kinds.set(kind, control);
+          }
+          document.activeElement.blur();
+          return [...kinds].filter(([, control]) => {
+            const before = look(control);
+            control.focus({ preventScroll: true });
+            const seen = look(control) !== before;
+            control.blur();
+            return !seen;
+          }).map(([kind]) => kind);
+        })()
+      JS
+    end
+
+    assert_empty(unseen.reject { |_, kinds| kinds.empty? })
   end
 
   def test_keys_from_anywhere
@@ -121,14 +160,14 @@ class PagesTest < BrowserTest
     wait_for("the second try") { Models::Finding.first(job_id: job.id).seen == { grey: 1, smell: true } }
   end
 
-  def test_an_own_mark_by_digit_and_back_to_the_rule
+  def test_an_own_verdict_by_digit_and_back_to_the_rule
     job = take_in
     sign_in
     visit "/jobs/#{job.number}/look-over?at=pre-filter"
     wait_for("the place in hand") { focused == "row-pre-filter" }
     press :Enter
     press "1"
-    wait_for("the rule's mark") { Models::Finding.first(job_id: job.id)&.mark == "clean" }
+    wait_for("the rule's mark") { Models::Finding.first(job_id: job.id)&.verdict == "clean" }
 
     assert_css "#row-pre-filter .verdict", text: "clean"
     press :Up
@@ -138,10 +177,10 @@ class PagesTest < BrowserTest
     press "4"
 
     assert_css "#row-pre-filter .verdict", text: "Marked by Ines Varga"
-    find(:css, "#mark-pre-filter-replace").click
+    find(:css, "#verdict-pre-filter-replace").click
 
     assert_no_css "#row-pre-filter .verdict", text: "Marked by"
-    assert_equal ["clean", false], Models::Finding.first(job_id: job.id).values.values_at(:mark, :own_mark)
+    assert_equal ["clean", false], Models::Finding.first(job_id: job.id).values.values_at(:verdict, :own_verdict)
   end
 
   # The ear that every browser test leans on: it hears a refused style, a thrown error, and a written one.
@@ -161,9 +200,9 @@ class PagesTest < BrowserTest
     sign_in
     visit "/jobs/#{job.number}/look-over?at=roll"
     order = job.sheet.walk.map(&:key)
-    order.each_with_index do |key, place|
+    order.each_with_index do |key, index|
       wait_for(key) { focused == "row-#{key}" }
-      press :Down unless place == order.size - 1
+      press :Down unless index == order.size - 1
     end
     press :Left
     wait_for("the station before") { focused == "row-battery" }

@@ -60,17 +60,17 @@ class SheetsBrowserTest < BrowserTest
     find("#draft summary", text: /\ABin/).click
     name = find("[aria-label='Name of a new place at bin']")
     name.fill_in(with: "Bin latch")
-    name.find(:xpath, "./ancestor::form").click_button("Put in")
+    name.find(:xpath, "./ancestor::form").click_button("Add")
 
     assert_css "#draft h2", text: "Bin latch"
-    click_button "Keep as a version"
+    click_button "Save version"
 
-    assert_css "#note-error", text: "Write what is new"
-    fill_in "What is new in it", with: "the latch is a place of its own"
-    click_button "Keep as a version"
+    assert_css "#note-error", text: "Say what is new"
+    fill_in "What is new", with: "the latch is a place of its own"
+    click_button "Save version"
 
     assert_css ".versions li", text: "the latch is a place of its own"
-    assert_css ".versions li", text: "position Bin latch was put in"
+    assert_css ".versions li", text: "place Bin latch added"
     assert_css ".ribbon-wide", text: "Bin latch"
   end
 end

@@ -24,12 +24,12 @@ class ShelfBrowserTest < BrowserTest
     wait_for("the field") { focused == "scan" }
     scan one.barcode, other.number, one.barcode, "6291041500213", one.barcode
 
-    assert_field "Came now of #{one.name} #{one.number}", with: "3"
-    assert_field "Came now of #{other.name} #{other.number}", with: "1"
+    assert_field "Received now of #{one.name} #{one.number}", with: "3"
+    assert_field "Received now of #{other.name} #{other.number}", with: "1"
     scan "6291041500213"
 
     assert_css "#scanned", text: "is not on this order"
-    click_button "Put it on the shelf"
+    click_button "Put on the shelf"
     wait_for("the shelf") { part("HD-2010").stock == 3 && part("HD-2030").stock == 1 }
   end
 
@@ -37,29 +37,29 @@ class ShelfBrowserTest < BrowserTest
     one, other = %w[HD-2010 BW-5030].map { |number| part(number) }
     sign_in
     visit "/shelf/count"
-    click_button "Begin a count"
+    click_button "Start a count"
     wait_for("the field") { focused == "scan" }
     scan(*([one.barcode] * 7), *([other.barcode] * 4), "6291041500214", one.number.downcase)
 
     assert_css "#lines tr", text: /#{one.number}.*/m
     wait_for("the last scan") { Models::CountLine.select_hash(:part_id, :pieces) == { one.id => 8, other.id => 4 } }
     within("#lines tr", text: other.number) do
-      fill_in "All that lie there of #{other.name} #{other.number}", with: "2"
-      click_button "So many"
+      fill_in "Pieces counted of #{other.name} #{other.number}", with: "2"
+      click_button "Set"
     end
 
     assert_css "#lines tr", text: /#{other.number}.*#{format('%+d', 2 - other.stock)}/m
     assert_empty axe
-    click_button "Write the count"
+    click_button "Apply the count"
 
-    assert_css "[role=status]", text: "Counted: 2 parts"
+    assert_css "[role=status]", text: "Count applied"
     assert_equal [8, 2], [one.refresh.stock, other.refresh.stock]
   end
 
   def test_a_misread_code_is_said_and_counts_nothing
     sign_in
     visit "/shelf/count"
-    click_button "Begin a count"
+    click_button "Start a count"
     wait_for("the field") { focused == "scan" }
     scan "6291041500214"
 
@@ -70,13 +70,13 @@ class ShelfBrowserTest < BrowserTest
   def test_a_list_is_looked_at_before_it_changes_anything
     sign_in
     visit "/shelf/list"
-    fill_in "Or its lines, pasted", with: "number,price\nHD-2010,18.20\n"
-    click_button "Look at the changes"
+    fill_in "Or paste its lines", with: "number,price\nHD-2010,18.20\n"
+    click_button "Preview changes"
 
     assert_css "td", text: "price $16.50 → $18.20"
     assert_equal 1650, part("HD-2010").price_cents
     assert_empty axe
-    click_button "Take it over"
+    click_button "Apply"
 
     assert_css "[role=status]", text: "1 changed"
     assert_equal 1820, part("HD-2010").price_cents

@@ -49,7 +49,7 @@ class StoryTest < BrowserTest
     broken = ->(*) { raise KeyError, "key not found: Quenby Test, 555-0177" }
     Services::FindCustomers.stub(:call, broken) { visit "/customers?q=Quenby" }
 
-    assert_text "Something broke"
+    assert_text "Something went wrong"
     COMPLAINTS.clear # of the 500
     DB.transaction(savepoint: true) { Models::Customer.create(name: "Quenby Test", phone: "555-0177", email: "x" * 300, created_by: owner.id) }
   rescue Sequel::Error => e
@@ -74,21 +74,25 @@ class StoryTest < BrowserTest
   def take_in_somebody_new
     press "t"
 
-    assert_css "h1", text: "Who is it?"
-    fill_in "Name, phone digits", with: "Quenby Test"
+    assert_css "h1", text: "Take in"
+    fill_in "Customer or machine", with: "Quenby Test"
     click_link "New customer “Quenby Test”"
     fill_in "Phone", with: "555-0177"
     fill_in "E-mail", with: "quenby@example.org"
-    check "May be reminded by e-mail"
-    select "Hallmoor Dart M", from: "Model"
-    fill_in "Plate (serial)", with: "HM-77001"
+    find("summary", text: "Address and reminders").click
+    check "Remind by e-mail"
+    fill_in "Model", with: "hallmor dart"
+    find(".picker-hits button", text: "Hallmoor Dart M").click
+    fill_in "Serial no.", with: "HM-77001"
+    find("summary", text: "When and where it was bought").click
     execute_script("document.querySelector('#machine-bought_on').value = '#{(today - 400).iso8601}'")
     click_button "pulses"
+    find("summary", text: "How it is used").click
     fill_in "Hours a week", with: "2"
     check "pets that shed"
     click_button "Take it in"
 
-    assert_text "tick this once it is unplugged"
+    assert_text "Tick this once it is unplugged"
     assert_field "In the customer's words", with: "pulses"
     check "None of these"
     check "Made safe: it is unplugged, or its battery is out"
@@ -144,7 +148,7 @@ class StoryTest < BrowserTest
     go_to("post-filter")
     check "Torn or out of shape"
     wait_for("the torn filter") { finding("post-filter") }
-    click_button "Looked over: settle"
+    click_button "Done: go to estimate"
   end
 
   def go_to(position)
@@ -154,8 +158,8 @@ class StoryTest < BrowserTest
   end
 
   def facts_after_looking
-    assert_css "h2", text: "Settle"
-    marks = Models::Finding.where(job_id: job.id).select_hash(:position, :mark)
+    assert_css "h2", text: "Estimate"
+    marks = Models::Finding.where(job_id: job.id).select_hash(:position, :verdict)
 
     assert_equal %w[wash replace clean clean clean leave], marks.values_at("pre-filter", "post-filter", "bin", "contacts", "bin-seal", "roll")
     assert_equal 12, marks.size
@@ -190,26 +194,26 @@ class StoryTest < BrowserTest
 
       assert_css "#item-#{item(job, position).id}.work-done"
     end
-    assert_text(/On rack place \d+/)
+    assert_text(/Rack slot \d+/)
     assert_equal ["waiting", @stock - 1], [job.state, part("HD-2020").stock]
   end
 
   def close_up
-    click_button "Close it up"
+    click_button "Close up"
 
     assert_text "Still wet: pre-motor filter"
     two_days_later
     visit "/jobs/#{job.number}"
-    click_button "Close it up"
+    click_button "Close up"
 
-    assert_css "caption", text: "Next due, and why"
+    assert_css "caption", text: "Next due"
     assert_equal 1, Models::Fitting.in_place.first(machine_id: job.machine_id, position: "pre-filter").wash_count
     assert_equal [today, part("HD-2020").id], Models::Fitting.in_place.first(machine_id: job.machine_id, position: "post-filter").values.values_at(:fitted_on, :part_id)
     assert_equal [today >> 24, today >> 24], due("post-filter", "replace").values.values_at(:due_on, :late_on)
     assert_equal (today + (((today >> 1) - today) * 0.75).floor), due("pre-filter", "wash").due_on
     assert_equal "%PDF", paper("labels.pdf")
     assert_equal "%PDF", paper("tag.pdf")
-    click_button "Hand it over"
+    click_button "Hand over"
 
     assert_text "Handed over"
   end
@@ -232,16 +236,16 @@ class StoryTest < BrowserTest
     visit "/cards"
 
     assert_css ".batch-card", count: 1, text: "Quenby Test"
-    click_link "See it as it leaves"
+    click_link "Preview"
 
     assert_css ".letter", text: "a new brush roll"
-    click_button "Send these cards (1)"
+    click_button "Send 1 card"
 
-    assert_text "Being written"
+    assert_text "Writing the cards"
     @worker = Process.spawn(File.join(TestDatabase::ROOT, "bin/worker"), pgroup: true, out: worker_log, err: worker_log)
 
-    assert_text "1 handed over", wait: 20
-    assert_text "All has left"
+    assert_text "1 handed over"
+    assert_text "Finished"
     visit "/cards"
 
     assert_text "No card leaves today."

@@ -3,7 +3,7 @@
 require "net/http"
 require "open3"
 require_relative "../test_helper"
-require_relative "../../config/launch/shell"
+require_relative "../../launch/shell"
 
 # In production nothing opens with a password that everybody knows, and the first owner comes in by an address that works once.
 class ProductionTest < AppTest
@@ -11,7 +11,7 @@ class ProductionTest < AppTest
 
   def in_production(**more)
     Dir.mktmpdir("ub", "/var/tmp") do |folder|
-      port = Config::Launch::Shell.free_port.to_s
+      port = Launch::Shell.free_port.to_s
       yield({ "APP_ENV" => "production", "STATE_DIR" => folder, "PORT" => port, "PUBLIC_URL" => "http://127.0.0.1:#{port}", "SESSION_SECRET" => nil, **more })
     end
   end

@@ -21,7 +21,7 @@ class ShippedFilesTest < AppTest
   end
 
   def test_no_page_names_another_host
-    files = Dir.glob("{screens/**/*.erb,public/*.{css,js},config/web/*.rb}", base: TestDatabase::ROOT)
+    files = Dir.glob("{screens/**/*.erb,public/*.{css,js},web/*.rb}", base: TestDatabase::ROOT)
     strangers = files.flat_map { |file| File.read(File.join(TestDatabase::ROOT, file)).scan(%r{(?:src|href|url\()\s*=?\s*["'(]?\s*(https?:)?//[^"')\s]+}) }
 
     assert_empty strangers

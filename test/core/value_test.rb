@@ -19,7 +19,7 @@ class ValueTest < CoreTest
   end
 
   def test_missing_and_unknown_fields_raise
-    assert_match(/missing keyword: :limit/, assert_raises(ArgumentError) { Clocks::Clock.new(kind: :hours) }.message)
+    assert_match(/missing keyword: :limit/, assert_raises(ArgumentError) { Clocks::Clock.of(kind: :hours) }.message)
     assert_match(/unknown keyword: :colour/, assert_raises(ArgumentError) { clock(:hours, 1, colour: 2) }.message)
   end
 end

@@ -14,7 +14,7 @@ class DemoTest < DatabaseTest
   end
 
   def test_the_bench_has_every_state_and_a_stop
-    assert_equal (Core::Jobs::States::OPEN - [:referred]).sort, Models::Job.in_shop.select_map(:state).uniq.map(&:to_sym).sort
+    assert_equal (Core::Jobs::States::IN_SHOP - [:referred]).sort, Models::Job.in_shop.select_map(:state).uniq.map(&:to_sym).sort
     refute_empty Models::Stop.standing
   end
 

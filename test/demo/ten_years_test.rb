@@ -10,7 +10,7 @@ class TenYearsTest < CommittedTest
     super
     @before = %i[customers machines jobs findings].to_h { |table| [table, DB[table].count] }
     @constraints = constraints
-    plan = Demo::TenYears::Plan.new(customers: CUSTOMERS, machines: 60, visits: 4, today: today)
+    plan = Demo::TenYears::Plan.new(customers: CUSTOMERS, machines: 60, jobs_a_machine: 4, today: today)
     Demo::TenYears::Bulk.new(Demo::TenYears::Tables.new(plan).all, say: proc {}).call
   end
 

@@ -9,7 +9,7 @@ class PartListTest < AppTest
   end
 
   def problems(*lines)
-    assert_raises(Formats::Bad) { read(*lines) }.problems
+    assert_raises(Formats::Malformed) { read(*lines) }.problems
   end
 
   # Quotes, doubled quotes, separators and line ends within quotes: RFC 4180, section 2, rules 5 to 7.

@@ -68,7 +68,7 @@ class SheetFileTest < AppTest
   end
 
   def bad(text)
-    assert_raises(Formats::Bad) { Formats::SheetFile.read(text) }.problems
+    assert_raises(Formats::Malformed) { Formats::SheetFile.read(text) }.problems
   end
 
   def test_a_broken_file_names_the_line_and_the_rule

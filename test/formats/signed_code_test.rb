@@ -22,11 +22,11 @@ class SignedCodeTest < AppTest
   # Each of the 26 letters counts: changing any one of them to any other is found out.
   def test_a_changed_letter_is_found_out
     code = codes.write(5, DAY)
-    code.length.times do |place|
-      other = code.dup.tap { |text| text[place] = text[place] == "2" ? "3" : "2" }
+    code.length.times do |index|
+      other = code.dup.tap { |text| text[index] = text[index] == "2" ? "3" : "2" }
       next if other == code
 
-      assert_raises(Formats::SignedCode::Bad, "place #{place}") { codes.read(other, today: DAY) }
+      assert_raises(Formats::SignedCode::NotOurs, "place #{index}") { codes.read(other, today: DAY) }
     end
   end
 
@@ -37,15 +37,15 @@ class SignedCodeTest < AppTest
 
     assert_equal 7, codes(all).read(old, today: DAY)
     assert_equal 7, codes({ 6 => "newest" }).read(codes(all).write(7, DAY), today: DAY)
-    assert_raises(Formats::SignedCode::Bad) { codes({ 6 => "newest", 4 => "oldest" }).read(old, today: DAY) }
+    assert_raises(Formats::SignedCode::NotOurs) { codes({ 6 => "newest", 4 => "oldest" }).read(old, today: DAY) }
   end
 
   def test_runs_out_and_belongs_to_its_key
     code = codes.write(5, DAY)
 
-    assert_raises(Formats::SignedCode::Bad) { codes.read(code, today: DAY + 1) }
-    assert_raises(Formats::SignedCode::Bad) { codes({ 0 => "another" }).read(code, today: DAY) }
-    assert_raises(Formats::SignedCode::Bad) { codes({ 1 => "a key" }).read(code, today: DAY) }
-    ["", "x", "z" * 26, nil, "caf\xE9"].each { |junk| assert_raises(Formats::SignedCode::Bad) { codes.read(junk, today: DAY) } }
+    assert_raises(Formats::SignedCode::NotOurs) { codes.read(code, today: DAY + 1) }
+    assert_raises(Formats::SignedCode::NotOurs) { codes({ 0 => "another" }).read(code, today: DAY) }
+    assert_raises(Formats::SignedCode::NotOurs) { codes({ 1 => "a key" }).read(code, today: DAY) }
+    ["", "x", "z" * 26, nil, "caf\xE9"].each { |junk| assert_raises(Formats::SignedCode::NotOurs) { codes.read(junk, today: DAY) } }
   end
 end

@@ -25,8 +25,8 @@ class TextSubmitTest < AppTest
 
   def test_the_first_septet_behind_a_header_begins_on_its_border
     part = submit("a" * 161).parts.last
-    number = part.bytes.each_with_index.sum { |byte, place| byte << (8 * place) }
+    number = part.bytes.each_with_index.sum { |byte, index| byte << (8 * index) }
 
-    assert_equal [97] * 8, Array.new(8) { |place| (number >> (7 * (7 + place))) & 127 }
+    assert_equal [97] * 8, Array.new(8) { |index| (number >> (7 * (7 + index))) & 127 }
   end
 end

@@ -21,7 +21,7 @@ class ConstraintsTest < DatabaseTest
   def test_machines
     machine = new_machine
 
-    refused("machines_plate") { Models::Machine.create(machine.values.except(:id).merge(plate: machine.plate.downcase)) }
+    refused("machines_serial_number") { Models::Machine.create(machine.values.except(:id).merge(serial_number: machine.serial_number.downcase)) }
     refused("machines_hours") { machine.update(hours_per_week: 169) }
     refused("machines_state") { Models::Machine.where(id: machine.id).update(state: "lost") }
     refused("machines_traits") { machine.update(traits: Sequel.pg_array(["parrots"], :text)) }
@@ -39,7 +39,7 @@ class ConstraintsTest < DatabaseTest
     do_all(job)
     stay = item(job, "pre-filter").on_rack
 
-    refused("rack_stays_one_part_per_place") { item(job, "post-filter").on_rack.update(rack_place_id: stay.rack_place_id) }
+    refused("rack_stays_one_part_per_slot") { item(job, "post-filter").on_rack.update(rack_slot_id: stay.rack_slot_id) }
     refused("rack_stays_early_has_reason") { stay.update(off_at: NOW, off_by: owner.id) }
     refused("rack_stays_off_by_name") { stay.update(off_at: NOW + 200_000) }
   end

@@ -64,7 +64,7 @@ class MailServerTest < DatabaseTest
   def test_a_card_reaches_the_server_as_it_would_reach_the_drop
     server = MailServer.new
     message = Models::Message.new(recipient: "sarka@example.org", key: SecureRandom.uuid, channel: "email")
-    Outbox::MailChannel.new(Config::Settings.new({ "SMTP_URL" => server.url, "RETURN_ADDRESS" => "returned@example.org" })).deliver(message, letter, Models::Shop.the)
+    Outbox::EmailChannel.new(Config::Settings.new({ "SMTP_URL" => server.url, "RETURN_ADDRESS" => "returned@example.org" })).deliver(message, letter, Models::Shop.the)
     server.close
     mail = Mail.new(server.data)
 
@@ -80,7 +80,7 @@ class MailServerTest < DatabaseTest
     taken.close
     message = Models::Message.new(recipient: "sarka@example.org", key: SecureRandom.uuid, channel: "email")
 
-    assert_raises(SystemCallError) { Outbox::MailChannel.new(Config::Settings.new({ "SMTP_URL" => "smtp://127.0.0.1:#{port}" })).deliver(message, letter, Models::Shop.the) }
+    assert_raises(SystemCallError) { Outbox::EmailChannel.new(Config::Settings.new({ "SMTP_URL" => "smtp://127.0.0.1:#{port}" })).deliver(message, letter, Models::Shop.the) }
   end
 
   def test_a_line_break_in_an_address_makes_no_second_header

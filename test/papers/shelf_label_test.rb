@@ -20,7 +20,7 @@ class ShelfLabelTest < AppTest
   # Values of set B are the ASCII code less 32; of set C, pairs of digits; start B is 104, start C 105 (ISO/IEC 15417, table 1).
   def test_the_check_character_of_our_numbers
     Models::Part.select_map(:number).each do |number|
-      sum = number.bytes.each.with_index(1).sum(104) { |byte, place| (byte - 32) * place } % 103
+      sum = number.bytes.each.with_index(1).sum(104) { |byte, index| (byte - 32) * index } % 103
 
       assert_equal sum, Barby::Code128B.new(number).checksum, number
     end

@@ -162,7 +162,7 @@ class AccessTest < DatabaseTest
     assert_raises(Services::Forbidden) { Services::Forget.call(customer, by: technician, at: NOW) }
     assert_raises(Services::Forbidden) { Services::SavePolicies.call({}, by: technician, at: NOW) }
     assert_raises(Services::Forbidden) { Services::Words.keep("en", {}, by: technician, at: NOW) }
-    assert_raises(Services::Forbidden) { Services::Bonuses.begin({}, by: technician, at: NOW) }
+    assert_raises(Services::Forbidden) { Services::Offers.begin({}, by: technician, at: NOW) }
   end
 
   # The counter begins a rough sheet for a machine that nobody knows, and leaves full ones alone.
@@ -205,7 +205,7 @@ class AccessTest < DatabaseTest
     sign_in
     { SETTINGS.origins.first => 303, "http://evil.example" => 403, "https://127.0.0.1" => 403 }.each do |origin, code|
       get "/legend"
-      post "/room", { "_csrf" => token, "room" => "dim" }, "HTTP_ORIGIN" => origin
+      post "/theme", { "_csrf" => token, "theme" => "dim" }, "HTTP_ORIGIN" => origin
 
       assert_equal code, status, origin
     end
@@ -220,12 +220,12 @@ class AccessTest < DatabaseTest
     submit "/settings", { "bag_limit_percent" => "80" }
 
     assert_equal 403, status
-    assert_equal 50, Services::Policies.now.number("bag_limit_percent")
+    assert_equal 50, Services::Policies.now["bag_limit_percent"]
   end
 
   def test_strict_headers_on_every_kind_of_answer
     sign_in
-    ["/", "/login", "/nothing", "/app.css", "/healthz", "/jobs/abc"].each do |path|
+    ["/", "/login", "/nothing", Web::Assets.path("styles/base.css"), "/healthz", "/jobs/abc"].each do |path|
       get path
       policy = last_response["content-security-policy"]
 
@@ -255,7 +255,7 @@ class AccessTest < DatabaseTest
   end
 
   def test_codes_are_tried_only_so_often
-    tries = (2 * Config::Web::Throttle::CODES_A_MINUTE) + 1 # more than a minute's worth, since one may end in between
+    tries = (2 * Web::Throttle::CODES_A_MINUTE) + 1 # more than a minute's worth, since one may end in between
     statuses = Array.new(tries) { get("/c/#{'0' * 26}").status }
 
     assert_equal [404, 429], statuses.uniq

@@ -37,7 +37,7 @@ class BadInputTest < DatabaseTest
     submit "/take-in", { "new" => "1", "request_key" => SecureRandom.uuid, "came_with" => "charger" }
 
     assert_sent_back(/Name is needed/, keeps: "charger")
-    assert_says(/choose the model/)
+    assert_says(/Model is needed/)
     assert_says(/tick this once it is unplugged/)
   end
 
@@ -105,13 +105,13 @@ class BadInputTest < DatabaseTest
 
   def test_script_in_every_text_field_comes_back_as_text
     submit "/take-in", { "new" => "1", "request_key" => SecureRandom.uuid, "complaint" => SCRIPT, "came_with" => SCRIPT, "made_safe" => "1", "no_condition" => "1",
-                         "customer" => %w[name phone email street town].to_h { |name| [name, SCRIPT] }, "machine" => { "plate" => SCRIPT, "sheet_id" => "1" } }
+                         "customer" => %w[name phone email street town].to_h { |name| [name, SCRIPT] }, "machine" => { "serial_number" => SCRIPT, "sheet_id" => "1" } }
 
     assert_sent_back(/is not an e-mail address/)
     refute_includes page, SCRIPT, "script came through"
     submit "/take-in", { "new" => "1", "request_key" => SecureRandom.uuid, "complaint" => SCRIPT, "came_with" => SCRIPT, "made_safe" => "1", "no_condition" => "1",
                          "customer" => { "name" => SCRIPT, "phone" => SCRIPT, "street" => SCRIPT },
-                         "machine" => { "plate" => SCRIPT, "sheet_id" => sheet("Hallmoor Dart M").id.to_s } }
+                         "machine" => { "serial_number" => SCRIPT, "sheet_id" => sheet("Hallmoor Dart M").id.to_s } }
 
     assert_equal 303, status
     job = Models::Job.order(:id).last
@@ -220,19 +220,19 @@ class BadInputTest < DatabaseTest
   end
 
   def test_settings_that_make_no_sense
-    submit "/settings", { "bag_limit_percent" => "900", "hours_mon" => "late", "holidays" => "someday" }
+    submit "/settings", { "bag_limit_percent" => "900", "hours" => { "mon" => { "0" => { "from" => "late", "to" => "12:00" } } }, "closed" => { "0" => { "on" => "someday" } } }
 
     assert_sent_back(/100 or less/, keeps: "someday")
-    assert_says(/written like 08:30/)
+    assert_says(/write it as in 08:30/)
   end
 
   def test_days_without_end
     get "/cards", { "until" => "9" * 5000 }
 
     assert_equal 200, status
-    submit "/settings", Screens::Settings::SettingsForm.typed_from(Services::Policies.now).merge("holidays" => "9" * 500)
+    submit "/settings", Screens::Settings::SettingsForm.typed_from(Services::Policies.now).merge("closed" => { "0" => { "on" => "9" * 500 } })
 
-    assert_sent_back(/days like/)
+    assert_sent_back(/written as in 2026-12-24/)
     card = write_card(known.customer)
     submit URI(Outbox::Letters.link(card)).path, { "kind" => "will_come", "drop_off_on" => "9" * 5000 }
 

@@ -34,10 +34,10 @@ class CardPageTest < DatabaseTest
     due = Models::Due.running.first(machine_id: other.id)
     Models::CardLine.create(card_id: @card.id, due_id: due.id, attempt: 1, leaves_on: today)
     due.update(state: "done", closed_on: today)
-    bonus = Services::Bonuses.begin({ minutes: 10, starts_on: today, ends_on: today + 30 }, by: owner, at: NOW)
-    @card.update(bonus_id: bonus.id)
+    offer = Services::Offers.begin({ minutes: 10, starts_on: today, ends_on: today + 30 }, by: owner, at: NOW)
+    @card.update(offer_id: offer.id)
     @card.customer.update(language: "xx")
-    submit @path, { "kind" => "will_come", "drop_off_on" => Services::BookVisit.days(today: today, schedule: Services::Policies.now.schedule).first.iso8601 }, from: @path
+    submit @path, { "kind" => "will_come", "drop_off_on" => Services::MakeBooking.days(today: today, schedule: Services::Policies.now.schedule).first.iso8601 }, from: @path
     read = ["", "/stop"].map { |more| get(@path + more) && page }
     submit "#{@path}/stop", {}, from: "#{@path}/stop"
     read << page

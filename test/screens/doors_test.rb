@@ -1,13 +1,13 @@
 # frozen_string_literal: true
 
 require_relative "../test_helper"
-require_relative "../../config/tasks/hostile/disguises"
+require_relative "../../hostile/disguises"
 require_relative "../support/real_server"
 
 # Every route of the application, asked over a socket by nobody, in every disguise of its path. A route is closed unless it
 # says otherwise; those that do are listed here, and nowhere else.
 class DoorsTest < CommittedTest
-  OPEN = ["GET /c/:code", "POST /c/:code", "GET /c/:code/stop", "POST /c/:code/stop", "GET /c/:code/visit.ics", "GET /j/:code", "POST /j/:code/agree", "POST /j/:code/ask",
+  OPEN = ["GET /c/:code", "POST /c/:code", "GET /c/:code/stop", "POST /c/:code/stop", "GET /c/:code/booking.ics", "GET /j/:code", "POST /j/:code/agree", "POST /j/:code/ask",
           "GET /healthz", "GET /readyz", "GET /first/:key", "POST /first/:key"].freeze
   TOKENLESS = ["POST /c/:code/stop"].freeze
 
@@ -86,7 +86,7 @@ class DoorsTest < CommittedTest
 
   # Codes are tried at most so often from one address, whatever a header says of it.
   def test_who_asks_is_not_believed
-    statuses = Array.new((2 * Config::Web::Throttle::CODES_A_MINUTE) + 1) { |n| @server.ask("GET", "/c/#{'0' * 26}", headers: { "X-Forwarded-For" => "10.0.0.#{n}" }).status }
+    statuses = Array.new((2 * Web::Throttle::CODES_A_MINUTE) + 1) { |n| @server.ask("GET", "/c/#{'0' * 26}", headers: { "X-Forwarded-For" => "10.0.0.#{n}" }).status }
 
     assert_equal [404, 429], statuses.uniq
   end

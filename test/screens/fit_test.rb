@@ -15,7 +15,7 @@ class FitScreenTest < DatabaseTest
     get "/shelf/fit", { "sheet" => loft.id.to_s, "at" => "exhaust-filter" }
 
     assert_says(/fits because listed for Brackwater Loft K/)
-    assert_says(/does not fit because made for body style C/)
+    assert_says(/does not fit: made for body style C/)
     assert_says(/goes back to the customer labelled/)
     get "/shelf/fit", { "sheet" => loft.id.to_s, "at" => "attic" }
 
@@ -32,7 +32,7 @@ class FitScreenTest < DatabaseTest
     assert_says(/does not fit: width 11 mm/)
     get "/shelf/fit/find", { "q" => "hd-1009" }
 
-    assert_says(/HD-1011\) takes its place/)
+    assert_says(/replaced by .*HD-1011/)
     get "/shelf/fit", { "q" => "no such thing" }
 
     assert_says(/Nothing on file for/)
@@ -47,11 +47,11 @@ class FitScreenTest < DatabaseTest
   def test_a_part_says_what_it_fits_through_whom_it_comes_and_what_takes_its_place
     get "/shelf/#{part('HD-1011').id}"
 
-    assert_says(/Hallmoor Dart S, pre filter.*as it takes the place of.*HD-1008/m)
+    assert_says(/Hallmoor Dart S, pre filter.*because it replaces.*HD-1008/m)
     get "/shelf/#{part('HD-1008').id}"
 
     assert_says(/no longer made/)
-    assert_says(/HD-1009\).* takes its place/m)
+    assert_says(/Replaced by .*HD-1009/m)
     get "/shelf/#{part('BW-5030').id}"
 
     assert_says(/H13 \(HEPA, holds back 99.95 %/)

@@ -50,11 +50,12 @@ class FormsTest < AppTest
     assert_equal({ standout_mm: 3.5 }, finding("ostrel-stride-36", "brush-front", { "standout_mm" => "3,5" }).finding[:observed])
     assert_equal({ standout_mm: 4 }, finding("ostrel-stride-36", "brush-front", { "standout_mm" => "4.0" }).finding[:observed])
     assert_equal [nil, :wash],
-                 [finding("hallmoor-dart-m", "roll", { "turns" => "" }).finding[:observed][:turns], finding("hallmoor-dart-m", "pre-filter", { "mark" => "wash" }).finding[:mark]]
+                 [finding("hallmoor-dart-m", "roll", { "turns" => "" }).finding[:observed][:turns],
+                  finding("hallmoor-dart-m", "pre-filter", { "verdict" => "wash" }).finding[:verdict]]
   end
 
   def test_findings_that_cannot_be
-    { "grey" => "6", "mark" => "burn", "version" => "-1", "indicator_percent" => "101" }.each do |name, typed|
+    { "grey" => "6", "verdict" => "burn", "version" => "-1", "indicator_percent" => "101" }.each do |name, typed|
       refute_predicate finding("hallmoor-dart-m", "pre-filter", { name => typed }), :ok?, name
     end
     refute_predicate finding("hallmoor-dart-m", "bin-seal", { "state" => "melted" }), :ok?
@@ -72,30 +73,38 @@ class FormsTest < AppTest
     end
   end
 
-  def test_open_hours_and_days_as_they_are_written
-    hours = Screens::Settings::SettingsForm.method(:hours)
+  def test_opening_hours_are_read_from_their_fields
+    day = ->(*pairs) { { "mon" => pairs.each_with_index.to_h { |(from, to), index| [index.to_s, { "from" => from, "to" => to }] } } }
+    fields = Screens::Settings::HoursFields
 
-    assert_equal({ "08:30" => "12:30", "13:00" => "17:30" }, hours.call("8:30-12:30, 13:00 - 17:30"))
-    ["late", "8-12", "12:00-08:00", "25:00-26:00", "08:30-12:30;"].each { |text| assert_nil hours.call(text), text }
-    assert_equal %w[2026-12-24 2027-01-01], Screens::Settings::SettingsForm.days("2026-12-24, 2027-01-01")
-    assert_nil Screens::Settings::SettingsForm.days("2026-02-30")
+    assert_equal({ "mon" => { "08:30" => "12:30", "13:00" => "24:00" } }, fields.read(day.call(["8:30", "12:30"], ["13:00", "00:00"], ["", ""])))
+    assert_empty fields.problems(day.call(["08:30", "12:30"], ["12:30", "17:00"]))
+    [[["late", "12:00"]], [["08:30", ""]], [["12:00", "08:00"]], [["25:00", "26:00"]], [["08:00", "12:00"], ["11:00", "13:00"]]].each do |pairs|
+      assert_equal [:hours_mon], fields.problems(day.call(*pairs)).keys, pairs.inspect
+    end
+    ["x", nil, { "mon" => "x" }, { "mon" => { "0" => "x" } }].each { |typed| assert_empty fields.read(typed) }
+  end
+
+  def test_closed_days_are_read_from_their_fields
+    fields = Screens::Settings::ClosedDayFields
+
+    assert_equal %w[2026-12-24 2027-01-01], fields.read({ "0" => { "on" => "2027-01-01" }, "1" => { "on" => "2026-12-24" }, "2" => { "on" => "" } }).map { |day| day.on.iso8601 }
+    assert_equal [:closed_days], fields.problems({ "0" => { "on" => "2026-02-30" } }).keys
+    assert_equal [:closed_days], fields.problems({ "0" => { "on" => "2026-02-03", "name" => "x" * 61 } }).keys
   end
 
   def test_every_policy_survives_the_form
-    typed = Screens::Settings::SettingsForm.typed_from(Services::Policies.new({ "holidays" => ["2026-12-24"], "room_temperature_c" => 19.5 }))
+    stored = { "closed_days" => [{ "on" => "2026-12-24", "name" => "Lantern Eve", "yearly" => true }], "drying_temperature_c" => 19.5 }
+    typed = Screens::Settings::SettingsForm.typed_from(Services::Policies.new(stored))
     policies = Services::Policies.new(Screens::Settings::SettingsForm.new(typed).policies)
 
-    Services::Policies::NUMBERS.each_key { |key| assert_equal typed.fetch(key).to_s, policies.number(key)&.then { |number| format("%g", number) }.to_s, key }
-    assert_equal [[Date.new(2026, 12, 24)], Services::Policies::OPEN_HOURS], [policies.holidays, policies.open_hours]
+    Core::Policies::Table.numbers.each { |rule| assert_equal typed.fetch(rule.key).to_s, policies[rule.key]&.then { |number| format("%g", number) }.to_s, rule.key }
+    assert_equal [stored["closed_days"], Core::Policies::Week::OPEN_HOURS], [policies.closed_days.map(&:to_stored), policies.open_hours]
   end
 
   private
 
   def sample(field)
-    case field[:type]
-    when :scale, :choice then field[:values].last.to_s
-    when :flag then "true"
-    when :measure then field[:range].end.to_s
-    end
+    field.sample_values.last.to_s
   end
 end

@@ -10,11 +10,11 @@ class FuzzTest < DatabaseTest
 
   JUNK = ["", " ", "0", "-1", "1e999", "NaN", "9" * 40, "x" * 9000, "\u0000", "caf\xE9", "'; drop table people; --", "<script>", "%", "_", "\\",
           "null", "true", "2026-02-30", "☃", "\u202Egnp", [], ["a"], [["a"]], {}, { "a" => "b" }, { "a" => ["b"] }, "../../etc/passwd", "1\n2", "٣"].freeze
-  FIELDS = %w[q request_key customer_id machine_id complaint came_with hours_per_week traits allergy made_safe customer machine version mark grey turns
+  FIELDS = %w[q request_key customer_id machine_id complaint came_with hours_per_week traits allergy made_safe customer machine version verdict grey turns
               state standout_mm fill_percent agreed_name agreed_how how note choice not_shaken early_reason wet_reason pieces counted reason customer_ids
-              lock_version name email phone email_agreed kind weeks room bag_limit_percent hours_mon holidays room_humidity_percent after at new pdf
+              lock_version name email phone email_agreed kind weeks theme bag_limit_percent hours closed calendar drying_humidity_percent after at new pdf
               arrived accessories conditions no_condition pictures list list_file machine_ids from to out missing_note since request_key other
-              other_reason length_unit seal_school length_mm run_minutes
+              other_reason length_unit seal_care length_mm run_minutes
               pasted file relative_id maker model over clocks fasteners measures behind features tasks kits accessories rated take_out key water
               seat layer never_without refit_order sheet call_above warranty_name covered offer question reply discount_percent discount_reason
               supplier part order before digest code lead_days until at_once shown customer_ids move line card_id on note drop_off_on language look

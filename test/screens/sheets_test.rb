@@ -35,7 +35,7 @@ class SheetsScreenTest < DatabaseTest
     refute_match(/Brackwater/, page)
     get "/sheets", { "q" => "no such 100%" }
 
-    assert_says(/No sheet is called/)
+    assert_says(/No sheet called/)
   end
 
   def test_the_list_is_cut_into_pages_and_what_is_to_be_completed_is_told_first
@@ -43,12 +43,12 @@ class SheetsScreenTest < DatabaseTest
     get "/sheets"
     first = page.scan(%r{<h2><a href="/sheets/(\d+)"}).flatten
 
-    assert_says(/To be completed: .*Yarrow Test 8/)
+    assert_says(/Not complete yet: .*Yarrow Test 8/)
     get page[%r{href="(/sheets\?[^"]*after=[^"]*)"}, 1].gsub("&amp;", "&")
     second = page.scan(%r{<h2><a href="/sheets/(\d+)"}).flatten
 
     assert_equal Models::Sheet.order(:maker, :model_name).select_map(:id).map(&:to_s), first + second
-    refute_match(/To be completed:/, page)
+    refute_match(/Not complete yet:/, page)
   end
 
   def test_out_and_in_again_changes_nothing
@@ -57,7 +57,7 @@ class SheetsScreenTest < DatabaseTest
     submit "/sheets", { "file" => file(text) }, from: "/sheets"
     follow_redirect!
 
-    assert_says(/nothing was changed/)
+    assert_says(/Nothing changed/)
     assert_equal 1, dart.versions_dataset.count
   end
 
@@ -159,10 +159,10 @@ class SheetsScreenTest < DatabaseTest
     Services::AddSheet.call(JSON.parse(written(dart)).merge("warranty_months" => 61), by: owner, at: NOW)
     get "/jobs/#{job.number}"
 
-    assert_says(/got a newer version/)
+    assert_says(/has a newer version/)
     submit "/jobs/#{job.number}/sheet"
     get "/jobs/#{job.number}"
 
-    refute_match(/got a newer version/, page)
+    refute_match(/has a newer version/, page)
   end
 end

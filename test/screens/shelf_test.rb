@@ -23,7 +23,7 @@ class ShelfScreensTest < DatabaseTest
     make_short
     get "/shelf/short"
 
-    assert_says(/2\.50 due and 1\.50 walking in within 10 days: 7 should be there/)
+    assert_says(/2\.50 due and 1\.50 walk-ins in 10 days: target 7/)
     key = page[/name="request_key" value="([^"]+)"/, 1]
     submit "/shelf/short/#{@part.supplier_id}", { "request_key" => key, "pieces" => { @part.id.to_s => "5" } }, from: "/shelf/short"
     number = last_response["location"][/\d+\z/]
@@ -77,7 +77,7 @@ class ShelfScreensTest < DatabaseTest
     Models::ForecastRun.dataset.update(finished_at: NOW - (3 * 86_400))
     get "/shelf/short"
 
-    assert_says(/being reckoned/)
+    assert_says(/Updating since/)
     assert_equal 1, DB[:que_jobs].where(job_class: "UprightBench::Services::ForecastShelf::Work").count
   end
 
@@ -85,7 +85,7 @@ class ShelfScreensTest < DatabaseTest
     make_short
     get "/shelf/#{@part.id}"
 
-    ["Why 7?", "3 until it comes, 7 until the next look", "asked for by 6 tasks", "Order 5"].each { |words| assert_includes page.gsub(/\s+/, " "), words }
+    ["Why 7?", "3 until a delivery, 7 until the next order", "6 tasks falling due", "Order 5"].each { |words| assert_includes page.gsub(/\s+/, " "), words }
     assert_match(/run out in the week of/, page)
   end
 
@@ -114,7 +114,7 @@ class ShelfScreensTest < DatabaseTest
     assert_equal 4, @part.refresh.stock
     get "/shelf/count"
 
-    assert_says(/Begin a count/)
+    assert_says(/Start a count/)
   end
 
   def test_parts_as_a_file_out_and_in_again_with_one_change
@@ -133,7 +133,7 @@ class ShelfScreensTest < DatabaseTest
     assert_equal 1750, @part.refresh.price_cents
     get path
 
-    assert_says(/was taken over/)
+    assert_says(/Applied/)
   end
 
   def test_a_list_with_mistakes_names_their_lines_and_changes_nothing

@@ -9,10 +9,10 @@ class AtOnceTest < CommittedTest
   # @return [Array] what each gave back, or the error that it was answered with
   def at_once(count = MANY, &block)
     gate = Queue.new
-    threads = Array.new(count) do |place|
+    threads = Array.new(count) do |index|
       Thread.new do
         gate.pop
-        block.call(place)
+        block.call(index)
       rescue Services::Error => e
         e
       end
@@ -22,7 +22,7 @@ class AtOnceTest < CommittedTest
   end
 
   def input(**more)
-    { customer: { name: "Perpetua Neu" }, machine: { rough: { maker: "Ewer", model: "Nine", kind: :stick }, plate: "P-#{SecureRandom.hex(4)}" }, use: { hours_per_week: 1 },
+    { customer: { name: "Perpetua Neu" }, machine: { rough: { maker: "Ewer", model: "Nine", kind: :stick }, serial_number: "P-#{SecureRandom.hex(4)}" }, use: { hours_per_week: 1 },
       complaint: "weak", request_key: SecureRandom.uuid, **more }
   end
 
@@ -57,7 +57,7 @@ class AtOnceTest < CommittedTest
     job = take_in
     record(job, "pre-filter", { grey: 5 })
     Services::FinishLookOver.call(job.number, by: technician, at: NOW)
-    answers = at_once { |place| Services::Settle.call(job.number, agreed_name: "Name #{place}", agreed_how: "phone", warranty_name: "Wendel", by: technician, at: NOW) }
+    answers = at_once { |index| Services::Settle.call(job.number, agreed_name: "Name #{index}", agreed_how: "phone", warranty_name: "Wendel", by: technician, at: NOW) }
     kept = job.refresh.agreed_name
 
     assert_equal 1, answers.grep(Models::Job).size
@@ -72,7 +72,7 @@ class AtOnceTest < CommittedTest
     job = take_in
     record(job, "battery", { state: "swollen" })
     stop = Models::Stop.standing.first(job_id: job.id)
-    answers = at_once { |place| Services::ClearStop.call(job.number, stop.id, note: "note #{place}", by: technician, at: NOW) }
+    answers = at_once { |index| Services::ClearStop.call(job.number, stop.id, note: "note #{index}", by: technician, at: NOW) }
 
     assert_equal 1, answers.grep(Models::Job).size
     assert(answers.grep(Services::Refused).all? { |error| error.message.include?(stop.refresh.note) })
@@ -87,9 +87,9 @@ class AtOnceTest < CommittedTest
 
   # Right and wrong ones in the same moment: none waits for another in a ring.
   def test_right_passwords_among_the_guesses
-    at_once(16) do |place|
-      tries = Services::SignInTries.new(login: "ines@example.org", address: "192.0.2.#{place % 2}", key: "k")
-      12.times { tries.begin(at: NOW).nil? && place.even? ? tries.right : nil }
+    at_once(16) do |index|
+      tries = Services::SignInTries.new(login: "ines@example.org", address: "192.0.2.#{index % 2}", key: "k")
+      12.times { tries.begin(at: NOW).nil? && index.even? ? tries.right : nil }
     end
 
     assert_operator DB[:sign_in_tries].count, :<=, 4

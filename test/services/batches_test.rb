@@ -238,7 +238,7 @@ class BatchesTest < DatabaseTest
     Services::HearAnswer.not_reached(card, by: owner, at: NOW)
     Services::HearAnswer.call(card, { kind: "not_now", weeks: 8 }, by: owner, at: NOW)
 
-    assert_equal [1, [today + 56]], [card.refresh.calls, dues_of(one).select_map(:snoozed_until).uniq]
+    assert_equal [1, [today + 56]], [card.refresh.phone_calls, dues_of(one).select_map(:snoozed_until).uniq]
   end
 
   def test_each_in_the_customers_language

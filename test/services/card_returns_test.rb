@@ -31,7 +31,7 @@ class CardReturnsTest < DatabaseTest
 
   # By the first date on a card; follow-ups are not asked how long ahead they left.
   def test_counted_by_how_long_ahead_it_left_and_what_it_offered
-    bonus = Services::Bonuses.begin({ minutes: 15, starts_on: today - 200, ends_on: today }, by: owner, at: NOW)
+    offer = Services::Offers.begin({ minutes: 15, starts_on: today - 200, ends_on: today }, by: owner, at: NOW)
     { 30 => 5, 21 => nil, 20 => 3, 0 => nil, -1 => nil }.each do |ahead, came_after|
       sent = card(100, came_after: came_after)
       machine = sent.customer.machines.first
@@ -40,7 +40,7 @@ class CardReturnsTest < DatabaseTest
       first = today - 100 + ahead
       due.update(due_on: first, early_on: first, late_on: first)
       Models::CardLine.create(card_id: sent.id, due_id: due.id, attempt: 1, leaves_on: today - 100)
-      sent.update(bonus_id: bonus.id) if ahead > 20
+      sent.update(offer_id: offer.id) if ahead > 20
     end
     card(100, attempt: 2, came_after: 1)
     returns = Services::CardReturns.new(today: today)
@@ -60,9 +60,9 @@ class CardReturnsTest < DatabaseTest
     job = take_in(machine, at: NOW - (30 * 86_400))
     card(100, came_after: 70)
 
-    assert_equal [[job.id, follow_up.id, 2]], Services::Brought.list.map { |row| row.values_at(:id, :card_id, :attempt) }
-    assert_equal [[], [job.number], []], [first, follow_up, later].map { |one| Services::Brought.list(card: one).map { |row| row[:number] } }
-    assert_empty Services::Brought.list(before: job.id)
+    assert_equal [[job.id, follow_up.id, 2]], Queries::JobsBrought.call.map { |row| [row.id, row.card_id, row.attempt] }
+    assert_equal [[], [job.number], []], [first, follow_up, later].map { |one| Queries::JobsBrought.call(card: one).map { |row| row[:number] } }
+    assert_empty Queries::JobsBrought.call(before: job.id)
   end
 
   def test_a_card_that_is_too_young_or_too_old_is_not_counted

@@ -58,7 +58,7 @@ class CardsTest < DatabaseTest
     one, two = send_cards.sort_by { |card| card.customer_id == @customer.id ? 0 : 1 }.map { |card| Outbox::Letters.of(card).text }
 
     assert_match(/^Brackwater Loft K$/, one)
-    machines.each { |machine| assert_match(/^Brackwater Loft K #{machine.plate}$/, two) }
+    machines.each { |machine| assert_match(/^Brackwater Loft K #{machine.serial_number}$/, two) }
   end
 
   # RFC 5322, read back by the mail library.
@@ -91,7 +91,7 @@ class CardsTest < DatabaseTest
     message.update(state: "handing_over")
     smtp = Config::Settings.new({ "SMTP_URL" => "smtp://127.0.0.1:9" })
 
-    assert_equal :unknown, Outbox::MailChannel.new(smtp).fate(message)
+    assert_equal :unknown, Outbox::EmailChannel.new(smtp).fate(message)
   end
 
   def test_a_failure_is_kept_and_tried_again

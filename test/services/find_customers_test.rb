@@ -5,7 +5,7 @@ require_relative "../test_helper"
 class FindCustomersTest < DatabaseTest
   def setup
     @machine = new_machine(name: "Søren Kjærgård", phone: "+1 (902) 555-0188")
-    @machine.update(plate: "HM-98765")
+    @machine.update(serial_number: "HM-98765")
   end
 
   def names(text)

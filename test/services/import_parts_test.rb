@@ -56,7 +56,7 @@ class ImportPartsTest < DatabaseTest
   def test_each_thing_that_stands_against_it_names_its_line
     import("number,name,kind,price,successor,barcode", "NX-1,,,,,1", "HD-2010,x,filter,1,HD-2010,", "HD-2020,x,filter,1,NO-1,", "HD-2030,x,roll,1,,#{part('HD-2010').barcode}")
 
-    assert_raises(Formats::Bad) { rows }
+    assert_raises(Formats::Malformed) { rows }
     import("number,successor", "NX-1,", "HD-2010,HD-2010", "HD-2020,NO-1")
 
     assert_equal ["Line 2: NX-1 is not on file, and a new part needs name and kind and price.", "Line 3: a part does not take its own place.",

@@ -49,7 +49,7 @@ class IntakeServicesTest < DatabaseTest
 
   def rough(kind = :canister, model: "Fäther 9")
     customer = new_machine.customer
-    Services::TakeIn.call({ customer_id: customer.id, machine: { rough: { maker: "Unheardof", model: model, kind: kind }, plate: "U-#{SecureRandom.hex(3)}" },
+    Services::TakeIn.call({ customer_id: customer.id, machine: { rough: { maker: "Unheardof", model: model, kind: kind }, serial_number: "U-#{SecureRandom.hex(3)}" },
                             use: {}, complaint: "smells", request_key: SecureRandom.uuid }, by: technician, at: NOW)
   end
 
@@ -70,8 +70,8 @@ class IntakeServicesTest < DatabaseTest
 
   def test_many_machines_all_or_none
     machines = Array.new(3) { new_machine }
-    machines.drop(1).each { |one| one.update(customer_id: machines.first.customer_id) }
-    rows = machines.map { |one| { machine_id: one.id, complaint: "yearly service" } }
+    machines.drop(1).each { |machine| machine.update(customer_id: machines.first.customer_id) }
+    rows = machines.map { |machine| { machine_id: machine.id, complaint: "yearly service" } }
     key = SecureRandom.uuid
     call = -> { Services::TakeInFleet.call(machines.first.customer, rows, request_key: key, by: technician, at: NOW) }
 

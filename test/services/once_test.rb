@@ -119,11 +119,11 @@ class OnceTest < CommittedTest
   def test_a_list_is_taken_over_while_a_count_runs
     parts = Models::Part.order(:number).limit(40).all
     Services::ScanCount.begin(by: owner, at: NOW)
-    parts.each { |one| Services::ScanCount.scan(one.number, pieces: 50, by: owner, at: NOW) }
-    import = Services::KeepPartList.call(StringIO.new("number,price\n#{parts.map { |one| "#{one.number},77.70" }.join("\n")}"), by: owner, at: NOW)
+    parts.each { |part| Services::ScanCount.scan(part.number, pieces: 50, by: owner, at: NOW) }
+    import = Services::KeepPartList.call(StringIO.new("number,price\n#{parts.map { |part| "#{part.number},77.70" }.join("\n")}"), by: owner, at: NOW)
     digest = import.reading["digest"]
     at_once = [-> { Services::ScanCount.close(written: true, by: owner, at: NOW) }, -> { Services::ImportParts.call(import, digest: digest, by: owner, at: NOW) },
-               -> { parts.reverse_each { |one| Services::MoveStock.call(one, pieces: 3, kind: "received", by: technician, at: NOW) } }]
+               -> { parts.reverse_each { |part| Services::MoveStock.call(part, pieces: 3, kind: "received", by: technician, at: NOW) } }]
     at_once.map { |what| Thread.new(&what) }.each(&:join)
 
     assert_equal [7770], Models::Part.where(id: parts.map(&:id)).select_map(:price_cents).uniq

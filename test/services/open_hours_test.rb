@@ -7,8 +7,8 @@ class OpenHoursTest < AppTest
   ZONE = "America/Halifax"
   DAY = { "08:30" => "12:30", "13:00" => "17:30" }.freeze
 
-  def hours(holidays: [])
-    Services::OpenHours.new(hours: %w[mon tue wed thu fri].to_h { |day| [day, DAY] }.merge("sat" => { "09:00" => "13:00" }), holidays: holidays, time_zone: ZONE)
+  def hours(closed_days: [])
+    Services::OpenHours.new(hours: %w[mon tue wed thu fri].to_h { |day| [day, DAY] }.merge("sat" => { "09:00" => "13:00" }), closed_days: closed_days, time_zone: ZONE)
   end
 
   def at(*parts)
@@ -24,8 +24,8 @@ class OpenHoursTest < AppTest
     assert_equal at(2026, 3, 9, 8, 30), hours.open_from(at(2026, 3, 7, 13))
   end
 
-  def test_holidays_are_closed
-    closed = hours(holidays: [Date.new(2026, 3, 3)])
+  def test_closed_days_are_closed
+    closed = hours(closed_days: [Core::Policies::ClosedDay.new(on: Date.new(2026, 3, 3))])
 
     assert_empty closed.stretches(Date.new(2026, 3, 3))
     assert_equal Date.new(2026, 3, 4), closed.open_day(Date.new(2026, 3, 3))
@@ -55,7 +55,7 @@ class OpenHoursTest < AppTest
   def test_hours_that_make_no_sense_are_refused
     [{}, { "mon" => {} }, { "mon" => { "12:00" => "09:00" } }, { "mon" => { "09:00" => "12:00", "11:00" => "13:00" } }, { "mon" => { "9" => "12:00" } },
      { "mon" => { "09:00" => "25:00" } }].each do |hours|
-      assert_raises(Services::Invalid, hours.inspect) { Services::OpenHours.new(hours: hours, holidays: [], time_zone: ZONE) }
+      assert_raises(Services::Invalid, hours.inspect) { Services::OpenHours.new(hours: hours, closed_days: [], time_zone: ZONE) }
     end
   end
 
@@ -95,7 +95,7 @@ class OpenHoursTest < AppTest
     assert_equal clock.sort, clock, "#{zone.name} #{date}"
     assert_equal clock.last, Config::Zone.moment(zone, date + 1, 0)
     WAYS.each_value do |times|
-      open = Services::OpenHours.for(hours: WEEK.to_h { |name| [name, times] }, holidays: [], time_zone: zone.name)
+      open = Services::OpenHours.for(hours: WEEK.to_h { |name| [name, times] }, closed_days: [], time_zone: zone.name)
       stretches = open.stretches(date).flatten
 
       assert_equal stretches.sort, stretches, "#{zone.name} #{date}"

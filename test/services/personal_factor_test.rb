@@ -24,7 +24,7 @@ class PersonalFactorTest < DatabaseTest
   def visit(days, strip)
     @at += days * DAY
     job = take_in(@machine, at: @at)
-    record(job, "exhaust-filter", { indicator_percent: strip }, at: @at, mark: :replace)
+    record(job, "exhaust-filter", { indicator_percent: strip }, at: @at, verdict: :replace)
     found = Models::Finding.first(job_id: job.id)
     Services::SetClocks.call(@machine, done: { "exhaust-filter" => %i[replace] }, on: date)
     job.update(state: "handed_over", handed_over_at: @at)
@@ -41,7 +41,7 @@ class PersonalFactorTest < DatabaseTest
 
     assert_in_delta 2**(1 / 3.0), due.personal.to_f, 0.02
     assert_in_delta whole / (2**(1 / 3.0)), interval, 5
-    assert_match(/found further gone than expected at 1 visit/, due.reasons.join)
+    assert_match(/found further gone than expected in 1 job/, due.reasons.join)
   end
 
   # What was predicted is compared as it would be without what was learned, or the same dirt would count less each time.
@@ -50,7 +50,7 @@ class PersonalFactorTest < DatabaseTest
     visit(whole / 2, 100)
     second = visit(whole / 2, 100)
 
-    assert_in_delta 0.5, second.load_expected.to_f, 0.03
+    assert_in_delta 0.5, second.wear_expected.to_f, 0.03
     assert_in_delta 2**(2 / 4.0), due.personal.to_f, 0.03
   end
 end

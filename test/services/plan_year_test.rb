@@ -12,7 +12,7 @@ class PlanYearTest < DatabaseTest
     Models::Due.running.where(machine_id: @machines.map(&:id)).update(started_on: today - 300, due_on: today + 60, early_on: today + 60, late_on: today + 60)
   end
 
-  def visit
+  def service_day
     Services::PlanYear.call(@customer, today: today).first
   end
 
@@ -21,25 +21,25 @@ class PlanYearTest < DatabaseTest
   end
 
   # What sits there is taken again, and what is no longer made gives way to what took its place.
-  def test_the_parts_of_a_visit
+  def test_the_parts_of_a_service_day
     fit(@machines.first, "HD-1008")
     fit(@machines.last, "HD-1008")
     heir = Services::WhichPart.heirs.fetch(part("HD-1008").id, part("HD-1008").id)
 
-    assert_equal [{ heir => 2 }, 0], [visit.parts.transform_keys(&:id), visit.unknown]
-    assert_equal 2, visit.rows.size
+    assert_equal [{ heir => 2 }, 0], [service_day.parts.transform_keys(&:id), service_day.unknown]
+    assert_equal 2, service_day.rows.size
   end
 
   def test_without_a_part_there_it_is_what_the_model_takes
     @machines.each { |machine| fit(machine, nil) }
 
-    assert_equal [2, 0], [visit.parts.values.sum, visit.unknown]
+    assert_equal [2, 0], [service_day.parts.values.sum, service_day.unknown]
   end
 
   def test_what_nobody_knows_is_counted
     @machines.each { |machine| fit(machine, nil) }
     Models::Due.running.where(machine_id: @machines.map(&:id)).update(position: "somewhere")
 
-    assert_equal [{}, 2], [visit.parts, visit.unknown]
+    assert_equal [{}, 2], [service_day.parts, service_day.unknown]
   end
 end

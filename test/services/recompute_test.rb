@@ -154,12 +154,12 @@ class RecomputeTest < DatabaseTest
     record(job, "exhaust-filter", { indicator_percent: 60 }, version: 1)
     record(job, "motor-filter", { grey: 3 })
     record(job, "motor-filter", {}, version: 1)
-    kept = Models::Learned.order(:machine_id, :position).map(&:values)
-    Models::Learned.dataset.delete
-    Models::Learned.draw(Models::Finding.dataset)
+    kept = Models::WearHistory.order(:machine_id, :position).map(&:values)
+    Models::WearHistory.dataset.delete
+    Models::WearHistory.draw(Models::Finding.dataset)
 
-    assert_equal Models::Learned.order(:machine_id, :position).map(&:values), kept
-    assert_equal 60, Models::Learned.first(machine_id: @machine.id, position: "exhaust-filter").strip_percent
+    assert_equal Models::WearHistory.order(:machine_id, :position).map(&:values), kept
+    assert_equal 60, Models::WearHistory.first(machine_id: @machine.id, position: "exhaust-filter").strip_percent
   end
 
   # What the worker would do with what is asked of it.

@@ -28,16 +28,16 @@ class SheetsAndPoliciesTest < DatabaseTest
     Services::SavePolicies.call({ "bag_limit_percent" => 80 }, by: owner, at: NOW)
     finding = record(take_in(new_machine("Brackwater Loft K", bought_on: today - 30)), "bag", { fill_percent: 70 })
 
-    assert_equal "leave", finding.mark
+    assert_equal "leave", finding.verdict
   end
 
   def test_a_damp_room_dries_longer_and_a_soaked_one_refuses
-    Services::SavePolicies.call({ "room_temperature_c" => 21, "room_humidity_percent" => 75 }, by: owner, at: NOW)
+    Services::SavePolicies.call({ "drying_temperature_c" => 21, "drying_humidity_percent" => 75 }, by: owner, at: NOW)
     job = settled({ "pre-filter" => { grey: 5 } })
     do_all(job)
 
     assert_in_delta 48 * 3600, item(job, "pre-filter").on_rack.dry_at - NOW, 60
-    Services::SavePolicies.call({ "room_humidity_percent" => 97 }, by: owner, at: NOW)
+    Services::SavePolicies.call({ "drying_humidity_percent" => 97 }, by: owner, at: NOW)
 
     assert_match(/will not dry here/, assert_raises(Services::Refused) { do_all(settled({ "pre-filter" => { grey: 5 } })) }.message)
   end

@@ -27,7 +27,7 @@ class VisitTest < DatabaseTest
   def test_a_finding_is_kept_with_its_verdict_and_who
     finding = record(take_in, "pre-filter", { grey: 5 })
 
-    assert_equal ["wash", "dark_washable", technician.id], [finding.mark, finding.clause, finding.found_by]
+    assert_equal ["wash", "dark_washable", technician.id], [finding.verdict, finding.clause, finding.found_by]
   end
 
   def test_a_second_saver_is_told_and_overwrites_nothing
@@ -39,10 +39,10 @@ class VisitTest < DatabaseTest
     assert_equal({ grey: 5 }, Models::Finding.first(job_id: job.id).seen)
   end
 
-  def test_an_own_mark_wins_and_keeps_the_rules_answer
-    finding = record(take_in, "pre-filter", { grey: 1 }, mark: :replace)
+  def test_an_own_verdict_wins_and_keeps_the_rules_answer
+    finding = record(take_in, "pre-filter", { grey: 1 }, verdict: :replace)
 
-    assert_equal "replace", finding.mark
+    assert_equal "replace", finding.verdict
     assert_match(/Marked by #{technician.name}. The rule says clean/, finding.reason)
   end
 
@@ -50,9 +50,9 @@ class VisitTest < DatabaseTest
   def test_what_must_not_be_wetted_cannot_be_marked_for_a_wash
     job = take_in(new_machine("Brackwater Loft K"))
 
-    assert_match(/must not be wetted/, assert_raises(Services::Refused) { record(job, "motor-filter", { grey: 5 }, mark: :wash) }.message)
+    assert_match(/must not be wetted/, assert_raises(Services::Refused) { record(job, "motor-filter", { grey: 5 }, verdict: :wash) }.message)
     assert_empty Models::Finding.where(job_id: job.id)
-    assert_equal "wash", record(take_in, "pre-filter", { grey: 1 }, mark: :wash).mark
+    assert_equal "wash", record(take_in, "pre-filter", { grey: 1 }, verdict: :wash).verdict
   end
 
   def test_clearing_everything_takes_the_finding_away

@@ -18,7 +18,7 @@ class WalkServicesTest < DatabaseTest
     assert_empty Services::FineRest.call(@job.number, "head", by: technician, at: NOW)
     assert_equal %w[bin bin-seal], Services::FineRest.call(@job.number, "bin", by: technician, at: NOW)
     assert_empty Services::FineRest.call(@job.number, "motor", by: technician, at: NOW), "motor and pack are looked at one by one"
-    assert_equal [%w[leave looked_fine], %w[leave seal_clean]], [found("bin"), found("bin-seal")].map { |one| [one.mark, one.clause] }
+    assert_equal [%w[leave looked_fine], %w[leave seal_clean]], [found("bin"), found("bin-seal")].map { |one| [one.verdict, one.clause] }
     assert_nil found("neck")
   end
 
@@ -47,8 +47,8 @@ class WalkServicesTest < DatabaseTest
     Services::SetClocks.call(@job.machine, on: today - 365, done: { "pre-filter" => %i[replace wash] })
     record(@job, "pre-filter", { grey: 5 })
 
-    assert_in_delta 1.0, found("pre-filter").load_found
-    assert_operator found("pre-filter").load_expected, :>, 1
+    assert_in_delta 1.0, found("pre-filter").wear_found
+    assert_operator found("pre-filter").wear_expected, :>, 1
   end
 
   def test_what_was_found_last_time_is_the_newest_of_each_place
@@ -57,10 +57,10 @@ class WalkServicesTest < DatabaseTest
     second = later_visit
     record(second, "screen", { state: "clear" })
     third = later_visit
-    last = Models::Finding.of_last_visits(third).to_h { |finding| [finding.position, finding.seen[:state]] }
+    last = Models::Finding.of_earlier_jobs(third).to_h { |finding| [finding.position, finding.seen[:state]] }
 
     assert_equal({ "screen" => "clear", "neck" => "partly" }, last)
-    assert_empty Models::Finding.of_last_visits(@job).all
+    assert_empty Models::Finding.of_earlier_jobs(@job).all
   end
 
   def later_visit

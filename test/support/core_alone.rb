@@ -8,14 +8,16 @@ module CoreAlone
     name.split("_").map(&:capitalize).join
   end
 
-  # A folder with a file of its own name is opened by that file; others become plain modules.
+  # @return [Array<String>] files that open a folder of their own name; they are loaded once everything else can be found
   def self.lay(namespace, folder)
-    Dir.children(folder).sort.each do |entry|
+    Dir.children(folder).sort.flat_map do |entry|
       path = File.join(folder, entry)
       name = camel(File.basename(entry, ".rb")).to_sym
       next lay_folder(namespace, name, path) if File.directory?(path)
+      next [path] if File.directory?(path.delete_suffix(".rb"))
 
-      File.directory?(path.delete_suffix(".rb")) ? require(path) : namespace.autoload(name, path)
+      namespace.autoload(name, path)
+      []
     end
   end
 
@@ -28,4 +30,4 @@ end
 module UprightBench
   module Core; end
 end
-CoreAlone.lay(UprightBench::Core, File.join(CoreAlone::ROOT, "core")) unless defined?(Zeitwerk)
+CoreAlone.lay(UprightBench::Core, File.join(CoreAlone::ROOT, "core")).each { |file| require file } unless defined?(Zeitwerk)

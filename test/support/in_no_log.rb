@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-require_relative "../../config/launch/cluster"
+require_relative "../../launch/cluster"
 
 # Whether anything that opens a door, and anything that says who a person is, stands in a log: of requests, of errors, of the worker, of the
 # database.
@@ -28,7 +28,7 @@ module InNoLog
   def secrets
     people = UprightBench::Models::Person.select_map(%i[name email]).flatten + [UprightBench::Demo::Load::PASSWORD]
     customers = UprightBench::Models::Customer.select_map(%i[name phone phone_digits email street]).flatten
-    (people + customers + codes + UprightBench::Models::Machine.select_map(:plate)).compact.map(&:strip).reject { |text| text.length < 4 }.uniq
+    (people + customers + codes + UprightBench::Models::Machine.select_map(:serial_number)).compact.map(&:strip).reject { |text| text.length < 4 }.uniq
   end
 
   # As they stand in the address, without which nothing opens.
@@ -39,7 +39,7 @@ module InNoLog
   end
 
   def database_log
-    File.join(UprightBench::Config::Launch::Cluster.new(folder: File.join(TestDatabase::ROOT, "var/test-postgres"), fast: true).folder, "server.log")
+    File.join(UprightBench::Launch::Cluster.new(folder: File.join(TestDatabase::ROOT, "var/test-postgres"), fast: true).folder, "server.log")
   end
 
   def tail(file, size)

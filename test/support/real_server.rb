@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require "fileutils"
-require_relative "../../config/tasks/hostile/wire"
+require_relative "../../hostile/wire"
 
 # The application as it is really run: puma with our configuration, asked over a socket.
 class RealServer

@@ -49,7 +49,7 @@ module UprightBench
         end
 
         def learned
-          Models::Learned.select(*LEARNED)
+          Models::WearHistory.select(*LEARNED)
         end
 
         # Each table is cut down before they are joined.

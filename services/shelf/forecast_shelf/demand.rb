@@ -68,12 +68,15 @@ module UprightBench
 
         # As Core::Cards::Address chooses.
         def reachable
-          addresses = { email: :email, text: :phone, post: :street, phone: :phone }
-          ways = Core::Cards::Channels::ORDER.map do |channel|
-            fault = Models::ChannelFault.where(customer_id: Sequel[:customers][:id], channel: channel.to_s, address: Sequel[:customers][addresses.fetch(channel)])
-            [Sequel.&(Models::Customer::AGREED.fetch(channel), Sequel.~(addresses.fetch(channel) => nil), ~fault.select(1).exists), channel.to_s]
-          end
+          ways = Core::Cards::Channels::ALL.map { |channel| [reached_by(channel), channel.key.to_s] }
           Models::Customer.where(stopped_on: nil).select(:id, Sequel.case(ways, nil).as(:channel)).from_self.exclude(channel: nil)
+        end
+
+        # @return [Sequel::SQL::Expression] whether a customer agreed to a channel and has an address that takes it
+        def reached_by(channel)
+          address = Sequel[:customers][channel.address_column]
+          fault = Models::ChannelFault.where(customer_id: Sequel[:customers][:id], channel: channel.key.to_s, address: address)
+          Sequel.&(channel.agreed_column, Sequel.~(channel.address_column => nil), ~fault.select(1).exists)
         end
 
         def used

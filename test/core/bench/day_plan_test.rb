@@ -54,7 +54,7 @@ class DayPlanTest < CoreTest
       hands = random.rand(1..3)
       jobs = Array.new(random.rand(1..8)) { { before_minutes: random.rand(5..90), wait_hours: random.rand < 0.4 ? random.rand(1..30) : 0, after_minutes: 15 } }
       stretches = plan(*jobs, hands: hands).flat_map(&:stretches).select { |one| one.kind == :hands_on }
-      most = stretches.map { |one| stretches.count { |other| other.from <= one.from && one.from < other.to } }.max
+      most = stretches.map { |stretch| stretches.count { |other| other.from <= stretch.from && stretch.from < other.to } }.max
 
       assert_operator most, :<=, hands
     end

@@ -8,7 +8,7 @@ class YearPlanTest < CoreTest
   end
 
   def plan(*tasks, window: 30, days: 365, **more)
-    Cards::YearPlan.new(tasks: tasks, window_days: window, today: MONDAY, until_on: MONDAY + days, **more).visits.map { |visit| [(visit.date - MONDAY).to_i, visit.tasks.map(&:what)] }
+    Cards::YearPlan.new(tasks: tasks, window_days: window, today: MONDAY, until_on: MONDAY + days, **more).service_days.map { |service_day| [(service_day.date - MONDAY).to_i, service_day.tasks.map(&:what)] }
   end
 
   # Worked by hand.
@@ -38,22 +38,22 @@ class YearPlanTest < CoreTest
     assert_equal [[0, %w[a b]]], plan(task("a", -50, 400), task("b", 3, 400))
   end
 
-  # By trying every set of days, for small cases: no fewer visits would do.
-  def test_no_fewer_visits_would_do
+  # By trying every set of days, for small cases: no fewer service days would do.
+  def test_no_fewer_days_would_do
     random = Random.new(4610)
     20.times do
       dues = Array.new(6) { random.rand(1..120) }
-      visits = plan(*dues.map { |due| task(due.to_s, due, 4000) }, window: 20, days: 130)
+      service_days = plan(*dues.map { |due| task(due.to_s, due, 4000) }, window: 20, days: 130)
       fewest = (1..6).find { |count| dues.uniq.combination(count).any? { |days| dues.all? { |due| days.any? { |day| day.between?(due - 20, due) } } } }
 
-      assert_equal fewest, visits.size, dues.inspect
+      assert_equal fewest, service_days.size, dues.inspect
     end
   end
 
   def test_in_time_and_on_open_days
-    visits = plan(task("a", 5, 7), task("b", 6, 10), open_day: ->(day) { day.sunday? ? day - 1 : day })
+    service_days = plan(task("a", 5, 7), task("b", 6, 10), open_day: ->(day) { day.sunday? ? day - 1 : day })
 
-    assert(visits.none? { |days, _| (MONDAY + days).sunday? })
-    assert(visits.each_cons(2).all? { |(first, _), (second, _)| second > first })
+    assert(service_days.none? { |days, _| (MONDAY + days).sunday? })
+    assert(service_days.each_cons(2).all? { |(first, _), (second, _)| second > first })
   end
 end

@@ -82,7 +82,7 @@ class DueDateTest < CoreTest
     answer = due(task(clock(:hours, 50)), ratios: [4, 4]).call
 
     assert_in_delta 2.0, answer.personal
-    assert_match(/÷ 2\.00 \(found further gone than expected at 2 visits\)/, answer.reasons.first)
+    assert_match(/÷ 2\.00 \(found further gone than expected in 2 jobs\)/, answer.reasons.first)
     assert_in_delta 1.0, due(task(clock(:hours, 50), clock(:months, 1)), ratios: [0.25, 0.25]).call.personal
   end
 
@@ -119,7 +119,7 @@ class DueDateTest < CoreTest
       home = { use: rate(random.rand(0.0..40.0)), traits: any_traits(random) }
       answer = due(job, **home).call
 
-      job.clocks.filter_map { |one| due(job.with(clocks: [one]), **home).call.due_on }.each { |date| assert_operator answer.due_on, :<=, date }
+      job.clocks.filter_map { |clock| due(job.with(clocks: [clock]), **home).call.due_on }.each { |date| assert_operator answer.due_on, :<=, date }
       assert_operator answer.early_on, :<=, answer.due_on if answer.due_on
       assert_operator answer.late_on, :>=, answer.due_on if answer.late_on
     end

@@ -5,7 +5,7 @@ require_relative "../../core_helper"
 class DryingTimeTest < CoreTest
   def drying(floor: nil, room: nil, **more)
     air = room && Drying::Air.new(temperature_c: room[0], humidity_percent: room[1])
-    Drying::DryingTime.new(floor_hours: floor, school_hours: 24, room: air, **more).call
+    Drying::DryingTime.new(floor_hours: floor, usual_hours: 24, air: air, **more).call
   end
 
   # Common practice: 24 h where the sheet says nothing; the sheet's own number wins.

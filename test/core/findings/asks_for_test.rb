@@ -15,8 +15,7 @@ class AsksForTest < CoreTest
   # Every single value that may be recorded for a kind.
   def each_observation(kind)
     Findings::KINDS.fetch(kind).each do |name, field|
-      values = field[:values] || (field[:type] == :flag ? [true] : [field[:range].begin, (field[:range].begin + field[:range].end) / 2, field[:range].end])
-      values.each { |value| yield({ name => value }) }
+      field.sample_values.each { |value| yield({ name => value }) }
     end
   end
 

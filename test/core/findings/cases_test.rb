@@ -127,7 +127,7 @@ class CasesTest < CoreTest
       sheet = Sheets::Parse.new(JSON.parse(File.read(File.join(CoreAlone::ROOT, "demo/sheets/#{one[:sheet]}.json")))).call
       verdicts = one[:seen].to_h { |key, (observed, _)| [key, Findings::Read.new(position: sheet.position(key), observed: observed).call] }
 
-      assert_equal one[:seen].transform_values(&:last), verdicts.transform_values(&:mark)
+      assert_equal one[:seen].transform_values(&:last), verdicts.transform_values(&:kind)
       assert_equal one[:order], Work::Plan.new(sheet: sheet, findings: verdicts).call.map(&:position)
     end
   end

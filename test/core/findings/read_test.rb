@@ -14,7 +14,7 @@ class ReadTest < CoreTest
   def assert_reads(mark, clause, place, observed, **background)
     verdict = read(place, observed, **background)
 
-    assert_equal [mark, clause], [verdict.mark, verdict.clause]
+    assert_equal [mark, clause], [verdict.kind, verdict.clause]
     refute_empty verdict.reason
   end
 
@@ -173,7 +173,7 @@ class ReadTest < CoreTest
 
   def test_a_seal_that_binds_by_school
     assert_match(/wipe it\.\z/, read({ kind: :seal }, { state: "binds" }).reason)
-    assert_match(/film of silicone/, read({ kind: :seal }, { state: "binds" }, policy: Findings::Policy.new(silicone: true)).reason)
+    assert_match(/film of silicone/, read({ kind: :seal }, { state: "binds" }, policy: Findings::Policy.new(seal_care: :silicone)).reason)
   end
 
   def test_a_pad_is_washed_where_it_may_be
@@ -187,7 +187,7 @@ class ReadTest < CoreTest
     Findings::KINDS.each_key do |kind|
       fine = Findings.fine(position(kind: kind))
 
-      assert_equal :leave, Findings::Read.new(position: position(kind: kind), observed: fine).call.mark, kind unless fine.empty?
+      assert_equal :leave, Findings::Read.new(position: position(kind: kind), observed: fine).call.kind, kind unless fine.empty?
     end
   end
 
@@ -207,7 +207,7 @@ class ReadTest < CoreTest
     [[:lead, "damaged"], [:battery, "swollen"], [:contacts, "burnt"], [:motor, "burnt smell"]].each do |kind, state|
       verdict = read({ kind: kind }, { state: state })
 
-      assert_equal :refer, verdict.mark
+      assert_equal :refer, verdict.kind
       assert verdict.stop
     end
     refute read({ kind: :battery }, { state: "weak" }).stop
@@ -215,8 +215,8 @@ class ReadTest < CoreTest
 
   def test_every_word_of_every_choice_is_read
     Findings::KINDS.each do |kind, fields|
-      fields.select { |_, field| field[:type] == :choice }.each do |name, field|
-        field[:values].each { |word| refute_nil read({ kind: kind }, { name => word }), "#{kind} #{word}" }
+      fields.select { |_, field| field.type == :choice }.each do |name, field|
+        field.options.each { |word| refute_nil read({ kind: kind }, { name => word }), "#{kind} #{word}" }
       end
     end
   end

@@ -4,7 +4,7 @@ require_relative "../../core_helper"
 
 # Each trap is a part that would be sold wrongly without its rule.
 class FindTest < CoreTest
-  K = Fit::Machine.new(model: "Brackwater Loft K", family: "Loft", body_style: "K", plate: "BK-20500")
+  K = Fit::Machine.new(model: "Brackwater Loft K", family: "Loft", body_style: "K", serial_number: "BK-20500")
   SIZE = { "length_mm" => 168, "width_mm" => 128 }.freeze
 
   def cassette(id, clip: true, **more)
@@ -37,7 +37,7 @@ class FindTest < CoreTest
 
     assert_empty answer.candidates
     assert_equal ["has no clip, and is held by one here"], answer.near_misses.first.reasons
-    assert_match(/ask the maker/, answer.nothing)
+    assert_match(/give the maker its serial/, answer.nothing)
   end
 
   def test_a_clip_that_is_in_the_way
@@ -75,13 +75,13 @@ class FindTest < CoreTest
   end
 
   def test_plates
-    early = rule(1, model: "Brackwater Loft K", plate_to: "BK-20000")
-    late = rule(1, model: "Brackwater Loft K", plate_from: "BK-20000")
+    early = rule(1, model: "Brackwater Loft K", serial_to: "BK-20000")
+    late = rule(1, model: "Brackwater Loft K", serial_from: "BK-20000")
 
     assert_empty find([cassette(1)], [early]).candidates
     assert_match(/this one is BK-20500/, find([cassette(1)], [early]).near_misses.first.reasons.first)
     assert_equal 1, find([cassette(1)], [late]).candidates.size
-    assert_match(/plate is not recorded/, find([cassette(1)], [late], machine: K.with(plate: nil)).near_misses.first.reasons.first)
+    assert_match(/is not recorded/, find([cassette(1)], [late], machine: K.with(serial_number: nil)).near_misses.first.reasons.first)
   end
 
   def test_a_handed_part_of_the_wrong_side
@@ -123,7 +123,7 @@ class FindTest < CoreTest
 
       assert answer.candidates.any? || answer.nothing
       assert_equal parts.size, answer.candidates.size + answer.near_misses.size
-      (answer.candidates + answer.near_misses).each { |one| refute_empty one.reasons }
+      (answer.candidates + answer.near_misses).each { |candidate| refute_empty candidate.reasons }
     end
   end
 end

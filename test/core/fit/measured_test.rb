@@ -11,8 +11,8 @@ class MeasuredTest < CoreTest
            [:filter, { length: 182, diameter: 58 }], [:filter, { length: 168, width: 128 }], [:filter, { diameter: 88 }]].freeze
 
   def found(first, second)
-    parts = PARTS.each_with_index.map { |(kind, sides), place| part("P#{place}", kind, **sides) }
-    Fit::Measured.new([first, second]).matches(parts).to_h { |one| [one.part.number, one.fits] }
+    parts = PARTS.each_with_index.map { |(kind, sides), index| part("P#{index}", kind, **sides) }
+    Fit::Measured.new([first, second]).matches(parts).to_h { |match| [match.part.number, match.fits] }
   end
 
   def test_a_belt_and_its_neighbours_the_nearest_first

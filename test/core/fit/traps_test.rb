@@ -19,7 +19,7 @@ class FitTrapsTest < CoreTest
   end
 
   def fitting(answer)
-    answer.candidates.to_h { |one| [one.part.id, one.evidence] }
+    answer.candidates.to_h { |candidate| [candidate.part.id, candidate.evidence] }
   end
 
   def test_a_successor_two_steps_on_fits_and_says_through_what
@@ -126,8 +126,8 @@ class FitTrapsTest < CoreTest
       answer = find(parts, rules)
 
       assert answer.candidates.any? || answer.nothing
-      assert_empty answer.candidates.map { |one| one.part.id } & answer.near_misses.map { |one| one.part.id }
-      (answer.candidates + answer.near_misses).each { |one| refute_empty one.reasons }
+      assert_empty answer.candidates.map { |candidate| candidate.part.id } & answer.near_misses.map { |miss| miss.part.id }
+      (answer.candidates + answer.near_misses).each { |candidate| refute_empty candidate.reasons }
     end
   end
 

@@ -65,7 +65,7 @@ class EstimateTest < CoreTest
   def test_a_quote_counts_all_bench_time_together
     quote = Money::Quote.new(work: [work("bag", 8, part: 1890), work("roll", 9), work("neck", 5)], policy: policy).call
 
-    assert_equal [["Bench time, 30 min", 3000], ["A part", 1890]], quote.lines.map { |one| [one.words, one.net_cents] }
+    assert_equal [["Bench time, 30 min", 3000], ["A part", 1890]], quote.lines.map { |line| [line.words, line.net_cents] }
     assert_match(/22 min of work \(replace bag, clean roll, clean neck\), in steps of 15/, quote.lines.first.note)
     assert_empty Money::Quote.new(work: [], policy: policy).call.lines
   end

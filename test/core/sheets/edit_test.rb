@@ -58,7 +58,7 @@ class EditTest < CoreTest
   end
 
   def test_what_was_edited_still_is_a_sheet_or_says_why_not
-    assert_equal "Fan", sheet(edit.rename_station("motor", "Fan")).stations.find { |one| one.key == "motor" }.name
+    assert_equal "Fan", sheet(edit.rename_station("motor", "Fan")).stations.find { |station| station.key == "motor" }.name
     assert_raises(Sheets::Invalid) { sheet(edit.take_out("stations", "motor")) }
   end
 
@@ -66,8 +66,8 @@ class EditTest < CoreTest
     changed = edit.move("stations", keys(CONTENT, "stations").first, 1).merge("warranty_months" => 12)
     told = Sheets::Changes.new(CONTENT, Sheets::Edit.new(changed).take_out("positions", "bag")).call
 
-    assert_includes told, "position Fleece bag was taken out"
-    assert_includes told, "the stations stand in another order"
+    assert_includes told, "place Fleece bag removed"
+    assert_includes told, "stations reordered"
     assert(told.any? { |words| words.match?(/\Awarranty months was \d+, is 12\z/) })
     assert_empty Sheets::Changes.new(CONTENT, CONTENT).call
   end

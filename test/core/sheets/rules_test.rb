@@ -83,7 +83,11 @@ class RulesTest < CoreTest
       order = sheet.refit_order.map(&:key)
 
       assert_equal sheet.positions.map(&:key).sort, order.sort
-      sheet.positions.each { |one| one.behind.each { |cover| assert_operator order.index(one.key), :<, order.index(cover), "#{sheet.title}: #{one.key}, #{cover}" } }
+      sheet.positions.each do |position|
+        position.behind.each do |cover|
+          assert_operator order.index(position.key), :<, order.index(cover), "#{sheet.title}: #{position.key}, #{cover}"
+        end
+      end
       numbered = sheet.refit_order.filter_map(&:refit_order)
 
       assert_equal numbered.sort, numbered
@@ -118,7 +122,7 @@ class RulesTest < CoreTest
     end
 
     assert_empty Sheets::Changes.new(before, content).call
-    assert_equal ["warranty months was 60, is 24", "position Head window was taken out", "Bin: minutes was 2, is 4"],
+    assert_equal ["warranty months was 60, is 24", "place Head window removed", "Bin: minutes was 2, is 4"],
                  Sheets::Changes.new(before, after).call.grep_v(/care was/)
   end
 

@@ -14,7 +14,7 @@ class Ean13Test < CoreTest
   # Every single wrong digit is caught; so are most neighbours that changed places, all but those that differ by five.
   def test_a_misread_digit_is_caught
     PUBLISHED.each do |number|
-      13.times { |place| ("0".."9").each { |digit| refute Shelf::Ean13.valid?(number.dup.tap { |one| one[place] = digit }) unless number[place] == digit } }
+      13.times { |index| ("0".."9").each { |digit| refute Shelf::Ean13.valid?(number.dup.tap { |one| one[index] = digit }) unless number[index] == digit } }
     end
 
     refute Shelf::Ean13.valid?("629104150021")

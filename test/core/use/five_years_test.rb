@@ -16,7 +16,7 @@ class FiveYearsTest < CoreTest
   READ_OFF = 0.1
   START = Date.new(2020, 1, 6)
   SEED = 4610
-  CASSETTE = Clocks::Task.new(key: "replace", action: :replace, clocks: [Clocks::Clock.new(kind: :hours, limit: HOURS)])
+  CASSETTE = Clocks::Task.new(key: "replace", action: :replace, clocks: [Clocks::Clock.of(kind: :hours, limit: HOURS)])
 
   Seen = Struct.new(:visit, :held, :off)
 

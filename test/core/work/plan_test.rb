@@ -6,7 +6,7 @@ require_relative "../../core_helper"
 class PlanTest < CoreTest
   def plan(marks, model: "hallmoor-dart-m", missing: [])
     sheet = Sheets::Parse.new(JSON.parse(File.read(File.join(CoreAlone::ROOT, "demo/sheets/#{model}.json")))).call
-    findings = marks.transform_values { |mark| Findings::Verdict.new(mark: mark, reason: "seen", clause: :seen) }
+    findings = marks.transform_values { |mark| Findings::Verdict.new(kind: mark, reason: "seen", clause: :seen) }
     Work::Plan.new(sheet: sheet, findings: findings, missing: missing).call
   end
 

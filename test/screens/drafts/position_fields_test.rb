@@ -16,7 +16,7 @@ class PositionFieldsTest < DatabaseTest
   def sent(action)
     form = Nokogiri::HTML5(page).at_css(%(form[action="#{action}"]))
     fields = form.css("input[name], textarea[name]").reject { |one| %w[checkbox submit].include?(one["type"]) && !one.key?("checked") }
-    pairs = fields.map { |one| [one["name"], one.name == "textarea" ? one.text.delete_prefix("\n") : one["value"]] }
+    pairs = fields.map { |field| [field["name"], field.name == "textarea" ? field.text.delete_prefix("\n") : field["value"]] }
     pairs += form.css("select").map { |one| [one["name"], (one.at_css("option[selected]") || one.at_css("option")).then { |option| option["value"] || option.text }] }
     pairs.map { |name, value| "#{Rack::Utils.escape(name)}=#{Rack::Utils.escape(value.to_s)}" }.join("&")
   end

@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Cards
+      module Channels
+        # A printed card, with a code that opens the customer's page.
+        class Post < Channel
+          def words = "post"
+          # house rule
+          def lead_days = 21
+          def address_column = :street
+          def parts = { post_body: :paper }
+          def recipient(customer) = [customer.name, customer.street, customer.town].compact.join("\n")
+          def written(letter, most_tasks:) = [nil, letter.paper(most_tasks)]
+        end
+      end
+    end
+  end
+end

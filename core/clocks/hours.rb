@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Clocks
+      # Runs by use: so many hours since the start, at the machine's rate.
+      class Hours < Clock
+        DECIDES = "run hours"
+        CHOICES = { "hours" => { "kind" => "hours" } }.freeze
+        CHOICE_WORDS = { "hours" => "hours of use" }.freeze
+
+        def follows_findings?(_task)
+          true
+        end
+
+        def runs_out(run, factor)
+          run.by_use(run.start, limit * factor)
+        end
+
+        def progress_words(_progress, conditions)
+          conditions.rate_words
+        end
+
+        def progress_figure(_progress, conditions)
+          conditions.rate_mark
+        end
+
+        private
+
+        def said
+          "#{limit} h of use"
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Clocks
+      # Runs by what a strip or a grey reference shows, in percent, extrapolated linearly from its last reading.
+      class Indicator < Clock
+        DECIDES = "indicator"
+        CHOICES = { "indicator" => { "kind" => "indicator" } }.freeze
+        CHOICE_WORDS = { "indicator" => "% of its indicator" }.freeze
+        FULL_PERCENT = 100
+
+        # It says what this very household does.
+        def shortened_by_household?(_task)
+          false
+        end
+
+        # What was read is certain.
+        def runs_out(run, _factor)
+          read = run.progress.indicator
+          return unless read&.positive?
+
+          read_on = run.progress.indicator_on
+          return run.certain(read_on) if read >= limit
+
+          run.certain(run.start + ((read_on - run.start).to_i * limit / read.to_f).floor)
+        end
+
+        def progress_words(progress, _conditions)
+          ", #{progress.indicator} % on #{Units::Day.words(progress.indicator_on)}"
+        end
+
+        def progress_figure(progress, _conditions)
+          (progress.indicator_on.jd * 1000) + progress.indicator
+        end
+
+        private
+
+        def said
+          "the indicator full"
+        end
+
+        def check_kind
+          raise ArgumentError, "an indicator counts percent" if limit > FULL_PERCENT
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Findings
+      # Something that may be recorded at a kind of part. Each type of field is a class in fields/; a screen draws it
+      # by the partial of the type's name.
+      class Field
+        include Value
+
+        # @!attribute label [String]
+        # @!attribute needs [String, nil] asked only where the sheet names this feature or measure
+        fields :label, needs: nil
+
+        # @return [Symbol] :scale, :choice, :flag or :measure
+        def type
+          self.class.name.split("::").last.downcase.to_sym
+        end
+
+        # @return [Object, nil] what "it is fine" records here; nil for nothing
+        def fine; end
+
+        # @param unit [Symbol] how the shop writes lengths
+        # @return [Object] a value as it would be typed
+        def typed(value, unit:) # rubocop:disable Lint/UnusedMethodArgument
+          value
+        end
+
+        # @param typed [Object] a value, as `typed` gives it
+        # @return [String] as in "grey 3"
+        def words(typed, unit:) # rubocop:disable Lint/UnusedMethodArgument
+          "#{label.downcase} #{typed}"
+        end
+
+        # @!method sample_values
+        #   @return [Array] values that may be recorded, the least and the most among them
+      end
+    end
+  end
+end

@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Findings
+      module Fields
+        # One word of a list, the good one first.
+        class Choice < Field
+          include Value
+
+          fields :label, :options, words_of: {}, needs: nil
+
+          def fine
+            options.first
+          end
+
+          def sample_values
+            options
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Findings
+      module Fields
+        # Something that is so, or not.
+        class Flag < Field
+          def words(_typed, **)
+            label.downcase
+          end
+
+          def sample_values
+            [true]
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Findings
+      module Fields
+        # A number in steps, as grey from 0 to 5. Some steps have words.
+        class Scale < Field
+          include Value
+
+          fields :label, :options, words_of: {}, needs: nil
+
+          def sample_values
+            options
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,16 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Policies
+      # The hours a shop is open by default: opening time => closing time, for each day of the week.
+      module Week
+        DAYS = { "mon" => "Monday", "tue" => "Tuesday", "wed" => "Wednesday", "thu" => "Thursday", "fri" => "Friday",
+                 "sat" => "Saturday", "sun" => "Sunday" }.freeze
+        WORKING_DAY = { "08:30" => "12:30", "13:00" => "17:30" }.freeze
+        OPEN_HOURS = { "mon" => WORKING_DAY, "tue" => WORKING_DAY, "wed" => WORKING_DAY, "thu" => WORKING_DAY,
+                       "fri" => WORKING_DAY, "sat" => { "09:00" => "13:00" } }.freeze
+      end
+    end
+  end
+end

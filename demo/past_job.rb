@@ -1,0 +1,106 @@
+# frozen_string_literal: true
+
+require "securerandom"
+
+module UprightBench
+  module Demo
+    # One stay of a machine, as far as wanted, through the services at plausible times.
+    class PastJob
+      def initialize(machine, date, technician, counter, random)
+        @machine = machine
+        @date = date
+        @technician = technician
+        @counter = counter
+        @random = random
+        @sheet = machine.to_core
+      end
+
+      # From taking in to handing over, three days later.
+      def whole
+        take_in(at(0, 9))
+        look_over(at(0, 10))
+        settle(at(0, 11))
+        work(at(0, 13))
+        later = Services::Policies.now.schedule.open_day(@date + 3)
+        finish(Config::Zone.at(later, 10))
+      end
+
+      def take_in(time)
+        use = @machine.values.slice(:hours_per_week, :traits, :allergy)
+        @job = Services::TakeIn.call({ customer_id: @machine.customer_id, machine_id: @machine.id, use: use,
+                                       complaint: Names::COMPLAINTS.fetch(@sheet.kind.to_s).sample(random: @random),
+                                       accessories: accessories, request_key: uuid },
+                                     by: @counter, at: time)
+      end
+
+      # @param first [Integer, nil] only so many positions
+      def look_over(time, first: nil)
+        due = overdue(time)
+        @sheet.walk.first(first || @sheet.walk.size).each_with_index do |position, index|
+          Services::RecordFinding.call(@job.number, position.key, observed: Sight.new(position, @random).seen, version: 0, verdict: due[position.key],
+                                                                  by: @technician, at: time + (index * 40))
+        end
+        Services::FinishLookOver.call(@job.number, by: @technician, at: time + 900) unless first
+      end
+
+      def settle(time)
+        choose(time)
+        name = @machine.customer.name
+        risky = Services::Quotes.ends_warranty(@job.refresh, @job.work_items_dataset.eager(:part).all, today: Config::Zone.date(time)).any?
+        Services::Settle.call(@job.number, agreed_name: name, agreed_how: %w[counter phone].sample(random: @random), warranty_name: (name if risky),
+                                           by: @counter, at: time)
+      end
+
+      # @param most [Integer, nil] only so many items
+      def work(time, most: nil)
+        items = @job.refresh.work_items
+        items.first(most || items.size).each_with_index do |item, index|
+          Services::DoWorkItem.call(@job.number, item.id, by: @technician, at: time + (index * 600)) if item.to_do?
+        end
+      end
+
+      def finish(time)
+        close_up(time)
+        hand_over(time + 3600)
+      end
+
+      def hand_over(time)
+        Services::HandOver.call(@job.number, counted_out: @job.accessories.to_h { |accessory| [accessory.name, accessory.pieces_in] }, by: @counter, at: time)
+      end
+
+      def close_up(time)
+        Services::CloseUp.call(@job.number, by: @technician, at: time)
+      end
+
+      attr_reader :job
+
+      private
+
+      def at(days, hour)
+        Config::Zone.at(@date + days, hour)
+      end
+
+      # Most of what is due anyway is done while it is here, whatever the part looks like.
+      def overdue(time)
+        Models::Due.running.where(machine_id: @machine.id, action: %w[wash replace]).where(Sequel[:due_on] <= Config::Zone.date(time) + 30)
+                   .select_hash(:position, :action).reject { @random.rand < 0.15 }.transform_values(&:to_sym)
+      end
+
+      # Most of what the model comes with is brought along.
+      def accessories
+        @sheet.accessories.select { @random.rand < 0.6 }.to_h { |name| [name, 1] }
+      end
+
+      def uuid
+        @random.bytes(16).unpack1("H*").sub(/\A(.{8})(.{4})(.{4})(.{4})(.{12})\z/, '\1-\2-\3-\4-\5')
+      end
+
+      # For what nothing on the shelf fits.
+      def choose(time)
+        @job.refresh
+        open = @job.work_items_dataset.where(action: "replace", part_id: nil, state: "to_do").all
+        open.each { |item| Services::ChoosePart.call(@job.number, item.id, choice: "leave", by: @technician, at: time) }
+      end
+    end
+  end
+end

@@ -1,0 +1,161 @@
+# frozen_string_literal: true
+
+require_relative "clerk"
+require_relative "instance"
+require_relative "ledger"
+
+module Hostile
+  # Web, worker and database killed at random while machines come in, findings are saved, estimates agreed to, parts received, and a batch of
+  # cards leaves. Then everything that was answered for is looked up: nothing may be missing, nothing twice.
+  class Kills
+    include UprightBench
+
+    WHAT = %i[web worker database].freeze
+    BETWEEN_SECONDS = (0.5..3.0)
+    ESTIMATES = 400
+    QUIET_SECONDS = 300 # for the last cards to leave
+
+    # @param instance [Instance] up, with the demo
+    # @param times [Integer] kills
+    # @param cards [Integer]
+    def initialize(instance, times:, cards:, seed:, out: $stdout)
+      @instance = instance
+      @times = times
+      @cards = cards
+      @random = Random.new(seed)
+      @out = out
+      @going = true
+      @lock = Mutex.new
+    end
+
+    # @return [Boolean] whether nothing was lost and nothing doubled
+    def call
+      prepare
+      @instance.watch
+      workers = [[:take_in, 2], [:find, 2], [:receive, 1], [:agree, 1]].flat_map { |what, count| Array.new(count) { |n| Thread.new { keep_on(what, n) } } }
+      @batch = Services::SendCards.call(by: owner, at: Time.now, chosen: @posted, at_once: true, until_on: today + 365)
+      kill
+      @going = false
+      workers.each(&:join)
+      wait_for_the_batch
+      tell
+    end
+
+    private
+
+    def owner
+      @owner ||= Models::Person.first(role: "owner")
+    end
+
+    def today
+      Config::Zone.date(Time.now)
+    end
+
+    # Customers for the cards, and estimates to agree to; open at all hours.
+    def prepare
+      @clerk = Clerk.new(@instance.wire)
+      @out.puts "Preparing #{@cards} customers and #{ESTIMATES} estimates …"
+      Services::SavePolicies.call({ "open_hours" => Core::Policies::Week::DAYS.keys.to_h { |day| [day, { "00:00" => "24:00" }] }, "closed_days" => [] }, by: owner, at: Time.now)
+      sheet = Models::Sheet.first(model_name: "Loft K")
+      @posted = Array.new(@cards) { |n| customer_with_machine("Card #{n}", sheet, email: "card#{n}@example.org", email_agreed: true) }
+      Models::Machine.where(customer_id: @posted).eager(:sheet).all.each { |machine| Services::SetClocks.call(machine, on: today) }
+      Models::Due.running.where(machine_id: Models::Machine.where(customer_id: @posted).select(:id)).update(due_on: today + 5, early_on: nil, late_on: nil)
+      @estimates = Array.new(ESTIMATES) { |n| sent_estimate(customer_with_machine("Estimate #{n}", sheet)) }
+      @parts = Models::Part.order(:id).limit(20).select_map(:id)
+      @sheet = sheet
+      @ledger = Ledger.new(parts: @parts, posted: @posted)
+    end
+
+    def customer_with_machine(name, sheet, **more)
+      customer = Models::Customer.create(name: name, created_by: owner.id, **more)
+      Services::AddMachine.call(customer, sheet_id: sheet.id, bought_on: today - 400, by: owner, at: Time.now)
+      customer.id
+    end
+
+    # @return [Array(Models::Job, Integer)] and the estimate's id
+    def sent_estimate(customer_id)
+      machine = Models::Machine.first(customer_id: customer_id)
+      job = Services::TakeIn.call({ machine_id: machine.id, use: { hours_per_week: 1 }, complaint: "weak", request_key: SecureRandom.uuid }, by: owner, at: Time.now)
+      Services::RecordFinding.call(job.number, "lid-seal", observed: { state: "dirty" }, version: 0, by: owner, at: Time.now)
+      Services::FinishLookOver.call(job.number, by: owner, at: Time.now)
+      [job.refresh, Services::SendEstimate.call(job.number, by: owner, at: Time.now).id]
+    end
+
+    # Until the killing is over.
+    def keep_on(what, number)
+      count = 0
+      send(what, number, count += 1) while @going
+    end
+
+    def take_in(number, count)
+      key = SecureRandom.uuid
+      typed = { "new" => "1", "request_key" => key, "complaint" => "weak", "made_safe" => "1", "no_condition" => "1", "customer[name]" => "Taken #{number}-#{count}",
+                "machine[sheet_id]" => @sheet.id.to_s, "machine[serial_number]" => "T-#{number}-#{count}" }
+      @clerk.send_until_answered("/take-in", typed) { |answer| answer.status == 303 }
+      @ledger.answered(:take_in, key: key, name: "Taken #{number}-#{count}")
+    end
+
+    # One place of one job, over and over; each save is the version after the last one.
+    def find(number, count)
+      job = @estimates[-(number + 1)].first
+      grey = count % 6
+      typed = { "grey" => grey.to_s, "version" => (count - 1).to_s, "request_key" => SecureRandom.uuid }
+      @clerk.send_until_answered("/jobs/#{job.number}/findings/motor-filter", typed, fragment: true) { |answer| answer.headers["x-entry"] }
+            .then { |answer| @ledger.answered(:find, job: job.id, grey: grey, version: count, as: answer.headers["x-entry"]) }
+    end
+
+    def receive(_number, _count)
+      part = @lock.synchronize { @parts.sample(random: @random) }
+      key = SecureRandom.uuid
+      @clerk.send_until_answered("/shelf/#{part}/receive", { "pieces" => "1", "request_key" => key }) { |answer| answer.status == 303 }
+      @ledger.answered(:receive, key: key, part: part)
+    end
+
+    # As the customer does, behind the slip's code.
+    def agree(_number, count)
+      return sleep(0.2) if count > ESTIMATES - 2 # the last ones are looked over
+
+      job, sent = @estimates[count - 1]
+      path = URI(Outbox::JobLink.of(job)).path
+      cookie, token = Clerk.again { nobody_was_here && Clerk.behind(@instance.wire, path) }
+      Clerk.again do
+        nobody_was_here
+        answer = @instance.wire.ask("POST", "#{path}/agree", body: URI.encode_www_form("_csrf" => token, "estimate" => sent, "agreed_name" => "Estimate #{count}"),
+                                                             headers: { "Cookie" => cookie })
+        answer.status == 303
+      end
+      @ledger.answered(:agree, job: job.id, estimate: sent)
+    end
+
+    # One customer a minute would come; here it is many from one address, and each page behind a code may be asked for only so often.
+    def nobody_was_here
+      DB[:throttle_counts].delete || true
+    end
+
+    def kill
+      @times.times do |n|
+        sleep @lock.synchronize { @random.rand(BETWEEN_SECONDS) }
+        what = WHAT[n % WHAT.size]
+        @instance.kill(what)
+        @out.puts "killed the #{what} (#{n + 1} of #{@times}): #{@ledger.so_far}" if (n % 10) == 9
+      end
+    end
+
+    def wait_for_the_batch
+      deadline = Time.now + QUIET_SECONDS
+      until Clerk.again { [Models::Batch.where(id: @batch.id).get(:state)] }.first == "done"
+        break @out.puts("the batch is not through after #{QUIET_SECONDS} s") if Time.now > deadline
+
+        sleep 0.5
+      end
+    end
+
+    def tell
+      rows = @ledger.result(@batch)
+      rows.each do |name, (count, lost, doubled)|
+        @out.puts format("%<name>-15s %<count>5d answered for, %<lost>d lost, %<doubled>d doubled", name: name, count: count, lost: lost, doubled: doubled)
+      end
+      rows.values.all? { |count, lost, doubled| count.positive? && lost.zero? && doubled.zero? }
+    end
+  end
+end

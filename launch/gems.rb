@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+require "etc"
+require_relative "shell"
+
+module UprightBench
+  module Launch
+    # The bundle, kept inside the clone.
+    class Gems
+      # @param root [String] the clone
+      # @param without [String, nil] a group that is not needed
+      def initialize(root, without: nil)
+        @root = root
+        @without = without
+      end
+
+      # @return [Hash{String=>String}] the environment that finds the bundle
+      # @raise [Failure] when a gem cannot be installed
+      def ensure
+        return env if Shell.ok?("bundle", "check", env: env, chdir: @root)
+
+        Shell.say "Installing the gems, about two minutes the first time …"
+        Shell.run("bundle", "install", "--quiet", env: env, chdir: @root)
+        env
+      end
+
+      def env
+        { "BUNDLE_GEMFILE" => File.join(@root, "Gemfile"), "BUNDLE_PATH" => File.join(@root, "vendor/bundle"),
+          "BUNDLE_WITHOUT" => @without.to_s, "BUNDLE_FROZEN" => "true", "BUNDLE_SILENCE_ROOT_WARNING" => "true",
+          "BUNDLE_BUILD__NOKOGIRI" => "--use-system-libraries", "MAKEFLAGS" => "-j#{Etc.nprocessors}" }
+      end
+    end
+  end
+end

@@ -1,0 +1,152 @@
+# frozen_string_literal: true
+
+require "socket"
+require_relative "children"
+require_relative "cluster"
+require_relative "gems"
+require_relative "packages"
+
+module UprightBench
+  module Launch
+    # From a clean clone to a running application, and down again on Ctrl-C.
+    class Start
+      ROOT = File.expand_path("..", __dir__)
+      DATABASE = "upright_bench"
+      DEFAULT_PORT = "4610"
+      SIGN_INS = <<~WORDS
+        The demo's sign-ins (the password is ropewalk-demo):
+          ines@ropewalk.example.org      owner
+          tobiah@ropewalk.example.org    technician
+          sunniva@ropewalk.example.org   counter
+      WORDS
+
+      # @param arguments [Array<String>] --fresh
+      def initialize(arguments, env = ENV)
+        @fresh = arguments.include?("--fresh")
+        @env = env.to_h
+        @port = @env.fetch("PORT", DEFAULT_PORT)
+        @children = Children.new(ROOT, port: @port)
+      end
+
+      # @return [Integer] exit status
+      def call
+        File.umask(0o077)
+        check_port
+        workers
+        prepare
+        run
+        0
+      rescue Failure => e
+        Shell.say "Cannot start: #{e.message}"
+        1
+      rescue Interrupt
+        0
+      ensure
+        stop
+      end
+
+      private
+
+      def check_port
+        raise Failure, "PORT is not a port: #{@port}" unless @port.match?(/\A\d{1,5}\z/) && @port.to_i.between?(1, 65_535)
+
+        TCPServer.new("127.0.0.1", @port.to_i).close
+      rescue Errno::EADDRINUSE
+        raise Failure, "port #{@port} is in use; set PORT to another one"
+      rescue Errno::EACCES
+        raise Failure, "port #{@port} needs more rights than this user has; set PORT to one above 1023"
+      end
+
+      # @return [Integer] processes; each works on one core
+      def workers
+        said = @env.fetch("WORKER_PROCESSES", "1")
+        said.match?(/\A[1-9]\d?\z/) ? said.to_i : raise(Failure, "WORKER_PROCESSES is a number from 1 to 99, not #{said}")
+      end
+
+      def prepare
+        Packages.ensure(Packages::BUILD + (own_cluster? ? Packages::SERVER : ["libpq-dev"]))
+        @bundle = Gems.new(ROOT, without: "test").ensure
+        raise Failure, "--fresh empties the private cluster only, and DATABASE_URL names another" if @fresh && !own_cluster?
+
+        start_cluster if own_cluster?
+        Shell.say "Bringing the database up …"
+        attend("bundle", "exec", "rake", "db:migrate", as_owner: true)
+        attend("bundle", "exec", "rake", production? ? "shop:open" : "demo:load", as_owner: true)
+      end
+
+      def production?
+        @env["APP_ENV"] == "production"
+      end
+
+      def own_cluster?
+        @env["DATABASE_URL"].to_s.empty?
+      end
+
+      def start_cluster
+        @cluster = Cluster.new(folder: File.join(state_dir, "postgres"))
+        Shell.say "Keeping the data in #{@cluster.folder}"
+        close_to_others
+        @cluster.start
+        empty if @fresh
+        @cluster.create_database(DATABASE)
+        @env["DATABASE_URL"] = @cluster.url(DATABASE)
+        @env["DATABASE_OWNER_URL"] = @cluster.owner_url(DATABASE)
+      end
+
+      # What earlier starts left open to everybody.
+      def close_to_others
+        Dir.children(state_dir).each do |name|
+          path = File.join(state_dir, name)
+          File.chmod(File.directory?(path) ? 0o700 : 0o600, path) if File.owned?(path) && !File.symlink?(path)
+        end
+      end
+
+      def empty
+        $stdout.print "This deletes everything that was entered#{' and loads the demo again' unless production?}. Type yes to go on: "
+        $stdout.flush
+        raise Failure, "nothing was deleted" unless $stdin.gets.to_s.strip == "yes"
+
+        @cluster.drop_database(DATABASE)
+      end
+
+      def state_dir
+        @env.fetch("STATE_DIR", File.join(ROOT, "var"))
+      end
+
+      # Runs a step to its end, its words passed on.
+      # @param as_owner [Boolean] whether it may know the role that owns the tables
+      def attend(*command, as_owner: false)
+        pid = Process.spawn(settings(as_owner: as_owner), *command, chdir: ROOT)
+        _, status = Process.wait2(pid)
+        raise Failure, "#{command.last} did not end well; its words are above" unless status.success?
+      end
+
+      # Web and worker never learn the owner's password.
+      def settings(as_owner: false)
+        @env.merge(@bundle, "PORT" => @port).then { |env| as_owner ? env : env.merge("DATABASE_OWNER_URL" => nil) }
+      end
+
+      def run
+        @children.start("web", settings, "bundle", "exec", "puma", "-C", "config/puma.rb")
+        workers.times { |index| @children.start("worker #{index + 1}", settings, File.join(ROOT, "bin/worker")) }
+        @children.wait_until_ready
+        welcome
+        @children.watch
+      end
+
+      def welcome
+        Shell.say <<~WORDS
+
+          Upright Bench is up: http://127.0.0.1:#{@port}/
+          #{production? ? "While nobody can sign in, the address for the owner's account stands above.\n" : SIGN_INS}Cards that are sent land in #{File.join(state_dir, 'outbox')}. Ctrl-C stops everything.
+
+        WORDS
+      end
+
+      def stop
+        @children.stop
+        @cluster&.stop
+      end
+    end
+  end
+end

@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+require_relative "cluster"
+require_relative "gems"
+require_relative "packages"
+
+module UprightBench
+  module Launch
+    # Runs the tests on a cluster of their own.
+    class Tests
+      ROOT = File.expand_path("..", __dir__)
+
+      DATABASE = "upright_bench_test"
+
+      # @param arguments [Array<String>] "core", or test files; everything when empty
+      def initialize(arguments)
+        @arguments = arguments
+      end
+
+      # @return [Integer] exit status
+      def call
+        return core if @arguments == ["core"]
+
+        Packages.ensure(Packages::BUILD + Packages::SERVER + Packages::TESTS)
+        bundle = Gems.new(ROOT).ensure
+        cluster = start_cluster
+        status(system(environment(bundle, cluster), "bundle", "exec", "ruby", "-Itest", "-e", load_files(files), chdir: ROOT))
+      rescue Failure => e
+        Shell.say "Cannot test: #{e.message}"
+        1
+      ensure
+        cluster&.stop
+      end
+
+      private
+
+      def core
+        status(system("ruby", "-w", "-Itest", "-e", load_files(Dir[File.join(ROOT, "test/core/**/*_test.rb")]), chdir: ROOT))
+      end
+
+      def status(went_well)
+        went_well ? 0 : 1
+      end
+
+      def files
+        return @arguments.map { |file| File.expand_path(file) } if @arguments.any?
+
+        Dir[File.join(ROOT, "test/**/*_test.rb")]
+      end
+
+      def load_files(files)
+        files.sort.map { |file| "require #{file.inspect}" }.join("\n")
+      end
+
+      def start_cluster
+        Cluster.new(folder: File.join(ROOT, "var/test-postgres"), fast: true).tap(&:start)
+      end
+
+      def environment(bundle, cluster)
+        cluster.create_database(DATABASE)
+        bundle.merge("APP_ENV" => "test", "DATABASE_URL" => cluster.url(DATABASE), "DATABASE_OWNER_URL" => cluster.owner_url(DATABASE),
+                     "STATE_DIR" => File.join(ROOT, "var/test"),
+                     "PUBLIC_URL" => "http://127.0.0.1:4610", "SHOP_TZ" => "America/Halifax", "SMTP_URL" => nil)
+      end
+    end
+  end
+end

@@ -1,0 +1,65 @@
+# frozen_string_literal: true
+
+require "net/smtp"
+require "openssl"
+
+module UprightBench
+  module Outbox
+    # Cards as e-mail: to the server that SMTP_URL names, or into the outbox folder when none is named. Plain text first, the same
+    # in HTML beside it; "unsubscribe" works from the mail program in one action (RFC 2369 and RFC 8058).
+    class EmailChannel
+      # Before anything was said about the message, so that it cannot have arrived.
+      NOT_SENT = [SocketError, Errno::ECONNREFUSED, Errno::EHOSTUNREACH, Errno::ENETUNREACH, Net::OpenTimeout, Net::SMTPServerBusy,
+                  Net::SMTPAuthenticationError, Net::SMTPSyntaxError, Net::SMTPUnsupportedCommand, OpenSSL::SSL::SSLError].freeze
+
+      OPEN_SECONDS = 10
+      READ_SECONDS = 20
+
+      def initialize(settings)
+        @smtp = settings.smtp_url
+        @return_address = settings.return_address
+        @drop = Devices::MailDrop.new(settings)
+      end
+
+      # @param message [Models::Message]
+      # @param letter [Core::Cards::Letter]
+      # @param shop [Models::Shop]
+      # @raise [Rejected, InDoubt]
+      def deliver(message, letter, shop)
+        written = CardMail.write(message, letter, shop)
+        @smtp ? send_out(written, from: @return_address || shop.email, to: message.recipient) : @drop.put(message.key, written, to: message.recipient, tries: message.tries)
+      end
+
+      # What became of a message that was being handed over when the process died.
+      # @return [Symbol] :arrived, :not_arrived, or :unknown where the channel cannot tell
+      def fate(message)
+        return :unknown if @smtp
+
+        @drop.has?(message.key) ? :arrived : :not_arrived
+      end
+
+      # @return [Boolean] whether it can tell later what arrived
+      def certain?
+        @smtp.nil?
+      end
+
+      private
+
+      # Byte by byte as it was written.
+      # @param from [String] where a server sends it back to; not what the customer sees
+      def send_out(written, from:, to:)
+        server = Net::SMTP.new(@smtp.host, @smtp.port || Net::SMTP.default_port)
+        server.enable_starttls_auto
+        server.open_timeout = OPEN_SECONDS
+        server.read_timeout = READ_SECONDS
+        server.start(helo: from.split("@").last, user: @smtp.user, secret: @smtp.password, authtype: (:plain if @smtp.user)) { |open| open.send_message(written, from, to) }
+      rescue Net::SMTPFatalError => e
+        raise Rejected, e.message
+      rescue *NOT_SENT
+        raise
+      rescue StandardError => e
+        raise InDoubt, e.message
+      end
+    end
+  end
+end

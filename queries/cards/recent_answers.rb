@@ -1,0 +1,21 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Queries
+    # What customers answered, the newest first.
+    class RecentAnswers
+      PAGE = 40
+      Row = Struct.new(:id, :card_id, :customer, :kind, :note, :answered_at, keyword_init: true)
+
+      # @param before [Integer, nil] an answer's id: only what is older
+      # @return [Array<Row>] at most PAGE
+      def self.call(before: nil)
+        answers = Models::Answer.join(:cards, id: :card_id).join(:customers, id: Sequel[:cards][:customer_id])
+        answers = answers.where(Sequel[:answers][:id] < before) if before
+        columns = %i[id kind note answered_at card_id].map { |name| Sequel[:answers][name] }
+        answers.order(Sequel.desc(Sequel[:answers][:id])).limit(PAGE).naked
+               .select(*columns, Sequel[:customers][:name].as(:customer)).map { |row| Row.new(**row) }
+      end
+    end
+  end
+end

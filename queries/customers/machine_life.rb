@@ -1,0 +1,60 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Queries
+    # What happened at each place of a machine, from the day it was bought: five queries.
+    class MachineLife
+      Place = Struct.new(:name, :fitted, :done, :found, :due, keyword_init: true)
+      MOST_JOBS = 60
+
+      # @param machine [Models::Machine]
+      def initialize(machine)
+        @machine = machine
+        @jobs = machine.jobs_dataset.limit(MOST_JOBS).all
+      end
+
+      # @return [Array<Date>]
+      def taken_in_on
+        @jobs.map { |job| Config::Zone.date(job.taken_in_at) }
+      end
+
+      # @return [Array<Place>] along the air path, those at which anything happened or will
+      def places
+        core = @machine.to_core
+        core.walk.map { |place| place(place) }.reject do |place|
+          place.fitted.all? do |from, till|
+            from.nil? && till.nil?
+          end && place.done.empty? && place.found.empty? && place.due.nil?
+        end
+      end
+
+      private
+
+      def place(place)
+        Place.new(name: place.name, fitted: fittings.fetch(place.key, []).map { |fitting| [fitting.fitted_on, fitting.removed_on] },
+                  done: done.fetch(place.key, []).map { |item| [Config::Zone.date(item.done_at), "#{item.action} done"] },
+                  found: found.fetch(place.key, []).map { |finding| [Config::Zone.date(finding.found_at), "found: #{finding.reason}"] }, due: due(place.key))
+      end
+
+      def fittings
+        @fittings ||= @machine.fittings_dataset.order(:id).all.group_by(&:position)
+      end
+
+      # A new part shows as a bar that begins; what was washed, cleaned or looked at has a mark.
+      def done
+        @done ||= Models::WorkItem.where(job_id: @jobs.map(&:id), state: "done").exclude(action: "replace").exclude(done_at: nil).order(:done_at).all.group_by(&:position)
+      end
+
+      # Where something was to be done; what was left alone is not drawn.
+      def found
+        @found ||= Models::Finding.where(job_id: @jobs.map(&:id)).exclude(verdict: "leave").order(:found_at).all.group_by(&:position)
+      end
+
+      def due(position)
+        @dues ||= Models::Due.running.where(machine_id: @machine.id).exclude(due_on: nil).order(Sequel.desc(:due_on)).all.to_h { |due| [due.position, due] }
+        due = @dues[position]
+        due && [due.due_on, due.early_on, due.late_on, "#{due.action} due"]
+      end
+    end
+  end
+end

@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Queries
+    # Everything of a machine that its page shows.
+    class MachineOverview
+      MOST_JOBS = 30
+
+      # @param machine [Models::Machine]
+      def initialize(machine)
+        @machine = machine
+      end
+
+      # @return [Array<Models::Due>] the running clocks, soonest first, with how their dates moved
+      def dues
+        @dues ||= MachineDues.call(@machine.id)
+      end
+
+      # @return [Array<Models::Spare>] that wait for their turn
+      def spares
+        @spares ||= Models::Spare.waiting.where(machine_id: @machine.id).eager(:part).order(:position).all
+      end
+
+      # @return [Array<Models::Job>] the newest first
+      def jobs
+        @jobs ||= @machine.jobs_dataset.limit(MOST_JOBS).all
+      end
+
+      # @return [Array<Models::Fitting>] what is and was fitted, at places that its sheet has
+      def fittings
+        sheet = @machine.to_core
+        @fittings ||= @machine.fittings_dataset.eager(:part).order(:position, :id).all.select { |fitting| sheet.position?(fitting.position) }
+      end
+    end
+  end
+end

@@ -1,0 +1,176 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Queries
+    # A job with all that its page shows, each kind read once.
+    class JobPage
+      include JobFindings
+
+      attr_reader :job
+
+      def initialize(job, now:, policies:)
+        @job = job
+        @now = now
+        @policies = policies
+      end
+
+      def sheet
+        @job.sheet
+      end
+
+      # @return [Boolean] the sheet got a newer version since, and what the job recorded may still follow it
+      def newer_sheet?
+        @job.sheet_version_id != machine.sheet.current_version_id && @job.recordable?
+      end
+
+      def machine
+        @job.machine
+      end
+
+      def customer
+        @customer ||= @job.customer
+      end
+
+      def items
+        @items ||= Models::WorkItem.where(job_id: @job.id).order(:sequence).eager(part: %i[stock_level supplier], rack_stays: :slot).all
+      end
+
+      def to_do
+        items.select(&:to_do?)
+      end
+
+      def stops
+        @stops ||= Models::Stop.where(job_id: @job.id).order(:id).all
+      end
+
+      def accessories
+        @accessories ||= @job.accessories
+      end
+
+      def pictures
+        @pictures ||= @job.pictures
+      end
+
+      def standing_stops
+        stops.select { |stop| stop.cleared_at.nil? }
+      end
+
+      # @return [Hash{String=>Core::Fit::Answer}] for what is still to be settled: replacements, and spares for a wash
+      def fits
+        @fits ||= begin
+          open = items.select { |item| item.state != "done" && %w[replace wash].include?(item.action) }.map(&:position)
+          smell = findings.values.any? { |finding| finding.seen[:smell] }
+          open.empty? ? {} : Services::FitFor.new(sheet, machine, today: Config::Zone.date(@now), smell: smell, job: @job).call(open)
+        end
+      end
+
+      # @return [Core::Drying::DryingTime::Answer]
+      def drying(item)
+        Services::Promises.drying(sheet.position(item.position), @policies)
+      end
+
+      # When would it be ready, if this were chosen here and all else stayed?
+      # @param action [String, nil] nil to leave it as it is
+      # @param part [Core::Fit::Part, nil]
+      # @param rotates [Boolean] what comes out is washed as a spare
+      # @return [Time]
+      def ready(item, action, part = nil, rotates: false)
+        place = sheet.position(item.position)
+        asks = asks(to_do.reject { |one| one.id == item.id })
+        asks << Services::Promises.ask(place, action, part, *(Services::ChoosePart.rotation_minutes(place) if rotates), policies: @policies) if action
+        promised(asks).call
+      end
+
+      # @return [Hash{String=>Models::Spare}] the customer's own, that wait for their turn, by position
+      def spares
+        @spares ||= Models::Spare.waiting.where(machine_id: @job.machine_id).eager(:part).to_hash(:position)
+      end
+
+      # As it would be promised now; what was promised at the agreement stands on the job.
+      # @return [Core::Work::Promise]
+      def promise_now
+        @promise_now ||= promised(asks(to_do))
+      end
+
+      def asks(items)
+        @reserved ||= Services::ReservedParts.for_others(self.items.filter_map(&:part_id), except: @job)
+        items.map { |item| Services::Promises.ask_of(item, sheet, reserved: @reserved, policies: @policies) }
+      end
+      private :asks
+
+      def promised(asks)
+        Services::Promises.of(asks, at: @now, policies: @policies)
+      end
+      private :promised
+
+      # @return [Models::Estimate, nil] the newest that was agreed
+      def agreed
+        return @agreed if defined?(@agreed)
+
+        @agreed = Services::Quotes.agreed(@job)
+      end
+
+      # @return [Models::EstimateSent, nil] the newest
+      def sent_estimate
+        return @sent_estimate if defined?(@sent_estimate)
+
+        @sent_estimate = Services::Quotes.sent(@job)
+      end
+
+      # @return [Boolean] its day has not passed
+      def sent_estimate_stands?
+        !sent_estimate.nil? && sent_estimate.stands?(Config::Zone.date(@now))
+      end
+
+      # @return [Boolean] the customer can agree to it as the job stands
+      def sent_estimate_current?
+        sent_estimate_stands? && Services::Quotes.same?(sent_estimate, quote)
+      end
+
+      # @return [Array<Models::Question>] what the customer asked
+      def questions
+        @questions ||= Models::Question.where(job_id: @job.id).eager(:replier).order(:id).all
+      end
+
+      # @return [Core::Money::Estimate] as it stands now, at the prices agreed
+      def quote
+        @quote ||= Services::Quotes.of(@job, items, held: agreed || (sent_estimate if sent_estimate_stands?), policies: @policies)
+      end
+
+      # @return [Boolean] more is to be done than was agreed, or the warranty may end and nobody agreed to that by name
+      def beyond?
+        step == :work && !Services::Quotes.agreement(agreed).covers?(quote, ends_warranty: ends_warranty.any?)
+      end
+
+      def in_warranty?
+        return @in_warranty if defined?(@in_warranty)
+
+        @in_warranty = machine.warranty(Config::Zone.date(@now)).in?
+      end
+
+      # @return [Array<String>] parts that may end the warranty the machine is in
+      def ends_warranty
+        @ends_warranty ||= Services::Quotes.ends_warranty(@job, items, today: Config::Zone.date(@now))
+      end
+
+      def wet
+        items.reject(&:rotates).filter_map(&:on_rack).reject { |stay| stay.dry?(@now) }
+      end
+
+      # @return [Array<Models::Due>] the running clocks of the machine, soonest first
+      def dues
+        @dues ||= MachineDues.call(@job.machine_id)
+      end
+
+      # @return [Symbol] a key of Core::Jobs::States::STEPS
+      def step
+        @job.step
+      end
+
+      # @return [Symbol] whether a step is :past, :now or :later
+      def phase(step)
+        Core::Jobs::States.phase(step, @job.state)
+      end
+    end
+  end
+end

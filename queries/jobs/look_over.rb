@@ -1,0 +1,60 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Queries
+    # What the look-over of a job shows beside its sheet: what was found and skipped so far, what was due before, what was
+    # found last time, and what somebody else recorded meanwhile.
+    class LookOver
+      include JobFindings
+
+      attr_reader :job
+
+      # @param person [Models::Person] who looks
+      # @param today [Date] in the shop
+      def initialize(job, person:, today:)
+        @job = job
+        @person = person
+        @today = today
+      end
+
+      # Only these places will be shown: nothing is read of the others.
+      # @param places [Array<Core::Sheets::Position>]
+      def only(places)
+        @only = places.map(&:key)
+      end
+
+      # @param place [Core::Sheets::Position]
+      # @return [Array<Models::Due>] what was due there before this job
+      def overdue(place)
+        @overdue ||= shown(Models::Due.running.where(machine_id: job.machine_id)).where(Sequel[:due_on] <= @today).all.group_by(&:position)
+        @overdue.fetch(place.key, [])
+      end
+
+      # @return [Models::Finding, nil] what was found there in the last job that looked
+      def last_time(place)
+        @last_findings ||= shown(Models::Finding.of_earlier_jobs(job), Sequel[:findings][:position]).to_h { |finding| [finding.position, finding] }
+        @last_findings[place.key]
+      end
+
+      # @return [Integer] grows with everything that happens to the job; a page asks for what came after
+      def stamp
+        @stamp ||= Models::Event.where(job_id: job.id).max(:id) || 0
+      end
+
+      # @param since [Integer] a stamp
+      # @return [Array<String>] the places where something was recorded, cleared or skipped after it
+      def changed(since)
+        events = Models::Event.where(job_id: job.id).where { id > since }
+                              .select_map([:id, Sequel.lit("data ->> 'position'").as(:position)])
+        @stamp = [since, *events.map(&:first)].max
+        events.filter_map(&:last).uniq
+      end
+
+      private
+
+      def shown(rows, position = :position)
+        @only ? rows.where(position => @only) : rows
+      end
+    end
+  end
+end

@@ -1,0 +1,136 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    module Job
+      # What is printed for one job: the tag with the customer's slip, the tray labels, the filter labels, the estimate.
+      class JobPapers
+        # @param page [Queries::JobPage]
+        # @param shop [Models::Shop]
+        # @param words [#day, #moment, #money] how values are written
+        # @param now [Time]
+        # @param policies [Services::Policies]
+        def initialize(page, shop:, words:, now:, policies:)
+          @page = page
+          @job = page.job
+          @shop = shop
+          @words = words
+          @now = now
+          @policies = policies
+        end
+
+        # The tag, and the slip for the customer, whose code opens the customer's page.
+        # @return [String] PDF
+        def tag
+          Papers::ClaimTag.new(shop: shop_line, tags: [Services::PrintedTags.tag(@job, today: today), slip]).render
+        end
+
+        # One label for every part that comes off for the work that is planned, and for what goes back to the customer.
+        # @return [String] PDF
+        def trays
+          items = @page.items.reject { |item| item.state == "left" }
+          parts = items.map { |item| tray(item) } + items.flat_map { |item| item.goes_back.to_a }.map { |name| goes_back(name) }
+          accessories = Core::Intake::Accessories.words(@page.accessories.to_h { |accessory| [accessory.name, accessory.pieces_in] })
+          Papers::TrayLabel.new(number: @job.number, machine: "#{@page.sheet.title}, #{@page.customer.name}", came_with: accessories, parts: parts).render
+        end
+
+        # @return [String] PDF
+        # @raise [Services::Refused] when nothing was fitted
+        def filter_labels
+          labels = Queries::FilterLabels.new(@job).call
+          raise Services::Refused, "Nothing new was fitted in job #{@job.number}, so there is no label to print." if labels.empty?
+
+          Papers::FilterLabel.new(shop: shop_line, labels: labels).render
+        end
+
+        # As it was agreed, or as it was sent, or as it stands while neither is.
+        # @return [String] PDF
+        def estimate
+          Papers::Estimate.new(shop: [@shop.name, @shop.street, @shop.town, @shop.phone].compact, number: @job.number, date: @words.day(dated),
+                               customer: [@page.customer.name, @page.customer.street, @page.customer.town].compact, about: about,
+                               estimate: shown, taxes: taxes, money: @words.method(:money), notes: notes).render
+        end
+
+        private
+
+        def today
+          Config::Zone.date(@now)
+        end
+
+        def shop_line
+          "#{@shop.name}, #{@shop.phone}"
+        end
+
+        def slip
+          { number: @job.number, code: Outbox::JobLink.of(@job),
+            lines: [@page.sheet.title, "Scan to see how it is going", "See our estimate, agree to it, or ask us.", "Bring this slip when you collect it."] }
+        end
+
+        def tray(item)
+          slot = "rack #{item.on_rack.slot.label}" if item.on_rack
+          { name: @page.sheet.position(item.position).name, note: [item.action, slot].compact.join(", ") }
+        end
+
+        def goes_back(name)
+          { name: name.capitalize, note: "goes back to #{@page.customer.name}" }
+        end
+
+        def agreed
+          @page.agreed
+        end
+
+        def sent
+          @page.sent_estimate if @page.sent_estimate_current?
+        end
+
+        def shown
+          agreed || sent || @page.quote
+        end
+
+        def dated
+          Config::Zone.date(agreed&.agreed_at || sent&.sent_at || @now)
+        end
+
+        def about
+          serial = @page.machine.serial_number
+          [@page.sheet.title, ("Serial no. #{serial}" if serial), @job.complaint].compact
+        end
+
+        # Tax by rate, where the rates of today still make the sum that was agreed; else the sum alone.
+        # @return [Hash{String=>Integer}] words => cents
+        def taxes
+          lines = shown.respond_to?(:to_lines) ? shown.to_lines : shown.lines
+          counted = Core::Money::Estimate.new(lines: lines, policy: @policies.money)
+          return { "Tax" => shown.tax_cents } unless counted.tax_cents == shown.tax_cents
+
+          counted.taxes.transform_keys { |kind| tax_words(kind) }
+        end
+
+        def tax_words(kind)
+          rate = @policies[{ labour: "labour_tax_percent", part: "part_tax_percent" }.fetch(kind)]
+          "Tax on #{{ labour: 'bench time', part: 'parts' }.fetch(kind)}, #{format('%g', rate)} %"
+        end
+
+        def notes
+          return [ready, holds].compact unless agreed
+
+          call = "We call before it comes to more than #{@words.money(agreed.call_above_cents)}." if agreed.call_above_cents
+          warranty = "#{agreed.warranty_name} agreed that the maker's warranty may end." if agreed.warranty_name
+          who = "Agreed by #{agreed.agreed_name} #{SettleForm::AGREED.fetch(agreed.agreed_how)}, #{@words.day(dated)}."
+          [ready, who, call, warranty].compact
+        end
+
+        def holds
+          sent ? "Not agreed yet. These prices hold until #{@words.day(sent.valid_until)}." : "Not agreed yet. Today's prices."
+        end
+
+        # Nothing is promised before it is agreed.
+        def ready
+          return "Ready by #{@words.moment(@page.promise_now.call)} if agreed now." if @page.step == :settle
+
+          @job.promise_at && "Ready by #{@words.moment(@job.promise_at)}."
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,118 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    module Job
+      # The sentences of the job page. `page` is a Queries::JobPage throughout.
+      module PageWords
+        # @return [Array<Symbol>] the steps that the page shows, the last first reached
+        def job_steps(page)
+          steps = Core::Jobs::States::STEPS.keys - [:done]
+          shown = steps.take_while { |step| page.phase(step) != :later }
+          page.job.agreed_at ? shown : shown - [:work]
+        end
+
+        def findings_words(page)
+          stops = page.stops.any? ? ", #{counted(page.stops.size, 'stop')}" : ""
+          "#{page.findings.size} of #{page.sheet.positions.size} places looked at#{stops}"
+        end
+
+        def look_over_action(page)
+          return "See the findings" unless page.step == :look_over
+
+          page.findings.empty? ? "Look it over" : "Continue the look-over"
+        end
+
+        # @return [String] who agreed to what, or that nobody did
+        def agreed_words(page)
+          job = page.job
+          return "Not agreed: #{job.state_words}." unless job.agreed_at
+
+          first = "Agreed by #{job.agreed_name} #{SettleForm::AGREED.fetch(job.agreed_how)}, #{moment(job.agreed_at)}"
+          agreed = page.agreed or return "#{first}."
+          again = " (last by #{agreed.agreed_name}, #{moment(agreed.agreed_at)})" if agreed.version > 1
+          "#{first}: #{money(agreed.total_cents)}#{again}."
+        end
+
+        def beyond_words(page)
+          page.agreed ? ": #{money(page.agreed.total_cents)} then, #{money(page.quote.total_cents)} now" : ""
+        end
+
+        def estimate_sent_words(page)
+          sent = page.sent_estimate or return "The customer has not seen this yet."
+          return "It changed since it was sent (#{money(sent.total_cents)} then)." if page.sent_estimate_stands?
+
+          "The estimate lapsed on #{day(sent.valid_until)}. These are today's prices."
+        end
+
+        # @return [String] what was done at each place, in a line
+        def work_done_words(page)
+          done = page.items.map do |item|
+            part = " (#{item.part.name})" if item.part && item.state == "done"
+            "#{page.sheet.position(item.position).name}: #{item.state == 'left' ? 'left as it is' : item.action}#{part}"
+          end
+          done.empty? ? "Nothing to do." : "#{done.join('; ')}."
+        end
+
+        # @return [String, nil] the places in the order in which they go back, with what holds them
+        def refit_words(page)
+          done = page.items.select { |item| item.state == "done" }.map(&:position)
+          order = page.sheet.refit_order.select { |place| done.include?(place.key) }
+          return if order.empty?
+
+          order.map { |place| [place.name.downcase, *place.fasteners.map(&:words).first(9).join(", ").then { |held| held.empty? ? [] : [held] }].join(" with ") }.join("; ")
+        end
+
+        def dry_words(stay)
+          stay.dry?(now) ? "dry" : "dry #{moment(stay.dry_at)}"
+        end
+
+        def done_button(item)
+          return "Fitted; old one washed, to the rack" if item.rotates && item.action == "replace"
+
+          Core::Findings::VerdictKind.of(item.action).done
+        end
+
+        # @return [Symbol, String] of Drawings::Mark
+        def item_mark(item)
+          item.state == "left" ? :leave : item.action
+        end
+
+        # @return [Array<Models::WorkItem>] whose old part is washed for the next time
+        def rotated_items(page)
+          page.items.select { |item| item.state == "done" && item.rotates }
+        end
+
+        # @return [Array<String>] what came out and belongs to the customer
+        def goes_back(page)
+          page.items.select { |item| item.state == "done" }.flat_map { |item| item.goes_back.to_a }
+        end
+
+        # @return [String] where the customer's spare is
+        def spare_words(page, item)
+          name = page.sheet.position(item.position).name.downcase
+          stay = item.rack_stays.last
+          return "Their spare #{name} is washed. Give it to them with the machine." if stay.nil? || stay.off_at
+
+          where = "Their spare #{name} is on rack slot #{stay.slot.label}"
+          stay.dry?(now) ? "#{where}, dry. Give it to them with the machine." : "#{where}, wet until #{moment(stay.dry_at)}. They can fetch it later, or it stays here for next time."
+        end
+
+        # @return [String] as in "2 × crevice tool, wand"
+        def accessories_words(accessories)
+          Core::Intake::Accessories.words(accessories.to_h { |accessory| [accessory.name, accessory.pieces_in] })
+        end
+
+        def missing_words(accessories)
+          missing = accessories.to_h { |accessory| [accessory.name, accessory.pieces_in - accessory.pieces_out.to_i] }
+          Core::Intake::Accessories.words(missing.select { |_, pieces| pieces.positive? })
+        end
+
+        def event_place(job, event)
+          position = event.data["position"]
+          position ? ", #{job.sheet.position(position).name.downcase}" : ""
+        end
+      end
+    end
+  end
+end

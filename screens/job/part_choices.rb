@@ -1,0 +1,108 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    module Job
+      # What may be chosen at a place: to wash and wait, each part that fits, a spare in rotation, or to leave it as it is;
+      # each with when the machine would be ready.
+      class PartChoices
+        Choice = Struct.new(:value, :words, :number, :price_cents, :ready, :why, :chosen, keyword_init: true)
+
+        # @param page [Queries::JobPage]
+        # @param item [Models::WorkItem]
+        # @param moment [#call] how a time is written
+        def initialize(page, item, moment:)
+          @page = page
+          @item = item
+          @moment = moment
+          @place = page.sheet.position(item.position)
+          @fit = page.fits.fetch(item.position)
+        end
+
+        # @return [Array<Choice>]
+        def all
+          [(wash if to_wash?), *@fit.candidates.map { |candidate| part(candidate) }, (rotation if to_wash?), (leave if to_replace?)].compact
+        end
+
+        # @return [String, nil] what must be in place together with it
+        def together
+          @fit.together if @item.action == "replace"
+        end
+
+        # @return [String, nil] that nothing fits
+        def nothing
+          @fit.nothing
+        end
+
+        def near_misses
+          @fit.near_misses
+        end
+
+        # @return [Boolean] whether the maker may be charged
+        def coverable?
+          @page.step == :settle && (@item.covered || @page.in_warranty?)
+        end
+
+        private
+
+        def found
+          @page.findings[@item.position]&.verdict
+        end
+
+        def to_wash?
+          @place.washable? && found == "wash"
+        end
+
+        def to_replace?
+          @item.action == "replace" && found == "replace"
+        end
+
+        def wash
+          drying = @page.drying(@item)
+          why = drying.dries? ? "dries #{format('%g', drying.hours)} h: #{drying.reasons.join('; ')}" : drying.reasons.first
+          Choice.new(value: "wash", words: "Wash it and wait", ready: ready("wash"), why: why, chosen: @item.action == "wash")
+        end
+
+        def part(candidate)
+          part = candidate.part
+          words = to_wash? ? "New one now: #{part.name}" : part.name
+          at = ready("replace", part)
+          Choice.new(value: part.id, words: words, number: part.number, price_cents: part.price_cents, ready: part.on_shelf? ? at : "to be ordered, #{at}",
+                     why: candidate.reasons.join("; "), chosen: @item.part_id == part.id && !@item.rotates)
+        end
+
+        # Their own spare where one waits, else a new one that becomes it.
+        def rotation
+          spare = @page.spares[@item.position]
+          return own_spare(spare) if spare
+
+          best = @fit.candidates.find { |candidate| candidate.part.on_shelf? } || @fit.candidates.first
+          best && new_spare(best.part)
+        end
+
+        def own_spare(spare)
+          Choice.new(value: "own", words: "Fit their own spare, wash this one for next time", ready: ready("replace", rotates: true), chosen: @item.own_spare,
+                     why: "washed #{Core::Units::Day.words(spare.washed_on)}, #{spare.wash_count} washes so far; nothing to buy")
+        end
+
+        def new_spare(part)
+          Choice.new(value: "rotate-#{part.id}", words: "Spare in rotation: #{part.name} now, this one washed for next time", price_cents: part.price_cents,
+                     ready: ready("replace", part, rotates: true), why: "no waiting, this time and every next time", chosen: @item.rotates)
+        end
+
+        def leave
+          Choice.new(value: "leave", words: "Leave it as it is", ready: ready(nil), why: "the customer knows what that means: #{seen}")
+        end
+
+        # What the rule says, where a person's own verdict stands over it.
+        def seen
+          @item.reason.sub(/\AMarked by [^.]*\. The rule says \w+: /, "")
+        end
+
+        def ready(action, part = nil, rotates: false)
+          "ready by #{@moment.call(@page.ready(@item, action, part, rotates: rotates))}"
+        end
+      end
+    end
+  end
+end

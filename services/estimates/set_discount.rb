@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # Takes so many percent off everything that a job charges, for a reason that stands on the estimate.
+    class SetDiscount
+      # @param percent [Numeric] 0 takes nothing off any more
+      # @raise [Refused] once it is agreed; what is taken off then is not what was agreed
+      # @raise [Invalid]
+      def self.call(number, percent:, reason:, by:, at:)
+        DB.transaction do
+          job = Lookup.job(number, lock: true)
+          raise Refused, "Job #{number} is #{job.state.tr('_', ' ')}: what is taken off is settled before it is agreed." unless job.estimated?
+          raise Invalid, { discount_reason: ["is needed: it stands on the estimate"] } if percent.positive? && reason.to_s.strip.empty?
+
+          job.update(percent.positive? ? { discount_percent: percent, discount_reason: reason.strip } : { discount_percent: nil, discount_reason: nil })
+          History.note(percent.positive? ? "took off" : "took nothing off", job, by: by, at: at, job: job, data: { percent: percent.to_s, note: reason })
+          job
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # Brings a job to its next state: locked, allowed from where it stands, written down with who did it.
+    # A job that is there already is left as it is, so that a form sent twice is sent once.
+    class EnterState
+      # @param number [Integer] the job's
+      # @param state [Symbol]
+      # @param again [#call, nil] given the job when it is there already: refuses what is not the same form once more
+      # @yieldparam job [Models::Job] locked; what must hold is checked and done here
+      # @yieldreturn [Hash] columns to be written with the state
+      # @return [Models::Job]
+      # @raise [Refused] when the job cannot get there from where it stands
+      def self.call(number, state, by:, at:, again: nil)
+        DB.transaction do
+          job = Lookup.job(number, lock: true)
+          next job.tap { again&.call(job) } if job.state == state.to_s
+          raise Refused, "Job #{number} is #{job.state_words}: it cannot be #{words(state)} now." unless job.may_become?(state)
+
+          fields = yield(job)
+          job.update(state: state.to_s, **fields)
+          History.note(words(state), job, by: by, at: at, job: job, data: fields.except(:promise_reason).transform_values(&:to_s))
+          job
+        end
+      end
+
+      def self.words(state)
+        Core::Jobs::States::WORDS.fetch(state)
+      end
+      private_class_method :words
+    end
+  end
+end

@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+namespace :db do
+  task :boot do
+    require_relative "../config/boot"
+  end
+
+  desc "Bring the database to the newest version"
+  task migrate: :boot do
+    UprightBench::Config::Database.migrate(UprightBench::DB)
+  end
+end
+
+namespace :demo do
+  desc "Load the demo when the database is empty"
+  task load: "db:migrate" do
+    next unless UprightBench::Models::Person.empty?
+
+    UprightBench::Demo::Load.new(say: ->(text) { puts text }).call
+  end
+
+  desc "Load a shop of ten years when the database is empty (for measuring; CUSTOMERS=1000 for a smaller one)"
+  task ten_years: "db:migrate" do
+    next unless UprightBench::Models::Person.empty?
+
+    $stdout.sync = true
+    customers = Integer(ENV.fetch("CUSTOMERS", UprightBench::Demo::TenYears::CUSTOMERS))
+    UprightBench::Demo::TenYears.new(customers: customers, say: ->(text) { puts text }).call
+  end
+end
+
+namespace :shop do
+  desc "Make a shop of one's own ready: its keys, and the address for its first owner while there is none"
+  task open: "db:boot" do
+    require "date"
+    settings = UprightBench::SETTINGS
+    UprightBench::Config::Keys.make(settings.keys_file, today: Date.today, secret: settings.own_secret)
+    begin
+      UprightBench::Config::Production.check(settings)
+    rescue UprightBench::Config::Production::Refused => e
+      abort "This shop cannot be opened: #{e.message}."
+    end
+    key = UprightBench::Services::FirstOwner.invite(at: Time.now)
+    puts "", "Nobody can sign in yet. Make the owner's account, once, within a day, at", "  #{settings.public_url}/first/#{key}", "" if key
+  end
+end
+
+namespace :keys do
+  desc "A new key for one purpose (session, sign_in, cards or slips); what the old one signed stays good until it has run out"
+  task :renew, [:purpose] => "db:boot" do |_, arguments|
+    settings = UprightBench::SETTINGS
+    UprightBench::Config::Keys.make(settings.keys_file, today: Date.today, secret: settings.own_secret)
+    UprightBench::Config::Keys.renew(settings.keys_file, arguments[:purpose].to_s.to_sym, today: Date.today)
+    puts "There is a new key for #{arguments[:purpose]} in #{settings.keys_file}. Start web and worker again."
+  rescue ArgumentError => e
+    abort "No new key: #{e.message}."
+  end
+end

@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+require_relative "../../core_helper"
+
+class ChannelsTest < CoreTest
+  CUSTOMER = Struct.new(:name, :email, :phone, :street, :town, keyword_init: true)
+
+  def test_each_channel_says_where_a_card_goes
+    customer = CUSTOMER.new(name: "Edda Test", email: "edda@example.org", phone: "555-0101", street: "Kiln Lane 3", town: "Pell Harbor")
+
+    assert_equal({ email: "edda@example.org", text: "555-0101", post: "Edda Test\nKiln Lane 3\nPell Harbor", phone: "555-0101" },
+                 Cards::Channels::ALL.to_h { |channel| [channel.key, channel.recipient(customer)] })
+  end
+
+  def test_each_channel_is_whole
+    Cards::Channels::ALL.each do |channel|
+      assert_kind_of Integer, channel.lead_days
+      refute_empty channel.words
+      assert_equal channel, Cards::Channels.of(channel.key.to_s)
+      channel.parts.each_key { |text| assert_includes Cards::Texts::CARD, text }
+      assert_includes Policies::Table::BY_KEY, "#{channel.key}_lead_days"
+    end
+  end
+end

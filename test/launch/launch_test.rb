@@ -1,0 +1,109 @@
+# frozen_string_literal: true
+
+require "English"
+require "net/http"
+require "open3"
+require_relative "../test_helper"
+require_relative "../../launch/start"
+
+# What keeps the application from starting is said in one line.
+class LaunchTest < AppTest
+  # Bounded, so that a start that goes through by mistake does not run on.
+  def start(env)
+    Open3.capture2e(env, "timeout", "20", File.join(TestDatabase::ROOT, "bin/start"))
+  end
+
+  def test_a_port_in_use
+    taken = TCPServer.new("127.0.0.1", 0)
+    out, status = start("PORT" => taken.addr[1].to_s)
+
+    assert_equal ["Cannot start: port #{taken.addr[1]} is in use; set PORT to another one\n", 1], [out, status.exitstatus]
+  ensure
+    taken&.close
+  end
+
+  def test_a_port_that_is_none
+    %w[abc 70000 0 -1].each { |port| assert_equal "Cannot start: PORT is not a port: #{port}\n", start("PORT" => port).first }
+  end
+
+  def test_workers_that_are_no_number
+    words = start("WORKER_PROCESSES" => "many", "PORT" => Launch::Shell.free_port.to_s).first
+
+    assert_equal "Cannot start: WORKER_PROCESSES is a number from 1 to 99, not many\n", words
+  end
+
+  # With a database that is there already: up, ready, and everything down again on Ctrl-C.
+  def test_up_and_down
+    port = Launch::Shell.free_port
+    env = { "PORT" => port.to_s, "DATABASE_URL" => TestDatabase.url, "APP_ENV" => "development" }
+    reader, writer = IO.pipe
+    pid = Process.spawn(env, File.join(TestDatabase::ROOT, "bin/start"), out: writer, err: writer, pgroup: true)
+    writer.close
+    words = read_until(reader, /Ctrl-C stops everything/)
+
+    assert_match(%r{http://127\.0\.0\.1:#{port}/.*ines@ropewalk\.example\.org}m, words)
+    assert_equal "200", Net::HTTP.get_response("127.0.0.1", "/readyz", port).code
+    Process.kill("INT", pid)
+    Process.wait(pid)
+
+    assert_equal 0, $CHILD_STATUS.exitstatus
+    assert_raises(Errno::ECONNREFUSED) { TCPSocket.new("127.0.0.1", port) }
+    wait_until { DB[:que_lockers].where(pid: DB[:pg_stat_activity].select(:pid)).empty? }
+  ensure
+    Process.kill("KILL", -pid) if pid && !$CHILD_STATUS&.exited?
+  end
+
+  def test_fresh_only_empties_the_private_cluster
+    out, = Open3.capture2e({ "PORT" => Launch::Shell.free_port.to_s, "DATABASE_URL" => TestDatabase.url }, "timeout", "20",
+                           File.join(TestDatabase::ROOT, "bin/start"), "--fresh")
+
+    assert_match(/--fresh empties the private cluster only/, out)
+  end
+
+  def test_a_missing_package_without_rights
+    packages = Launch::Packages.new(["upright-bench-no-such-package"])
+
+    assert_raises(Launch::Failure) { quietly { packages.ensure } }
+  end
+
+  def test_a_cluster_that_will_not_start_names_its_log
+    Dir.mktmpdir("ub", "/var/tmp") do |folder|
+      FileUtils.chmod(0o755, folder)
+      cluster = Launch::Cluster.new(folder: File.join(folder, "pg"))
+      quietly { cluster.start }
+      cluster.stop
+      File.write(File.join(cluster.folder, "data/postgresql.conf"), "nonsense here\n", mode: "a")
+
+      assert_match(/will not start; its log is .*server\.log/, assert_raises(Launch::Failure) { cluster.start }.message)
+    end
+  end
+
+  def test_a_place_whose_socket_path_would_be_too_long_lives_elsewhere
+    cluster = Launch::Cluster.new(folder: "/var/tmp/#{'long/' * 30}pg")
+
+    assert_match(%r{\A/var/tmp/upright-bench-}, cluster.folder)
+    assert_operator cluster.folder.bytesize, :<, 80
+  end
+
+  private
+
+  def read_until(reader, pattern, seconds: 60)
+    words = +""
+    deadline = Time.now + seconds
+    until words.match?(pattern)
+      flunk "no #{pattern.inspect} in: #{words}" if Time.now > deadline
+      words << reader.read_nonblock(4096, exception: false).then { |read| read == :wait_readable ? (sleep(0.1) && "") : read.to_s }
+    end
+    words
+  end
+
+  def wait_until
+    100.times { yield ? (return pass) : sleep(0.1) }
+
+    flunk "waited in vain"
+  end
+
+  def quietly(&)
+    capture_io(&)
+  end
+end

@@ -1,0 +1,124 @@
+# frozen_string_literal: true
+
+require_relative "../test_helper"
+require_relative "../support/as_staff"
+
+# The customer's page behind the slip's code: what it says, to whom, and what can be done on it.
+class EstimatePageTest < DatabaseTest
+  include AsStaff
+
+  def setup
+    @job = take_in(new_machine(bought_on: today - 30))
+    record(@job, "pre-filter", { torn: true })
+    record(@job, "roll", { bristles: "missing" }, verdict: :clean)
+    Services::FinishLookOver.call(@job.number, by: technician, at: NOW)
+    choose("HD-2010")
+    @path = URI(Outbox::JobLink.of(@job)).path
+  end
+
+  def choose(number)
+    Services::ChoosePart.call(@job.number, item(@job, "pre-filter").id, choice: part(number).id.to_s, by: technician, at: NOW)
+  end
+
+  def sent_estimate
+    @sent = Services::SendEstimate.call(@job.number, by: technician, at: NOW)
+  end
+
+  def agree(**fields)
+    submit "#{@path}/agree", { "estimate" => @sent.id.to_s, "agreed_name" => "Wendel Testrup", **fields.transform_keys(&:to_s) }, from: @path
+  end
+
+  def test_nothing_is_sent_before_the_shop_says_so
+    get @path
+
+    assert_equal 200, status
+    assert_says(/still preparing the estimate/)
+    refute_includes page, "I agree"
+  end
+
+  def test_the_estimate_stands_there_with_what_was_found_and_nobody_elses_data
+    sent_estimate
+    get @path
+
+    ["Pre-motor filter", "Bench time", "prices hold until", "I agree to", "Judged at the bench by #{technician.name}"].each { |words| assert_includes page, words }
+    ["wendel@example.org", "HD-2010", "The rule says"].each { |words| refute_includes page, words }
+    assert_equal "no-store", last_response["cache-control"]
+  end
+
+  def test_agreed_on_the_page
+    sent_estimate
+    agree(call_above: "80")
+
+    assert_equal 303, status
+    get @path
+
+    assert_says(/Agreed by Wendel Testrup/)
+    refute_includes page, "I agree to"
+    assert_equal "settled", @job.refresh.state
+  end
+
+  def test_what_was_typed_wrong_stands_beside_its_field
+    sent_estimate
+    agree(agreed_name: "", call_above: "much")
+
+    assert_equal 422, status
+    assert_keeps "much"
+    assert_equal 2, page.scan('class="field-error"').size
+  end
+
+  def test_the_warranty_ends_by_name_only
+    choose("PT-2010")
+    sent_estimate
+    get @path
+
+    assert_says(/may end it: #{Regexp.escape(part('PT-2010').name)}/)
+    agree
+
+    assert_equal 422, status
+    agree(warranty_name: "Wendel Testrup")
+
+    assert_equal "settled", @job.refresh.state
+  end
+
+  def test_changed_and_lapsed_estimates
+    sent_estimate
+    choose("PT-2010")
+    get @path
+
+    assert_says(/changing this estimate/)
+    agree
+
+    assert_equal 409, status
+  end
+
+  def test_asking_and_the_reply
+    submit "#{@path}/ask", { "question" => "Is it <b>worth</b> it?" }, from: @path
+    sign_in
+    get "/jobs/#{@job.number}"
+
+    assert_includes page, "Is it &lt;b&gt;worth&lt;/b&gt; it?"
+    submit "/jobs/#{@job.number}/questions/#{Models::Question.where(job_id: @job.id).get(:id)}", { "reply" => "Yes." }, from: "/jobs/#{@job.number}"
+    get @path
+
+    assert_includes page, "Yes."
+    submit "#{@path}/ask", { "question" => " " }, from: @path
+
+    assert_equal 422, status
+  end
+
+  def test_codes_that_are_none
+    get "/j/#{Outbox::Letters.codes.write(@job.id, today)}" # a card's code opens no job
+
+    assert_equal 404, status
+    get "/j/#{Outbox::JobLink.codes.write(@job.id, today - 1)}"
+
+    assert_equal 404, status
+  end
+
+  def test_the_slip_opens_the_job_for_staff
+    sign_in
+    get "/find", { "q" => Outbox::JobLink.of(@job) }
+
+    assert_match(%r{/jobs/#{@job.number}\z}, last_response["location"])
+  end
+end

@@ -1,0 +1,37 @@
+# frozen_string_literal: true
+
+require "json"
+require "securerandom"
+
+module UprightBench
+  module Web
+    # One line of JSON for each request, with an id that an error page shows too. It names the route and not the address: an
+    # address may hold a code that opens a page, and a query what somebody typed.
+    class RequestLog
+      QUIET = "/assets/"
+      NO_ROUTE = "none"
+
+      def initialize(app, out: $stdout)
+        @app = app
+        @out = out
+      end
+
+      def call(env)
+        env["upright_bench.request_id"] = id = SecureRandom.hex(6)
+        started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+        status, headers, body = @app.call(env)
+        write(env, id, status, started) unless env["PATH_INFO"].to_s.start_with?(QUIET)
+        headers["x-request-id"] = id
+        [status, headers, body]
+      end
+
+      private
+
+      def write(env, id, status, started)
+        took = ((Process.clock_gettime(Process::CLOCK_MONOTONIC) - started) * 1000).round(1)
+        method = Methods::TAKEN.include?(env["REQUEST_METHOD"]) ? env["REQUEST_METHOD"] : "other"
+        @out.puts JSON.generate(at: Time.now.utc.iso8601, id: id, method: method, route: env.fetch("upright_bench.route", NO_ROUTE), status: status, ms: took)
+      end
+    end
+  end
+end
