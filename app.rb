@@ -5,8 +5,8 @@ require "rack"
 require "roda/session_middleware"
 
 module UprightBench
-  # The whole application, outermost first: what is refused before it is looked at, what a request may carry, who is there, and
-  # then the screens.
+  # The whole application, outermost first: what is refused before it is looked at, what a request may carry, who is
+  # there, and then the screens.
   module App
     # @param log [IO] where a line for each request goes
     def self.build(log: SETTINGS.environment == "test" ? File.open(File::NULL, "w") : $stdout)
@@ -40,9 +40,11 @@ module UprightBench
 
     # The session, and the sign-in.
     def self.know(stack)
-      stack.use RodaSessionMiddleware, secret: SETTINGS.keys.newest(:session), old_secret: SETTINGS.keys.before(:session), key: "upright_bench",
-                                       max_seconds: Web::SignIn::Gate::SESSION_SECONDS, max_idle_seconds: 14 * 86_400,
-                                       cookie_options: { same_site: :lax, http_only: true, secure: SETTINGS.tls?, path: "/" }
+      stack.use RodaSessionMiddleware, secret: SETTINGS.keys.newest(:session),
+        old_secret: SETTINGS.keys.before(:session), key: "upright_bench",
+        max_seconds: Web::SignIn::Gate::SESSION_SECONDS, max_idle_seconds: 14 * 86_400,
+        cookie_options: { same_site: :lax, http_only: true, secure: SETTINGS.tls?,
+                          path: "/" }
       stack.use Web::SignIn::Gate
     end
     private_class_method :refuse, :limit, :know

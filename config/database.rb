@@ -17,7 +17,8 @@ module UprightBench
       # @return [Sequel::Database]
       def connect(url)
         Sequel.default_timezone = :utc
-        db = Sequel.connect(url, max_connections: MOST_CONNECTIONS, preconnect: false, after_connect: method(:settle), connect_timeout: MOST_SECONDS, pool_timeout: MOST_SECONDS)
+        db = Sequel.connect(url, max_connections: MOST_CONNECTIONS, preconnect: false, after_connect: method(:settle),
+          connect_timeout: MOST_SECONDS, pool_timeout: MOST_SECONDS)
         db.extension :pg_json, :pg_array
         Sequel::Model.db = db
         Que.connection = db
@@ -27,7 +28,8 @@ module UprightBench
       # How near a name must be to one that was mistyped (trigrams of the nearest words; house rule).
       ALIKE = 0.5
 
-      # Statements are not compiled: where the planner guesses too many rows, compiling took twice as long as the statement ran.
+      # Statements are not compiled: where the planner guesses too many rows, compiling took twice as long as the
+      # statement ran.
       def settle(connection)
         connection.exec("SET pg_trgm.word_similarity_threshold = #{ALIKE}; SET jit = off")
       end

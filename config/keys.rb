@@ -8,8 +8,8 @@ require "securerandom"
 
 module UprightBench
   module Config
-    # The secret keys, one for each purpose and each with a number. A purpose gets a new key without the others noticing; the
-    # one before is accepted until whatever it signed has run out by itself.
+    # The secret keys, one for each purpose and each with a number. A purpose gets a new key without the others
+    # noticing; the one before is accepted until whatever it signed has run out by itself.
     #
     #   keys = Keys.read("var/keys.json", today: Date.today)
     #   keys.newest(:cards)              what is signed with from now on
@@ -76,7 +76,10 @@ module UprightBench
 
         def renewed(purpose, keys, today)
           kept = keys.select { |key| key.accepted_until.nil? || key.accepted_until >= today }
-          raise ArgumentError, "#{MOST_AT_ONCE} keys for #{purpose} are still accepted; wait until #{kept.last.accepted_until}" if kept.size >= MOST_AT_ONCE
+          if kept.size >= MOST_AT_ONCE
+            raise ArgumentError, "#{MOST_AT_ONCE} keys for #{purpose} are still accepted; wait until " \
+                                 "#{kept.last.accepted_until}"
+          end
 
           last = today + LIVES.fetch(purpose)
           kept.each { |one| one.accepted_until ||= last }
@@ -94,15 +97,17 @@ module UprightBench
         end
 
         def written(one)
-          { number: one.number, key: one.key.unpack1("H*"), since: one.since.iso8601, accepted_until: one.accepted_until&.iso8601 }.compact
+          { number: one.number, key: one.key.unpack1("H*"), since: one.since.iso8601,
+            accepted_until: one.accepted_until&.iso8601 }.compact
         end
 
         def parse(text)
           data = JSON.parse(text)
           LIVES.to_h do |purpose, _|
             [purpose, data.fetch(purpose.to_s).map do |row|
-              Key.new(number: Integer(row.fetch("number")), key: [row.fetch("key")].pack("H*"), since: Date.iso8601(row.fetch("since")),
-                      accepted_until: row["accepted_until"] && Date.iso8601(row["accepted_until"]))
+              Key.new(number: Integer(row.fetch("number")), key: [row.fetch("key")].pack("H*"),
+                since: Date.iso8601(row.fetch("since")),
+                accepted_until: row["accepted_until"] && Date.iso8601(row["accepted_until"]))
             end]
           end
         rescue JSON::ParserError, KeyError, TypeError, ArgumentError, NoMethodError

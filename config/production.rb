@@ -13,8 +13,13 @@ module UprightBench
       def check(settings = SETTINGS, db: DB)
         return unless settings.production?
 
-        raise Refused, "this database holds the demo's accounts, whose password everybody knows. Take an empty one" if Demo::Load.accounts?
-        raise Refused, "DATABASE_URL's role owns the tables, so it could empty the history. Give the owner's in DATABASE_OWNER_URL and another one here" if Rights.owner?(db)
+        if Demo::Load.accounts?
+          raise Refused, "this database holds the demo's accounts, whose password everybody knows. Take an empty one"
+        end
+        if Rights.owner?(db)
+          raise Refused, "DATABASE_URL's role owns the tables, so it could empty the history. Give the owner's in " \
+                         "DATABASE_OWNER_URL and another one here"
+        end
 
         settings.keys
       rescue ArgumentError => e

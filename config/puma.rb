@@ -16,12 +16,19 @@ end
 http_content_length_limit 120 * 1024 * 1024
 quiet
 # It would write down a request that it cannot read, which may hold a code that opens a page, or a cookie.
-Puma::ErrorLogger.prepend(Module.new { def title(options = {}) = "#{Time.now.utc} #{options[:text]} (#{options[:error].class})" })
-# Methods are refused by the application, and what goes wrong outside it gets a page of ours: the server's own text is never sent.
+Puma::ErrorLogger.prepend(Module.new do
+  def title(options = {})
+    "#{Time.now.utc} #{options[:text]} " \
+      "(#{options[:error].class})"
+  end
+end)
+# Methods are refused by the application, and what goes wrong outside it gets a page of ours: the server's own text is
+# never sent.
 supported_http_methods :any
 lowlevel_error_handler do |_error, env, status|
   page = UprightBench::Web::Answer
-  # Whatever the application fails at is answered by the application; what comes here without its mark could not even be read.
+  # Whatever the application fails at is answered by the application; what comes here without its mark could not even
+  # be read.
   known = page::WORDS.key?(status) && (status < 500 || env&.key?("upright_bench.request_id") || status == 501)
   code, headers, body = page.page(known ? status : 400, env || {})
   [code, headers.merge(UprightBench::Web::Headers::ALWAYS), body]

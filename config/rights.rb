@@ -10,8 +10,10 @@ module UprightBench
       # Only migrations write here.
       READ = %i[schema_info].freeze
       # Rows that are workings, not records: whatever else there is may be added to and changed, but not deleted.
-      DELETABLE = %i[person_sessions sign_in_tries throttle_counts work_items earnings channel_faults wordings part_forecasts skips findings
-                     sheet_drafts wear_histories part_import_pieces paper_runs paper_pieces due_counts que_jobs que_lockers].freeze
+      DELETABLE = %i[person_sessions sign_in_tries throttle_counts work_items earnings channel_faults wordings
+                     part_forecasts skips findings
+                     sheet_drafts wear_histories part_import_pieces paper_runs paper_pieces due_counts que_jobs
+                     que_lockers].freeze
 
       module_function
 
@@ -22,7 +24,8 @@ module UprightBench
 
         name = owner.literal(Sequel.identifier(role))
         owner.transaction do
-          owner.run("REVOKE ALL ON ALL TABLES IN SCHEMA public FROM #{name}; GRANT USAGE ON SCHEMA public TO #{name}; GRANT USAGE ON ALL SEQUENCES IN SCHEMA public TO #{name}")
+          owner.run("REVOKE ALL ON ALL TABLES IN SCHEMA public FROM #{name}; GRANT USAGE ON SCHEMA public TO " \
+                    "#{name}; GRANT USAGE ON ALL SEQUENCES IN SCHEMA public TO #{name}")
           owner.tables.each { |table| owner.run("GRANT #{of(table).join(', ')} ON #{owner.literal(table)} TO #{name}") }
           owner.run("GRANT EXECUTE ON FUNCTION forget_in_history(bigint, text) TO #{name}")
         end

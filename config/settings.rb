@@ -55,7 +55,9 @@ module UprightBench
       def own_secret
         secret = @env["SESSION_SECRET"] or return
         raise ArgumentError, "SESSION_SECRET needs 64 bytes or more" if secret.bytesize < 64
-        raise ArgumentError, "SESSION_SECRET is the demo's, which everybody knows" if production? && secret == DEMO_SECRET
+        if production? && secret == DEMO_SECRET
+          raise ArgumentError, "SESSION_SECRET is the demo's, which everybody knows"
+        end
 
         secret
       end
@@ -94,7 +96,8 @@ module UprightBench
         @env.fetch("PUBLIC_URL", "http://127.0.0.1:#{port}").chomp("/")
       end
 
-      # @return [Array<String>] where our own forms come from, as a browser writes it: scheme and host, and the port where it is not the usual one
+      # @return [Array<String>] where our own forms come from, as a browser writes it: scheme and host, and the port
+      #   where it is not the usual one
       def origins
         uri = URI(public_url)
         port = ":#{uri.port}" unless uri.port == uri.default_port
@@ -120,7 +123,11 @@ module UprightBench
       private
 
       def one_secret
-        own_secret || (production? ? raise(ArgumentError, "there are no keys: #{keys_file} is not there, and SESSION_SECRET is not set") : DEMO_SECRET)
+        own_secret || (production? ? raise(ArgumentError, no_keys) : DEMO_SECRET)
+      end
+
+      def no_keys
+        "there are no keys: #{keys_file} is not there, and SESSION_SECRET is not set"
       end
 
       def list(name)

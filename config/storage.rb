@@ -26,7 +26,8 @@ module UprightBench
       end
 
       # @param folder [Pathname]
-      # @return [Boolean] whether a file can be kept there: tried, for a disk may be full or read-only whatever its modes say
+      # @return [Boolean] whether a file can be kept there: tried, for a disk may be full or read-only whatever its
+      #   modes say
       def writable?(folder)
         path = folder.join(".probe-#{SecureRandom.hex(6)}")
         write(path, "written to see whether files can be kept here\n")

@@ -9,14 +9,15 @@ module UprightBench
     # The fonts, styles and scripts of others that ship in public/vendor, and the manifest that names them:
     # package, version, licence and checksum of every file.
     class Vendored
+      NEXT = "@fontsource-variable/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next"
       # shipped name => file in its npm package
       FILES = {
         "htmx.min.js" => "htmx.org/dist/htmx.min.js",
         "alpine-csp.min.js" => "@alpinejs/csp/dist/cdn.min.js",
         "fonts/hyperlegible-next.woff2" =>
-          "@fontsource-variable/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-wght-normal.woff2",
+          "#{NEXT}-latin-wght-normal.woff2",
         "fonts/hyperlegible-next-ext.woff2" =>
-          "@fontsource-variable/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-ext-wght-normal.woff2",
+          "#{NEXT}-latin-ext-wght-normal.woff2",
         "fonts/hyperlegible-mono.woff2" =>
           "@fontsource-variable/atkinson-hyperlegible-mono/files/atkinson-hyperlegible-mono-latin-wght-normal.woff2",
         "print/AtkinsonHyperlegibleNext-Regular.ttf" =>
@@ -30,7 +31,8 @@ module UprightBench
                 --silence-deprecation=import,global-builtin,color-functions,if-function].freeze
       TEST_FILES = { "axe.min.js" => "axe-core/axe.min.js" }.freeze
       DEBIAN = "/usr/share/fonts/truetype/dejavu"
-      DEBIAN_FILES = { "print/DejaVuSans.ttf" => "DejaVuSans.ttf", "print/DejaVuSans-Bold.ttf" => "DejaVuSans-Bold.ttf" }.freeze
+      DEBIAN_FILES = { "print/DejaVuSans.ttf" => "DejaVuSans.ttf",
+                       "print/DejaVuSans-Bold.ttf" => "DejaVuSans-Bold.ttf" }.freeze
 
       # @param root [Pathname] of the project
       def initialize(root)
@@ -57,7 +59,8 @@ module UprightBench
         files.map do |name, source|
           from = @root.join("node_modules", source)
           package = JSON.parse(@root.join("node_modules", source[%r{\A(@[^/]+/)?[^/]+}], "package.json").read)
-          entry(copy(from, folder.join(name)), package.fetch("name"), package.fetch("version"), package.fetch("license"))
+          entry(copy(from, folder.join(name)), package.fetch("name"), package.fetch("version"),
+            package.fetch("license"))
         end
       end
 
@@ -72,7 +75,8 @@ module UprightBench
       def debian
         version = `dpkg-query -W -f '${Version}' fonts-dejavu-core`
         DEBIAN_FILES.map do |name, source|
-          entry(copy(Pathname(DEBIAN).join(source), @folder.join(name)), "fonts-dejavu-core (Debian)", version, "Bitstream Vera, public domain changes")
+          entry(copy(Pathname(DEBIAN).join(source), @folder.join(name)), "fonts-dejavu-core (Debian)", version,
+            "Bitstream Vera, public domain changes")
         end
       end
 
@@ -97,7 +101,10 @@ module UprightBench
       end
 
       def present
-        Dir.glob("{public,test}/vendor/**/*", base: @root).select { |file| @root.join(file).file? } - ["public/vendor/manifest.json"]
+        Dir.glob("{public,test}/vendor/**/*", base: @root).select do |file|
+          @root.join(file)
+            .file?
+        end - ["public/vendor/manifest.json"]
       end
     end
   end

@@ -27,9 +27,9 @@ module UprightBench
         local(moment(zone, date, (hour * 60) + minute))
       end
 
-      # A time on the clock as a moment. On a day when the clocks change, a time that does not exist is the moment at which they jump
-      # over it, and a time that comes twice is the first of the two. So a later time is never an earlier moment, midnight
-      # of any day is one moment, and the days leave no gap between them.
+      # A time on the clock as a moment. On a day when the clocks change, a time that does not exist is the moment at
+      # which they jump over it, and a time that comes twice is the first of the two. So a later time is never an
+      # earlier moment, midnight of any day is one moment, and the days leave no gap between them.
       #
       # @param zone [TZInfo::Timezone]
       # @param date [Date]

@@ -30,7 +30,8 @@ module UprightBench
       KINDS = {
         filter: {
           grey: scale("Grey", (0..5).to_a, { 0 => "white", 5 => "as dark as the reference" }),
-          torn: flag("Torn or out of shape"), smell: flag("Smells"), damp: flag("Damp"), loose: flag("Loose, or not locked"),
+          torn: flag("Torn or out of shape"), smell: flag("Smells"), damp: flag("Damp"),
+          loose: flag("Loose, or not locked"),
           after_wash: flag("Already washed today"),
           indicator_percent: measure("Indicator", "%", 0..100, needs: "indicator")
         },
@@ -46,7 +47,8 @@ module UprightBench
         path: { state: states("Way", :path) },
         flap: { state: states("Flap", :flap) },
         bag: { fill_percent: measure("Full", "%", 0..100), burst: flag("Burst") },
-        bin: { fill_percent: measure("Full", "%", 0..100), cracked: flag("Cracked"), haze: flag("Hazed by fine scratches") },
+        bin: { fill_percent: measure("Full", "%", 0..100), cracked: flag("Cracked"),
+               haze: flag("Hazed by fine scratches") },
         screen: { state: states("Screen", :screen) },
         cyclone: { state: states("Cyclone", :cyclone) },
         sensor: { state: states("Seat sensor", :sensor) },

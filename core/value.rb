@@ -19,14 +19,17 @@ module UprightBench
 
       # What a class of values is declared with.
       module Declaration
-        # `fields :required, optional: default`. The constructor is written out with its keywords, as one would by hand: values are
-        # made by the hundred thousand, and Ruby checks keywords faster than we could.
+        # `fields :required, optional: default`. The constructor is written out with its keywords, as one would by
+        # hand: values are made by the hundred thousand, and Ruby checks keywords faster than we could.
         def fields(*required, **optional)
           names = [*required, *optional.keys]
           const_set(:DEFAULTS, optional.freeze)
           attr_reader(*names)
 
-          keywords = required.map { |name| "#{name}:" } + optional.keys.map { |name| "#{name}: DEFAULTS.fetch(:#{name})" }
+          keywords = required.map { |name| "#{name}:" } + optional.keys.map do |name|
+            "#{name}: " \
+              "DEFAULTS.fetch(:#{name})"
+          end
           class_eval(<<~RUBY, __FILE__, __LINE__ + 1) # rubocop:disable Style/DocumentDynamicEvalDefinition
             def initialize(#{keywords.join(', ')})        # def initialize(kind:, limit:, each_hours: DEFAULTS.fetch(:each_hours))
               #{names.map { |name| "@#{name} = #{name}.frozen? ? #{name} : Value.deep_freeze(#{name})" }.join("\n")}

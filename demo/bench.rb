@@ -5,8 +5,10 @@ module UprightBench
     # The dozen machines that stand in the shop now, one or more in every state.
     class Bench
       # State reached, and how many open hours ago the machine came in.
-      JOBS = [[:handed_over, 26], [:closed_up, 14], [:dry, 17], [:drying, 9], [:drying, 4], [:in_work, 7], [:settled, 2], [:settled, 1.6],
-              [:looked_over, 1.3], [:estimate_sent, 2.2], [:stopped, 3], [:half_looked, 0.8], [:taken_in, 0.4], [:declined, 5]].freeze
+      JOBS = [[:handed_over, 26], [:closed_up, 14], [:dry, 17], [:drying, 9], [:drying, 4], [:in_work, 7],
+              [:settled, 2], [:settled, 1.6],
+              [:looked_over, 1.3], [:estimate_sent, 2.2], [:stopped, 3], [:half_looked, 0.8], [:taken_in, 0.4],
+              [:declined, 5]].freeze
 
       def initialize(now, staff, machines)
         @now = now
@@ -15,7 +17,8 @@ module UprightBench
         @counter = staff[3]
         @random = Random.new(Load::SEED + 1)
         @sticks, others = machines.partition { |machine| machine.to_core.kind == :stick }
-        @wettable, @dry = others.shuffle(random: @random).partition { |machine| machine.to_core.positions.any?(&:washable?) }
+        @wettable, @dry = others.shuffle(random: @random)
+          .partition { |machine| machine.to_core.positions.any?(&:washable?) }
       end
 
       def call
@@ -57,16 +60,22 @@ module UprightBench
       def estimate_sent
         looked_over
         job = @past.job.refresh
-        job.work_items_dataset.where(action: "replace", part_id: nil).each { |item| Services::ChoosePart.call(job.number, item.id, choice: "leave", by: @technicians.first, at: at(55)) }
+        job.work_items_dataset.where(action: "replace", part_id: nil)
+          .each do |item|
+          Services::ChoosePart.call(job.number, item.id, choice: "leave", by: @technicians.first,
+            at: at(55))
+        end
         Services::SendEstimate.call(job.number, by: @counter, at: at(60))
-        Services::AskAboutJob.ask(job, "May I have the old parts back?", by: Services::Actor.customer_by_slip(job), at: at(75))
+        Services::AskAboutJob.ask(job, "May I have the old parts back?", by: Services::Actor.customer_by_slip(job),
+          at: at(75))
       end
 
       def stopped
         looked_over
         job = @past.job.refresh
         place = job.sheet.positions.find { |position| position.kind == :lead }
-        Services::RecordFinding.call(job.number, place.key, observed: { state: "damaged" }, version: 1, by: @technicians.first, at: at(50))
+        Services::RecordFinding.call(job.number, place.key, observed: { state: "damaged" }, version: 1,
+          by: @technicians.first, at: at(50))
       end
 
       def settled
@@ -99,7 +108,8 @@ module UprightBench
         looked_over
         job = @past.job.refresh
         place = job.sheet.positions.find(&:washable?)
-        Services::RecordFinding.call(job.number, place.key, observed: { grey: 4 }, version: 1, verdict: :wash, by: @technicians.last, at: at(60))
+        Services::RecordFinding.call(job.number, place.key, observed: { grey: 4 }, version: 1, verdict: :wash,
+          by: @technicians.last, at: at(60))
       end
 
       def closed_up

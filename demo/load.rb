@@ -9,12 +9,14 @@ module UprightBench
     class Load
       SEED = 4610
       PASSWORD = "ropewalk-demo"
-      STAFF = [["Ines Varga", "owner"], ["Tobiah Lund", "technician"], ["Marit Oyelaran", "technician"], ["Sunniva Pike", "counter"]].freeze
+      STAFF = [["Ines Varga", "owner"], ["Tobiah Lund", "technician"], ["Marit Oyelaran", "technician"],
+               ["Sunniva Pike", "counter"]].freeze
       FOLDER = File.expand_path(__dir__)
       RACK = 12
       HISTORY_DAYS = 730
       NEW_DAYS = 90 # a machine is not brought in before
-      POLICIES = { "drying_temperature_c" => 21, "drying_humidity_percent" => 50, "labour_tax_percent" => 15.0, "part_tax_percent" => 15.0 }.freeze
+      POLICIES = { "drying_temperature_c" => 21, "drying_humidity_percent" => 50, "labour_tax_percent" => 15.0,
+                   "part_tax_percent" => 15.0 }.freeze
 
       # @return [Array<Array(String, String)>] e-mail and role of every demo sign-in
       def self.sign_ins
@@ -64,7 +66,12 @@ module UprightBench
 
       # So much comes in at once that the database would plan for empty tables.
       def refresh_statistics
-        Config::Database.as_owner(DB) { |owner| owner.tables.each { |table| owner.run("ANALYZE #{owner.literal(table)}") } }
+        Config::Database.as_owner(DB) do |owner|
+          owner.tables.each do |table|
+            owner.run("ANALYZE " \
+                      "#{owner.literal(table)}")
+          end
+        end
       end
 
       def ground
@@ -72,7 +79,8 @@ module UprightBench
         shop
         sheets
         @stock = Shelf.new(owner, @begun).call
-        @machines = Customers.new(sheets: @sheets, by: counter, at: @begun, today: @today, random: @random).call(households: @households, fleets: @fleets)
+        @machines = Customers.new(sheets: @sheets, by: counter, at: @begun, today: @today, random: @random)
+          .call(households: @households, fleets: @fleets)
       end
 
       def staff
@@ -82,17 +90,21 @@ module UprightBench
       end
 
       def shop
-        Models::Shop.create(id: 1, name: "Ropewalk Vacuum Repair", street: "Ferry Slip 3", town: Names::TOWN, phone: "555-0199",
-                            email: "bench@ropewalk.example.org")
+        Models::Shop.create(id: 1, name: "Ropewalk Vacuum Repair", street: "Ferry Slip 3", town: Names::TOWN,
+          phone: "555-0199",
+          email: "bench@ropewalk.example.org")
         Services::SavePolicies.call(POLICIES.merge("closed_days" => closed_days), by: owner, at: @begun)
-        Models::Offer.create(minutes: 15, starts_on: Config::Zone.date(@begun), ends_on: @today + 60, first_only: true, created_by: owner.id, created_at: @begun)
+        Models::Offer.create(minutes: 15, starts_on: Config::Zone.date(@begun), ends_on: @today + 60, first_only: true,
+          created_by: owner.id, created_at: @begun)
         Services::Words.keep("de", Names::GERMAN, by: owner, at: @begun)
         RACK.times { |index| Models::RackSlot.create(label: (index + 1).to_s) }
       end
 
       # Slip Day and Lantern Night, both well away from today so that the demo's bench is never closed for them.
       def closed_days
-        { "Slip Day" => 40, "Lantern Night" => 130 }.map { |name, days| { "on" => (@today + days).iso8601, "name" => name, "yearly" => true } }
+        { "Slip Day" => 40, "Lantern Night" => 130 }.map do |name, days|
+          { "on" => (@today + days).iso8601, "name" => name, "yearly" => true }
+        end
       end
 
       def sheets
@@ -103,7 +115,8 @@ module UprightBench
       end
 
       def history
-        stays = @machines.flat_map { |machine| dates_of(machine).map { |date| [date, machine] } }.sort_by { |date, machine| [date, machine.id] }
+        stays = @machines.flat_map { |machine| dates_of(machine).map { |date| [date, machine] } }
+          .sort_by { |date, machine| [date, machine.id] }
         cards = (1..8).map { |month| Services::Policies.now.schedule.open_day(@today - (month * 30)) }.sort
         stays.each_with_index do |(date, machine), index|
           refresh_statistics if index == 20
@@ -134,7 +147,10 @@ module UprightBench
       def bookings
         said = Models::Answer.where(kind: "will_come").reverse(:answered_at).limit(2).eager(:card).all
         day = Services::Policies.now.schedule.open_day(@today + 1)
-        said.each { |answer| Services::MakeBooking.call(answer.card.customer, on: day, card: answer.card, by: counter, at: @now) }
+        said.each do |answer|
+          Services::MakeBooking.call(answer.card.customer, on: day, card: answer.card, by: counter,
+            at: @now)
+        end
       end
 
       def orders
@@ -144,7 +160,8 @@ module UprightBench
       # The shelf is counted once at the end, so that the demo starts with the stock its parts file says.
       def count_shelf
         @stock.each do |id, pieces|
-          Services::CountStock.call(Models::Part.with_pk!(id), pieces: pieces, reason: "yearly count", by: owner, at: @now - (3 * 86_400))
+          Services::CountStock.call(Models::Part.with_pk!(id), pieces: pieces, reason: "yearly count", by: owner,
+            at: @now - (3 * 86_400))
         end
       end
 

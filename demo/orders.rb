@@ -7,7 +7,8 @@ module UprightBench
     # What was ordered from the suppliers in the last months, what came and how late, and one order that is on its way.
     class Orders
       # Days ago it was ordered, and how many days it took.
-      ORDERS = { "Harbor Parts Exchange" => [[120, 3], [75, 4], [31, 5]], "Tidewater Trade Supply" => [[140, 9], [60, 13]], "Netloft Pattern Works" => [[90, 14]] }.freeze
+      ORDERS = { "Harbor Parts Exchange" => [[120, 3], [75, 4], [31, 5]],
+                 "Tidewater Trade Supply" => [[140, 9], [60, 13]], "Netloft Pattern Works" => [[90, 14]] }.freeze
       ON_ITS_WAY = "Tidewater Trade Supply"
       LINES = 6
 
@@ -21,7 +22,11 @@ module UprightBench
       end
 
       def before_the_count
-        ORDERS.each { |name, times| times.each { |days_ago, took| arrived(Models::Supplier.first(name: name), days_ago, took) } }
+        ORDERS.each do |name, times|
+          times.each do |days_ago, took|
+            arrived(Models::Supplier.first(name: name), days_ago, took)
+          end
+        end
       end
 
       def today
@@ -38,7 +43,8 @@ module UprightBench
         parts = supplier.parts_dataset.where(discontinued: false).order(:number).all.sample(LINES, random: @random)
         placed = order(supplier, parts.to_h { |part| [part.id, part.pack_pieces * 2] }, @now - (days_ago * 86_400))
         came = placed.lines.to_h { |line| [line.id, line.pieces] }
-        Services::ReceiveOrder.call(placed.number, pieces: came, request_key: SecureRandom.uuid, by: @by, at: @now - ((days_ago - took) * 86_400))
+        Services::ReceiveOrder.call(placed.number, pieces: came, request_key: SecureRandom.uuid, by: @by,
+          at: @now - ((days_ago - took) * 86_400))
       end
 
       def order(supplier, pieces, at)

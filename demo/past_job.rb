@@ -30,15 +30,16 @@ module UprightBench
         @job = Services::TakeIn.call({ customer_id: @machine.customer_id, machine_id: @machine.id, use: use,
                                        complaint: Names::COMPLAINTS.fetch(@sheet.kind.to_s).sample(random: @random),
                                        accessories: accessories, request_key: uuid },
-                                     by: @counter, at: time)
+          by: @counter, at: time)
       end
 
       # @param first [Integer, nil] only so many positions
       def look_over(time, first: nil)
         due = overdue(time)
         @sheet.walk.first(first || @sheet.walk.size).each_with_index do |position, index|
-          Services::RecordFinding.call(@job.number, position.key, observed: Sight.new(position, @random).seen, version: 0, verdict: due[position.key],
-                                                                  by: @technician, at: time + (index * 40))
+          Services::RecordFinding.call(@job.number, position.key, observed: Sight.new(position, @random).seen,
+            version: 0, verdict: due[position.key],
+            by: @technician, at: time + (index * 40))
         end
         Services::FinishLookOver.call(@job.number, by: @technician, at: time + 900) unless first
       end
@@ -46,9 +47,11 @@ module UprightBench
       def settle(time)
         choose(time)
         name = @machine.customer.name
-        risky = Services::Quotes.ends_warranty(@job.refresh, @job.work_items_dataset.eager(:part).all, today: Config::Zone.date(time)).any?
-        Services::Settle.call(@job.number, agreed_name: name, agreed_how: %w[counter phone].sample(random: @random), warranty_name: (name if risky),
-                                           by: @counter, at: time)
+        risky = Services::Quotes.ends_warranty(@job.refresh, @job.work_items_dataset.eager(:part).all,
+          today: Config::Zone.date(time)).any?
+        Services::Settle.call(@job.number, agreed_name: name, agreed_how: %w[counter phone].sample(random: @random),
+          warranty_name: (name if risky),
+          by: @counter, at: time)
       end
 
       # @param most [Integer, nil] only so many items
@@ -65,7 +68,10 @@ module UprightBench
       end
 
       def hand_over(time)
-        Services::HandOver.call(@job.number, counted_out: @job.accessories.to_h { |accessory| [accessory.name, accessory.pieces_in] }, by: @counter, at: time)
+        Services::HandOver.call(@job.number, counted_out: @job.accessories.to_h do |accessory|
+          [accessory.name,
+           accessory.pieces_in]
+        end, by: @counter, at: time)
       end
 
       def close_up(time)
@@ -82,8 +88,9 @@ module UprightBench
 
       # Most of what is due anyway is done while it is here, whatever the part looks like.
       def overdue(time)
-        Models::Due.running.where(machine_id: @machine.id, action: %w[wash replace]).where(Sequel[:due_on] <= Config::Zone.date(time) + 30)
-                   .select_hash(:position, :action).reject { @random.rand < 0.15 }.transform_values(&:to_sym)
+        Models::Due.running.where(machine_id: @machine.id, action: %w[wash replace])
+          .where(Sequel[:due_on] <= Config::Zone.date(time) + 30)
+          .select_hash(:position, :action).reject { @random.rand < 0.15 }.transform_values(&:to_sym)
       end
 
       # Most of what the model comes with is brought along.

@@ -4,7 +4,8 @@ module UprightBench
   module Demo
     # One past mailing: the cards that left that day, and what some customers answered.
     class Post
-      ANSWERS = ["will_come", "will_come", "send_part", "done_elsewhere", "not_now", "not_now", nil, nil, nil, nil, nil].freeze
+      ANSWERS = ["will_come", "will_come", "send_part", "done_elsewhere", "not_now", "not_now", nil, nil, nil, nil, nil]
+        .freeze
 
       STILL_IN_THE_TRAY_DAYS = 31
 
@@ -21,7 +22,10 @@ module UprightBench
         hand_over(batch, date, noon + 60)
         batch.cards_dataset.eager(:lines).all.each do |card|
           kind = ANSWERS.sample(random: @random)
-          Services::AnswerCard.call(card, kind: kind, by: Services::Actor.customer_by_card(card), at: noon + (@random.rand(1..9) * 86_400)) if kind
+          if kind
+            Services::AnswerCard.call(card, kind: kind, by: Services::Actor.customer_by_card(card),
+              at: noon + (@random.rand(1..9) * 86_400))
+          end
         end
       end
 

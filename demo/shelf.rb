@@ -19,7 +19,10 @@ module UprightBench
 
       # @return [Hash{Integer=>Integer}] part's id => pieces that shall lie there today
       def call
-        suppliers = SUPPLIERS.to_h { |name, days| [name, Models::Supplier.create(name: name, lead_days: days, email: "#{name.split.first.downcase}@example.org").id] }
+        suppliers = SUPPLIERS.to_h do |name, days|
+          [name, Models::Supplier.create(name: name, lead_days: days,
+            email: "#{name.split.first.downcase}@example.org").id]
+        end
         stock = @rows.to_h { |row| [add(row, suppliers).id, row.fetch(:stock)] }
         succeed
         stock
@@ -28,7 +31,8 @@ module UprightBench
       private
 
       def add(row, suppliers)
-        fields = plain(row.except(:fits, :stock, :successor, :supplier)).merge(supplier_id: suppliers.fetch(row.fetch(:supplier)))
+        fields = plain(row.except(:fits, :stock, :successor, :supplier))
+          .merge(supplier_id: suppliers.fetch(row.fetch(:supplier)))
         part = Services::AddPart.call(fields, fits: row.fetch(:fits), by: @by, at: @at)
         Services::MoveStock.call(part, pieces: PLENTY, kind: "received", by: @by, at: @at)
         part
@@ -36,7 +40,8 @@ module UprightBench
 
       def succeed
         @rows.select { |row| row[:successor] }.each do |row|
-          Models::Part.where(number: row[:number]).update(successor_id: Models::Part.where(number: row[:successor]).get(:id))
+          Models::Part.where(number: row[:number]).update(successor_id: Models::Part.where(number: row[:successor])
+            .get(:id))
         end
       end
 

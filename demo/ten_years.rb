@@ -4,10 +4,10 @@ require "securerandom"
 
 module UprightBench
   module Demo
-    # A shop of ten years, for measuring: upon the small demo, a crowd of customers whose machines came in four times each,
-    # and a catalogue of the parts and models of many makers.
-    # Everything follows from the numbers of the rows, so that it is the same whenever it is made. It goes in by COPY, past
-    # the services; findings bear the verdicts that the core gives.
+    # A shop of ten years, for measuring: upon the small demo, a crowd of customers whose machines came in four times
+    # each, and a catalogue of the parts and models of many makers. Everything follows from the numbers of the rows, so
+    # that it is the same whenever it is made. It goes in by COPY, past the services; findings bear the verdicts that
+    # the core gives.
     class TenYears
       CUSTOMERS = 100_000
       MACHINES_A_CUSTOMER = 1.5
@@ -26,7 +26,8 @@ module UprightBench
 
       def call
         Load.new(now: @now, households: 12, fleets: 1, say: @say).call
-        @plan = Plan.new(customers: @customers, machines: (@customers * MACHINES_A_CUSTOMER).to_i, jobs_a_machine: JOBS_A_MACHINE, today: Config::Zone.date(@now))
+        @plan = Plan.new(customers: @customers, machines: (@customers * MACHINES_A_CUSTOMER).to_i,
+          jobs_a_machine: JOBS_A_MACHINE, today: Config::Zone.date(@now))
         Bulk.new(Tables.new(@plan).all, say: @say).call
         @say.call "Ten years: what was learned from what was found …"
         Models::WearHistory.dataset.delete
@@ -43,11 +44,13 @@ module UprightBench
 
       # Machines that stand in the shop today, looked over before.
       def open_jobs
-        machines = Models::Machine.where(id: (0...OPEN_JOBS).map { |place| @plan.machine_id(place * @plan.machines / OPEN_JOBS) }).order(:id).all
+        machines = Models::Machine.where(id: (0...OPEN_JOBS)
+          .map { |place| @plan.machine_id(place * @plan.machines / OPEN_JOBS) }).order(:id).all
         counter = Models::Person.first(role: "counter")
         machines.each_with_index do |machine, index|
-          Services::TakeIn.call({ machine_id: machine.id, use: { hours_per_week: 2 }, complaint: "weak everywhere", request_key: SecureRandom.uuid },
-                                by: counter, at: @now - (index * 60))
+          Services::TakeIn.call({ machine_id: machine.id, use: { hours_per_week: 2 }, complaint: "weak everywhere",
+            request_key: SecureRandom.uuid },
+            by: counter, at: @now - (index * 60))
         end
       end
     end

@@ -54,7 +54,10 @@ module UprightBench
       end
 
       def closed
-        @open.each_cons(2).map { |before, after| Svg.tag(:rect, x: x(before.last), y: 0, width: x(after.first) - x(before.last), height: ROW, class: "closed") }.join
+        @open.each_cons(2).map do |before, after|
+          Svg.tag(:rect, x: x(before.last), y: 0,
+            width: x(after.first) - x(before.last), height: ROW, class: "closed")
+        end.join
       end
 
       def bar(stretch)
@@ -63,7 +66,8 @@ module UprightBench
         return "" if width <= 0
 
         hands_on = stretch.kind == :hands_on
-        Svg.tag(:rect, x: from, y: hands_on ? 9 : 14, width: width, height: hands_on ? 22 : 12, class: hands_on ? "hands-on" : "waiting") +
+        Svg.tag(:rect, x: from, y: hands_on ? 9 : 14, width: width, height: hands_on ? 22 : 12,
+          class: hands_on ? "hands-on" : "waiting") +
           (hands_on ? "" : hatch(from, from + width))
       end
 

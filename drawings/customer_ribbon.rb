@@ -48,7 +48,8 @@ module UprightBench
         number = loud.index(place)
         return Svg.tag(:circle, cx: x, cy: 28, r: 3, class: "quiet-dot") unless number
 
-        Svg.tag(:circle, cx: x, cy: 28, r: 11, class: "loud-dot") + Svg.text(number + 1, x: x, y: 33, class: "loud-number", text_anchor: "middle")
+        Svg.tag(:circle, cx: x, cy: 28, r: 11, class: "loud-dot") +
+          Svg.text(number + 1, x: x, y: 33, class: "loud-number", text_anchor: "middle")
       end
 
       def names

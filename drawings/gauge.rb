@@ -8,7 +8,8 @@ module UprightBench
       WIDTH = 220
       HEIGHT = 92
       # A kind that is not here is drawn by its state alone.
-      BY_KIND = { brush: Gauges::Brush, bag: Gauges::Container, bin: Gauges::Container, filter: Gauges::Grey, belt: Gauges::Belt, carbon: Gauges::Carbon,
+      BY_KIND = { brush: Gauges::Brush, bag: Gauges::Container, bin: Gauges::Container, filter: Gauges::Grey,
+                  belt: Gauges::Belt, carbon: Gauges::Carbon,
                   battery: Gauges::Battery }.freeze
 
       # @param position [Core::Sheets::Position]

@@ -2,8 +2,8 @@
 
 module UprightBench
   module Drawings
-    # The coming year as columns of what falls due, week by week; what is overdue stands in front. Each column leads to the
-    # cards that leave until its week's end.
+    # The coming year as columns of what falls due, week by week; what is overdue stands in front. Each column leads to
+    # the cards that leave until its week's end.
     class Horizon
       HEIGHT = 134
       BASE = 100
@@ -13,8 +13,8 @@ module UprightBench
       WIDE = { width: 1200, weeks: 53, css: "horizon horizon-wide", counts: 27 }.freeze
       NARROW = { width: 400, weeks: 14, css: "horizon horizon-narrow", counts: 14 }.freeze
 
-      # @param weeks [Array<Hash>] label (String or nil), count (Integer), overdue (Boolean), chosen (Boolean), href (String),
-      #   words (String) for those who cannot see it
+      # @param weeks [Array<Hash>] label (String or nil), count (Integer), overdue (Boolean), chosen (Boolean), href
+      #   (String), words (String) for those who cannot see it
       def initialize(weeks)
         @all = weeks
       end
@@ -28,30 +28,43 @@ module UprightBench
 
       def draw(form)
         weeks = @all.first(form[:weeks])
-        most = [weeks.reject { |week| week[:overdue] }.map { |week| week[:count] }.max, 1].compact.max # what is overdue must not flatten the rest
+        # What is overdue must not flatten the rest
+        most = [weeks.reject { |week| week[:overdue] }.map { |week| week[:count] }.max, 1].compact.max
         columns = columns(form, weeks, most)
-        Svg.image(form[:width], HEIGHT, columns.join + Svg.tag(:line, x1: 0, y1: BASE, x2: form[:width], y2: BASE, class: "tick"),
-                  label: "Tasks due: #{weeks.sum { |week| week[:count] }} in #{weeks.size} weeks", role: "group", class: form[:css])
+        Svg.image(form[:width], HEIGHT, columns.join + Svg.tag(:line, x1: 0, y1: BASE, x2: form[:width], y2: BASE,
+          class: "tick"),
+          label: "Tasks due: #{weeks.sum { |week| week[:count] }} in #{weeks.size} weeks", role: "group",
+          class: form[:css])
       end
 
       def columns(form, weeks, most)
         step = (form[:width] - OVERDUE) / (weeks.size - 1).to_f
         weeks.each_with_index.map do |week, index|
-          index.zero? ? column(week, 0, OVERDUE, most, counted: true) : column(week, OVERDUE + ((index - 1) * step), step, most, counted: weeks.size <= form[:counts])
+          if index.zero?
+            column(week, 0, OVERDUE, most, counted: true)
+          else
+            column(week, OVERDUE + ((index - 1) * step),
+              step, most, counted: weeks.size <= form[:counts])
+          end
         end
       end
 
       # The whole height may be pressed, however little falls due.
       def column(week, left, step, most, counted:)
         height = TOP * [week[:count], most].min / most
-        area = Svg.tag(:rect, x: left, y: 0, width: step, height: HEIGHT, class: week[:chosen] ? "due-area due-area-chosen" : "due-area")
-        bar = Svg.tag(:rect, x: left + 3, y: BASE - height, width: step - 6, height: height, class: week[:overdue] ? "due-bar due-bar-over" : "due-bar")
+        area = Svg.tag(:rect, x: left, y: 0, width: step, height: HEIGHT,
+          class: week[:chosen] ? "due-area due-area-chosen" : "due-area")
+        bar = Svg.tag(:rect, x: left + 3, y: BASE - height, width: step - 6, height: height,
+          class: week[:overdue] ? "due-bar due-bar-over" : "due-bar")
         if week[:count].positive?
-          count = Svg.text(week[:count], x: left + (step / 2), y: BASE - height - 5, class: counted || week[:overdue] ? "gauge-text" : "due-count",
-                                         text_anchor: "middle")
+          count = Svg.text(week[:count], x: left + (step / 2), y: BASE - height - 5,
+            class: counted || week[:overdue] ? "gauge-text" : "due-count",
+            text_anchor: "middle")
         end
         label = Svg.text(week[:label], x: left + 3, y: 122, class: "hour") if week[:label]
-        "#{Svg.tag(:a, area + bar, href: week[:href], aria_label: week[:words], aria_current: ('true' if week[:chosen]))}#{count}#{label}"
+        chosen = "true" if week[:chosen]
+        link = Svg.tag(:a, area + bar, href: week[:href], aria_label: week[:words], aria_current: chosen)
+        "#{link}#{count}#{label}"
       end
     end
   end

@@ -27,7 +27,8 @@ module UprightBench
       # @param mark [Symbol]
       # @return [String] a whole SVG
       def self.image(mark, css: "vmark")
-        @images[[mark, css]] ||= Svg.image(32, 32, inner(mark), label: WORDS.fetch(mark), class: "#{css} mark-#{mark}").freeze
+        @images[[mark, css]] ||= Svg.image(32, 32, inner(mark), label: WORDS.fetch(mark), class: "#{css} mark-#{mark}")
+          .freeze
       end
 
       # @return [String] its content alone, for use inside another drawing
@@ -40,7 +41,8 @@ module UprightBench
         letter = LETTERS[mark]
         return shape unless letter
 
-        shape + Svg.text(letter, x: LETTER_X.fetch(mark, 16), y: mark == :leave ? 24 : 21.5, class: "mark-letter", text_anchor: "middle")
+        shape + Svg.text(letter, x: LETTER_X.fetch(mark, 16), y: mark == :leave ? 24 : 21.5, class: "mark-letter",
+          text_anchor: "middle")
       end
       private_class_method :drawn
     end

@@ -29,12 +29,15 @@ module UprightBench
       end
 
       def mark(name, index)
-        Svg.tag(:g, Mark.inner(name), transform: "translate(#{(index * STEP) + 2} 4) scale(#{SCALE})", class: "mark-#{name}")
+        Svg.tag(:g, Mark.inner(name), transform: "translate(#{(index * STEP) + 2} 4) scale(#{SCALE})",
+          class: "mark-#{name}")
       end
 
       # Only what is not to be left alone is worth hearing.
       def label
-        due = @sheet.walk.filter_map { |place| "#{place.name.downcase} #{Mark::WORDS.fetch(@marks[place.key])}" if @marks.fetch(place.key, :leave) != :leave }
+        due = @sheet.walk.filter_map do |place|
+          "#{place.name.downcase} #{Mark::WORDS.fetch(@marks[place.key])}" if @marks.fetch(place.key, :leave) != :leave
+        end
         due.empty? ? "Nothing due soon" : due.join(", ")
       end
     end

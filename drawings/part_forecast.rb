@@ -2,8 +2,9 @@
 
 module UprightBench
   module Drawings
-    # What a part will be asked for, week by week: what falls due solid, what walks in hatched; above it how the pieces that can
-    # be counted on run down, against the level they are ordered up to. The stretch until the next order is there is shaded.
+    # What a part will be asked for, week by week: what falls due solid, what walks in hatched; above it how the pieces
+    # that can be counted on run down, against the level they are ordered up to. The stretch until the next order is
+    # there is shaded.
     class PartForecast
       WIDTH = 900
       HEIGHT = 230
@@ -31,7 +32,8 @@ module UprightBench
 
       # @return [String]
       def render
-        Svg.image(WIDTH, HEIGHT, [shade, *columns, base, level, run_down, *labels].join, label: words, class: "part-forecast")
+        Svg.image(WIDTH, HEIGHT, [shade, *columns, base, level, run_down, *labels].join, label: words,
+          class: "part-forecast")
       end
 
       # @return [Integer, nil] the week in which the pieces run out, 0 for this one; nil when they last
@@ -44,7 +46,8 @@ module UprightBench
 
       def words
         out = out_in
-        "#{format('%.1f', @weeks.sum + (@walk_ins_a_week * @weeks.size))} pieces asked for in #{@weeks.size} weeks; #{@free} can be counted on, " \
+        "#{format('%.1f', @weeks.sum + (@walk_ins_a_week * @weeks.size))} pieces asked for in #{@weeks.size} weeks; " \
+          "#{@free} can be counted on, " \
           "#{out ? "and run out in the week of #{day(@today + (out * 7))}" : 'and last'}; ordered up to #{@level}"
       end
 
@@ -61,7 +64,8 @@ module UprightBench
       end
 
       def shade
-        Svg.tag(:rect, x: LEFT, y: TOP, width: [@step * @days / 7.0, WIDTH - LEFT].min, height: TALLEST, class: "closed")
+        Svg.tag(:rect, x: LEFT, y: TOP, width: [@step * @days / 7.0, WIDTH - LEFT].min, height: TALLEST,
+          class: "closed")
       end
 
       def columns
@@ -72,7 +76,12 @@ module UprightBench
       end
 
       def column(week, top, foot, css)
-        foot - top < 0.3 ? "" : Svg.tag(:rect, x: x(week) + 6, y: top, width: @step - 12, height: foot - top, class: css)
+        if foot - top < 0.3
+          ""
+        else
+          Svg.tag(:rect, x: x(week) + 6, y: top, width: @step - 12, height: foot - top,
+            class: css)
+        end
       end
 
       def base
@@ -81,18 +90,25 @@ module UprightBench
 
       def level
         Svg.tag(:line, x1: LEFT, y1: y(@level), x2: WIDTH, y2: y(@level),
-                       class: "order-level") + Svg.text("order up to #{@level}", x: WIDTH - 4, y: y(@level) - 6, class: "gauge-faint", text_anchor: "end")
+          class: "order-level") + Svg.text("order up to #{@level}", x: WIDTH - 4, y: y(@level) - 6,
+            class: "gauge-faint", text_anchor: "end")
       end
 
       def run_down
         left = @free.to_f
-        points = [[x(0), y(left)]] + @weeks.each_with_index.map { |due, week| [x(week + 1), y(left -= due + @walk_ins_a_week)] }
-        Svg.tag(:polyline, points: points.map { |point| point.map { |one| one.round(1) }.join(",") }.join(" "), class: "gauge-line run-down") +
+        points = [[x(0), y(left)]] + @weeks.each_with_index.map do |due, week|
+          [x(week + 1), y(left -= due + @walk_ins_a_week)]
+        end
+        Svg.tag(:polyline, points: points.map { |point| point.map { |one| one.round(1) }.join(",") }.join(" "),
+          class: "gauge-line run-down") +
           Svg.text(@free, x: LEFT - 6, y: y(@free) + 5, class: "gauge-text", text_anchor: "end")
       end
 
       def labels
-        weeks = (0...@weeks.size).step(2).map { |week| Svg.text(day(@today + (week * 7)), x: x(week) + 6, y: BASE + 18, class: "hour") }
+        weeks = (0...@weeks.size).step(2).map do |week|
+          Svg.text(day(@today + (week * 7)), x: x(week) + 6, y: BASE + 18,
+            class: "hour")
+        end
         weeks << Svg.text("until the next order is there, #{@days} days", x: LEFT + 6, y: TOP - 8, class: "gauge-faint")
       end
     end

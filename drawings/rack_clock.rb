@@ -14,7 +14,8 @@ module UprightBench
       # @return [String]
       def render
         top = 6 + (52 * @share)
-        Svg.image(64, 64, Svg.tag(:rect, x: 8, y: top, width: 48, height: 58 - top, class: @share >= 1 ? "water water-gone" : "water") +
+        Svg.image(64, 64, Svg.tag(:rect, x: 8, y: top, width: 48, height: 58 - top,
+          class: @share >= 1 ? "water water-gone" : "water") +
           Svg.tag(:path, d: "M8 4v50q0 6 6 6h36q6 0 6-6v-50", class: "wall"), label: @label, class: "rack-clock")
       end
     end

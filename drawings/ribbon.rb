@@ -29,15 +29,18 @@ module UprightBench
       # @return [String] one form
       def draw(form, css)
         layout = Layout.of(@sheet, form)
-        Svg.image(form[:width], layout.height, layout.rows.map { |band, stations| band + stations.map { |station| draw_station(station) }.join }.join,
-                  label: "Air path of #{@sheet.title}", role: @link ? "group" : "img", class: css)
+        Svg.image(form[:width], layout.height, layout.rows.map do |band, stations|
+          band + stations.map { |station| draw_station(station) }.join
+        end.join,
+          label: "Air path of #{@sheet.title}", role: @link ? "group" : "img", class: css)
       end
 
       private
 
       def draw_station(station)
         in_hand = station.places.any? { |place| place.key == @current }
-        (in_hand ? station.box_in_hand : station.box) + station.name + station.places.map { |place| draw_place(place) }.join
+        (in_hand ? station.box_in_hand : station.box) + station.name + station.places.map { |place| draw_place(place) }
+          .join
       end
 
       def draw_place(place)
@@ -51,10 +54,13 @@ module UprightBench
 
       # The name that is heard begins with what is seen: the mark's letter, then the place.
       def linked(place, mark, content)
-        return Svg.tag(:g, Svg.tag(:title, Svg.escape(words(place, mark))) + content, class: "place mark-#{mark}") unless @link
+        unless @link
+          return Svg.tag(:g, Svg.tag(:title, Svg.escape(words(place, mark))) + content, class: "place mark-#{mark}")
+        end
 
         Svg.tag(:a, content, href: @link.call(place.key), class: "place mark-#{mark}", data_position: place.key,
-                             aria_label: [Mark::LETTERS[mark], words(place, mark)].compact.join(" "), aria_current: (place.key == @current ? "true" : nil))
+          aria_label: [Mark::LETTERS[mark], words(place, mark)].compact.join(" "),
+          aria_current: (place.key == @current ? "true" : nil))
       end
     end
   end

@@ -16,7 +16,8 @@ module UprightBench
       # @return [String]
       def render
         line = Svg.tag(:line, x1: x(0), y1: 13, x2: x(1), y2: 13, class: "tick")
-        bounds = Svg.tag(:rect, x: x(@share.low), y: 8, width: x(@share.high) - x(@share.low), height: 10, class: "due-bar")
+        bounds = Svg.tag(:rect, x: x(@share.low), y: 8, width: x(@share.high) - x(@share.low), height: 10,
+          class: "due-bar")
         dot = @share.share ? Svg.tag(:circle, cx: x(@share.share), cy: 13, r: 5, class: "share-dot") : ""
         Svg.image(WIDTH, HEIGHT, line + bounds + dot, label: words, class: "share-bar")
       end

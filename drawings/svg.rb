@@ -37,8 +37,9 @@ module UprightBench
       # @param label [String] what the drawing says, for those who cannot see it
       # @param role [String] "group" where it holds links, which an image may not
       def image(width, height, content, label:, role: "img", **attributes)
-        tag(:svg, (role == "img" ? tag(:title, escape(label)) : "") + content, viewBox: "0 0 #{width} #{height}", role: role,
-                                                                               aria_label: (label unless role == "img"), **attributes)
+        tag(:svg, (role == "img" ? tag(:title, escape(label)) : "") + content, viewBox: "0 0 #{width} #{height}",
+          role: role,
+          aria_label: (label unless role == "img"), **attributes)
       end
     end
   end

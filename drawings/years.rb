@@ -4,18 +4,19 @@ require "date"
 
 module UprightBench
   module Drawings
-    # A machine's life on a line of years, a lane for each place in the order of the air path: how long each part sat there, when it
-    # was washed or cleaned and what was found, and when what comes next falls due, between its bounds.
+    # A machine's life on a line of years, a lane for each place in the order of the air path: how long each part sat
+    # there, when it was washed or cleaned and what was found, and when what comes next falls due, between its bounds.
     class Years
       LANE = 30
       HEAD = 26
       BAR = 12
-      FORMS = [{ width: 1200, names: 230, css: "years years-wide" }, { width: 400, names: 0, css: "years years-narrow" }].freeze
+      FORMS = [{ width: 1200, names: 230, css: "years years-wide" },
+               { width: 400, names: 0, css: "years years-narrow" }].freeze
       LETTERS = { "wash" => "W", "clean" => "C", "inspect" => "L", "refer" => "X" }.freeze
       LEAST_DAYS = 365
 
-      # A place: `fitted` are pairs of dates (the first nil when unknown, the last nil while it sits there), `done` and `found` are
-      # [date, words], `due` is [date, early, late, words] or nil.
+      # A place: `fitted` are pairs of dates (the first nil when unknown, the last nil while it sits there), `done` and
+      # `found` are [date, words], `due` is [date, early, late, words] or nil.
       Lane = Struct.new(:name, :fitted, :done, :found, :due, keyword_init: true)
 
       # @param lanes [Array<Lane>]
@@ -37,8 +38,9 @@ module UprightBench
       def draw(form)
         @form = form
         @lane = form[:names].zero? ? LANE + 18 : LANE
-        Svg.image(form[:width], height, years + job_lines + @lanes.each_with_index.map { |lane, row| lane(lane, row) }.join + now,
-                  label: "The machine's years: #{@lanes.size} places, #{@jobs.size} jobs", class: form[:css])
+        Svg.image(form[:width], height, years + job_lines + @lanes.each_with_index.map { |lane, row| lane(lane, row) }
+          .join + now,
+          label: "The machine's years: #{@lanes.size} places, #{@jobs.size} jobs", class: form[:css])
       end
 
       def height
@@ -46,7 +48,10 @@ module UprightBench
       end
 
       def dates
-        @dates ||= @lanes.flat_map { |lane| [*lane.fitted.flatten, *lane.done.map(&:first), *lane.found.map(&:first), *lane.due&.first(3)] }.compact + @jobs + [@today]
+        @dates ||= @lanes.flat_map do |lane|
+          [*lane.fitted.flatten, *lane.done.map(&:first), *lane.found.map(&:first),
+           *lane.due&.first(3)]
+        end.compact + @jobs + [@today]
       end
 
       # A due date in ten years would leave no room for what was.
@@ -66,7 +71,12 @@ module UprightBench
       def years
         (first.year..last.year).map do |year|
           begins = [Date.new(year, 1, 1), first].max
-          line = year == first.year ? "" : Svg.tag(:line, x1: x(begins), y1: HEAD - 4, x2: x(begins), y2: height, class: "year-line")
+          line = if year == first.year
+                   ""
+                 else
+                   Svg.tag(:line, x1: x(begins), y1: HEAD - 4, x2: x(begins), y2: height,
+                     class: "year-line")
+                 end
           room = x([Date.new(year + 1, 1, 1), last].min) - x(begins)
           line + (room > 44 ? Svg.text(year, x: x(begins) + 4, y: 16, class: "hour") : "")
         end.join
@@ -84,13 +94,15 @@ module UprightBench
         top = HEAD + (row * @lane)
         middle = top + @lane - 14
         name = Svg.text(lane.name, x: 4, y: @form[:names].zero? ? top + 14 : middle + 5, class: "gauge-text")
-        name + bars(lane, middle) + marks(lane.found, middle, "found-dot") + marks(lane.done, middle, nil) + due(lane.due, middle)
+        name + bars(lane, middle) + marks(lane.found, middle, "found-dot") + marks(lane.done, middle, nil) +
+          due(lane.due, middle)
       end
 
       def bars(lane, middle)
         lane.fitted.map do |from, till|
           left = x(from || first)
-          Svg.tag(:rect, x: left + 1, y: middle - (BAR / 2), width: [x(till || @today) - left - 1, 2].max, height: BAR, class: from ? "fitted-bar" : "fitted-bar fitted-unknown")
+          Svg.tag(:rect, x: left + 1, y: middle - (BAR / 2), width: [x(till || @today) - left - 1, 2].max, height: BAR,
+            class: from ? "fitted-bar" : "fitted-bar fitted-unknown")
         end.join
       end
 
@@ -98,9 +110,10 @@ module UprightBench
         list.map do |date, words|
           shape = if css
                     Svg.tag(:circle, cx: x(date), cy: middle, r: 4,
-                                     class: css)
+                      class: css)
                   else
-                    Svg.text(LETTERS.fetch(words.split.first, "·"), x: x(date), y: middle + 5, class: "done-mark", text_anchor: "middle")
+                    Svg.text(LETTERS.fetch(words.split.first, "·"), x: x(date), y: middle + 5, class: "done-mark",
+                      text_anchor: "middle")
                   end
           Svg.tag(:g, Svg.tag(:title, Svg.escape("#{date.iso8601}: #{words}")) + shape)
         end.join
@@ -112,9 +125,10 @@ module UprightBench
         date, early, late, words = due
         bounds = Svg.tag(:line, x1: x(early || date), y1: middle, x2: x(late || date), y2: middle, class: "due-bounds")
         Svg.tag(:g,
-                Svg.tag(:title,
-                        Svg.escape("#{date.iso8601}: #{words}")) + bounds + Svg.tag(:rect, x: x(date) - 5, y: middle - 5, width: 10, height: 10,
-                                                                                           class: date < @today ? "due-box due-box-over" : "due-box"))
+          Svg.tag(:title,
+            Svg.escape("#{date.iso8601}: #{words}")) + bounds +
+                  Svg.tag(:rect, x: x(date) - 5, y: middle - 5, width: 10, height: 10,
+                    class: date < @today ? "due-box due-box-over" : "due-box"))
       end
     end
   end

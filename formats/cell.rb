@@ -2,8 +2,8 @@
 
 module UprightBench
   module Formats
-    # A cell of a table that may be opened in a spreadsheet: text that would be taken for a formula is marked as text, and
-    # the mark is taken off again when it comes back.
+    # A cell of a table that may be opened in a spreadsheet: text that would be taken for a formula is marked as text,
+    # and the mark is taken off again when it comes back.
     module Cell
       FORMULA = /\A[=+\-@\t\r]/
       MARKED = /\A'(?=[=+\-@\t\r])/

@@ -5,9 +5,9 @@ require "stringio"
 
 module UprightBench
   module Formats
-    # The rows of a CSV (RFC 4180; a semicolon or a tab between the fields is understood too) whose first line names its
-    # columns, whatever their order and case. Blank rows are left out. Read row by row, however long it is, and within bounds: what is
-    # larger than any list is refused where it stands.
+    # The rows of a CSV (RFC 4180; a semicolon or a tab between the fields is understood too) whose first line names
+    # its columns, whatever their order and case. Blank rows are left out. Read row by row, however long it is, and
+    # within bounds: what is larger than any list is refused where it stands.
     class CsvRows
       SEPARATORS = [",", ";", "\t"].freeze
       MOST_COLUMNS = 60
@@ -22,7 +22,8 @@ module UprightBench
       end
 
       # @yieldparam headers [Array<String>] once, to be checked
-      # @return [Array<Array(Hash{String=>String}, Integer)>] cells by column, nil where empty, and the line it begins on
+      # @return [Array<Array(Hash{String=>String}, Integer)>] cells by column, nil where empty, and the line it begins
+      #   on
       # @raise [Malformed] when it is no CSV, or beyond a bound
       def call
         headers = nil
@@ -62,7 +63,9 @@ module UprightBench
         line = 1
         csv = CSV.new(@source, col_sep: separator, field_size_limit: LONGEST_CELL)
         while (cells = csv.shift)
-          raise Malformed, ["Line #{line}: there are #{cells.size} columns; at most #{MOST_COLUMNS}."] if cells.size > MOST_COLUMNS
+          if cells.size > MOST_COLUMNS
+            raise Malformed, ["Line #{line}: there are #{cells.size} columns; at most #{MOST_COLUMNS}."]
+          end
 
           yield cells, line
           line += csv.line.scan(/\r\n|\r|\n/).size

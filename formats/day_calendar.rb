@@ -4,12 +4,13 @@ require "icalendar"
 
 module UprightBench
   module Formats
-    # Days on which something is to be done, as an iCalendar file (RFC 5545): a whole-day event each. The same thing keeps its UID, so
-    # that a calendar that reads the file again moves its events and doubles none.
+    # Days on which something is to be done, as an iCalendar file (RFC 5545): a whole-day event each. The same thing
+    # keeps its UID, so that a calendar that reads the file again moves its events and doubles none.
     class DayCalendar
       # @param name [String] of the calendar
       # @param host [String] for the UIDs
-      # @param rows [Array<Hash>] id (String, the same for the same thing), date, summary; place and busy (Boolean) where there are any
+      # @param rows [Array<Hash>] id (String, the same for the same thing), date, summary; place and busy (Boolean)
+      #   where there are any
       # @param stamp [Time]
       def initialize(name:, host:, rows:, stamp:)
         @name = name

@@ -4,11 +4,12 @@ require "mail"
 
 module UprightBench
   module Formats
-    # What a mail server writes when it could not deliver a message, or says something else of its delivery: RFC 3464, read with
-    # the mail library.
+    # What a mail server writes when it could not deliver a message, or says something else of its delivery: RFC 3464,
+    # read with the mail library.
     class DeliveryReport
       FAILED = "failed" # RFC 3464 clause 2.3.3; delayed, delivered, relayed and expanded are the others
-      RETURNED = %w[message/rfc822 text/rfc822-headers message/global message/global-headers].freeze # of what it is about; RFC 6522 and 6533
+      # Of what it is about; RFC 6522 and 6533
+      RETURNED = %w[message/rfc822 text/rfc822-headers message/global message/global-headers].freeze
 
       # @param bytes [String] of a whole message
       # @return [DeliveryReport, nil] nil when it is no report, or does not say of which message
@@ -17,7 +18,10 @@ module UprightBench
         said = mail.delivery_status_part
         about = mail.parts.find { |part| RETURNED.include?(part.mime_type) }
         id = said && about && Mail.read_from_string(about.body.decoded).message_id
-        new(id, *[said.action, said.error_status, said.diagnostic_code].map { |value| Array(value).first.to_s.gsub(/[[:space:][:cntrl:]]+/, " ").strip }) if id
+        if id
+          new(id, *[said.action, said.error_status, said.diagnostic_code]
+            .map { |value| Array(value).first.to_s.gsub(/[[:space:][:cntrl:]]+/, " ").strip })
+        end
       rescue StandardError
         nil # it comes from anybody, and the library fails in many ways
       end

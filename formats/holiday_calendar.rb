@@ -44,11 +44,15 @@ module UprightBench
 
       def day(event)
         name = event.summary.to_s.strip[0, LONGEST_NAME]
-        Core::Policies::ClosedDay.new(on: event.dtstart.to_date, name: (name unless name.empty?), yearly: every_year?(event))
+        name = nil if name.empty?
+        Core::Policies::ClosedDay.new(on: event.dtstart.to_date, name: name, yearly: every_year?(event))
       end
 
       def every_year?(event)
-        event.rrule.any? { |rule| rule.frequency == "YEARLY" && [rule.interval, rule.by_day, rule.by_week_number, rule.count, rule.until].all?(&:nil?) }
+        event.rrule.any? do |rule|
+          rule.frequency == "YEARLY" &&
+            [rule.interval, rule.by_day, rule.by_week_number, rule.count, rule.until].all?(&:nil?)
+        end
       end
     end
   end

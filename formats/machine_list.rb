@@ -35,14 +35,17 @@ module UprightBench
 
       def check(headers)
         lacking = NEEDED - headers
-        raise Malformed, ["Line 1: there is no column #{lacking.join(', ')}. The columns are #{COLUMNS.join(', ')}."] if lacking.any?
+        return unless lacking.any?
+
+        raise Malformed, ["Line 1: there is no column #{lacking.join(', ')}. The columns are #{COLUMNS.join(', ')}."]
       end
 
       def read(row, line)
         fields = COLUMNS.to_h { |name| [name.to_sym, row[name]] }
         NEEDED.each { |name| say(line, "#{name} is missing") unless fields[name.to_sym] }
         say(line, "a field is too long") if fields.values.compact.any? { |text| text.length > LONGEST }
-        fields.merge(line: line, bought_on: date(fields[:bought_on], line), hours_per_week: hours(fields[:hours_per_week], line))
+        fields.merge(line: line, bought_on: date(fields[:bought_on], line),
+          hours_per_week: hours(fields[:hours_per_week], line))
       end
 
       def date(text, line)

@@ -4,9 +4,9 @@ require "time"
 
 module UprightBench
   module Formats
-    # An e-mail message in plain text with the same in HTML beside it: RFC 5322, with the bodies of RFC 2045 and 2046 and the
-    # encoded words of RFC 2047. Written out by hand because tens of thousands leave at a time, and the mail library takes
-    # several times as long; that library reads back what is written here, in the tests.
+    # An e-mail message in plain text with the same in HTML beside it: RFC 5322, with the bodies of RFC 2045 and 2046
+    # and the encoded words of RFC 2047. Written out by hand because tens of thousands leave at a time, and the mail
+    # library takes several times as long; that library reads back what is written here, in the tests.
     class MailMessage
       FOLD_AT = 76        # characters of a header line; RFC 5322 clause 2.1.1 asks for 78
       WORD_BYTES = 45     # of an encoded word, 60 characters in base 64; RFC 2047 clause 2 allows 75 with its frame
@@ -19,7 +19,9 @@ module UprightBench
       # @param headers [Hash{String=>String}] more of them, ASCII
       # @raise [ArgumentError] when an address is no ASCII, or holds a line break
       def initialize(from:, to:, subject:, id:, date:, text:, html:, headers: {})
-        raise ArgumentError, "an address in a message is plain ASCII" unless [to, from.last].all? { |address| address.ascii_only? && !address.match?(/[\r\n]/) }
+        unless [to, from.last].all? { |address| address.ascii_only? && !address.match?(/[\r\n]/) }
+          raise ArgumentError, "an address in a message is plain ASCII"
+        end
 
         @from = from
         @to = to
@@ -33,9 +35,12 @@ module UprightBench
 
       # @return [String] bytes, each line ended by CRLF
       def to_s
-        [header("Date", @date.rfc2822), header("From", "#{phrase(@from.first)} <#{@from.last}>"), header("To", @to), header("Message-ID", "<#{@id}>"),
-         header("Subject", unstructured(@subject)), *@headers.map { |name, value| header(name, value) }, header("MIME-Version", "1.0"),
-         header("Content-Type", %(multipart/alternative; boundary="#{boundary}")), "", part("text/plain", @text), part("text/html", @html), "--#{boundary}--", ""].join(CRLF).b
+        [header("Date", @date.rfc2822), header("From", "#{phrase(@from.first)} <#{@from.last}>"), header("To", @to),
+         header("Message-ID", "<#{@id}>"),
+         header("Subject", unstructured(@subject)), *@headers.map { |name, value| header(name, value) },
+         header("MIME-Version", "1.0"),
+         header("Content-Type", %(multipart/alternative; boundary="#{boundary}")), "", part("text/plain", @text),
+         part("text/html", @html), "--#{boundary}--", ""].join(CRLF).b
       end
 
       private
@@ -46,7 +51,8 @@ module UprightBench
       end
 
       def part(type, body)
-        ["--#{boundary}", "Content-Type: #{type}; charset=UTF-8", "Content-Transfer-Encoding: quoted-printable", "", [body].pack("M").gsub("\n", CRLF)].join(CRLF)
+        ["--#{boundary}", "Content-Type: #{type}; charset=UTF-8", "Content-Transfer-Encoding: quoted-printable", "",
+         [body].pack("M").gsub("\n", CRLF)].join(CRLF)
       end
 
       # Nothing in a value can begin a line of its own.

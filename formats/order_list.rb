@@ -4,8 +4,8 @@ require "csv"
 
 module UprightBench
   module Formats
-    # An order to a supplier as CSV (RFC 4180): number, name, maker, barcode, pieces, packs, cost each and together, in whole
-    # and hundredth.
+    # An order to a supplier as CSV (RFC 4180): number, name, maker, barcode, pieces, packs, cost each and together, in
+    # whole and hundredth.
     class OrderList
       COLUMNS = %w[number name maker barcode pieces packs cost cost_together].freeze
 
@@ -19,7 +19,8 @@ module UprightBench
         CSV.generate(row_sep: "\r\n") do |out|
           out << COLUMNS
           @rows.each do |row|
-            out << [*row.values_at(:number, :name, :maker, :barcode, :pieces), packs(row[:packs]), cost(row[:cost_cents]),
+            out << [*row.values_at(:number, :name, :maker, :barcode, :pieces), packs(row[:packs]),
+                    cost(row[:cost_cents]),
                     cost(row[:cost_cents]&.*(row[:pieces]))].map do |cell|
               Cell.safe(cell)
             end

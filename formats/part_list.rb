@@ -7,24 +7,30 @@ module UprightBench
   module Formats
     # Parts and their prices as CSV (RFC 4180; a semicolon or a tab between the fields is understood too).
     #
-    #   number,name,kind,maker,price,cost,supplier,lead_days,pack_pieces,life_months,filter_class,pattern,discontinued,successor,barcode,on_shelf
+    #   number,name,kind,maker,price,cost,supplier,lead_days,pack_pieces,life_months,filter_class,pattern,
+    #     discontinued,successor,barcode,on_shelf (all in one line)
     #   HD-2010,Pre-motor filter Dart M,filter,Hallmoor,16.50,9.90,Harbor Parts Exchange,,1,12,,no,no,,2000046100236,5
     #
-    # Only number is needed. A column that is not there leaves its field as it is; an empty cell empties it, where the field may
-    # be empty. on_shelf is written for reading only: stock is moves, and is counted, not typed over.
+    # Only number is needed. A column that is not there leaves its field as it is; an empty cell empties it, where the
+    # field may be empty. on_shelf is written for reading only: stock is moves, and is counted, not typed over.
     class PartList
-      COLUMNS = %w[number name kind maker price cost supplier lead_days pack_pieces life_months filter_class pattern discontinued successor barcode on_shelf].freeze
+      COLUMNS = %w[number name kind maker price cost supplier lead_days pack_pieces life_months filter_class pattern
+                   discontinued successor barcode on_shelf].freeze
       MOST = 50_000
       LONGEST = 200
       MOST_PROBLEMS = 100
       FLAGS = { "yes" => true, "no" => false }.freeze
       # column => field, how it is read
-      FIELDS = { "name" => %i[name words], "kind" => %i[kind kind], "maker" => %i[maker words], "price" => %i[price_cents money], "cost" => %i[cost_cents money],
-                 "supplier" => %i[supplier words], "lead_days" => [:lead_days, 0..365], "pack_pieces" => [:pack_pieces, 1..1000], "life_months" => [:life_months, 1..600],
-                 "filter_class" => %i[filter_class filter_class], "pattern" => %i[pattern flag], "discontinued" => %i[discontinued flag],
+      FIELDS = { "name" => %i[name words], "kind" => %i[kind kind], "maker" => %i[maker words],
+                 "price" => %i[price_cents money], "cost" => %i[cost_cents money],
+                 "supplier" => %i[supplier words], "lead_days" => [:lead_days, 0..365],
+                 "pack_pieces" => [:pack_pieces, 1..1000], "life_months" => [:life_months, 1..600],
+                 "filter_class" => %i[filter_class filter_class], "pattern" => %i[pattern flag],
+                 "discontinued" => %i[discontinued flag],
                  "successor" => %i[successor words], "barcode" => %i[barcode barcode] }.freeze
       NEEDED = %i[name kind price_cents].freeze # may not be emptied
-      EMPTY = { pack_pieces: 1, pattern: false, discontinued: false }.freeze # what an empty cell means; nothing for the others
+      # What an empty cell means; nothing for the others
+      EMPTY = { pack_pieces: 1, pattern: false, discontinued: false }.freeze
       KIND = /\A[a-z][a-z_]{0,39}\z/
 
       # @param parts [Array<Hash{Symbol=>Object}>] number, the fields of FIELDS, and on_shelf
@@ -65,10 +71,15 @@ module UprightBench
       private
 
       def check(headers)
-        raise Malformed, ["Line 1: there is no column number. The columns are #{COLUMNS.join(', ')}."] unless headers.include?("number")
+        unless headers.include?("number")
+          raise Malformed, ["Line 1: there is no column number. The columns are #{COLUMNS.join(', ')}."]
+        end
 
         strange = headers.reject { |name| name.empty? || COLUMNS.include?(name) }.first(5)
-        raise Malformed, ["Line 1: the column #{strange.join(', ')} is not known. The columns are #{COLUMNS.join(', ')}."] if strange.any?
+        if strange.any?
+          raise Malformed, ["Line 1: the column #{strange.join(', ')} is not known. The columns are " \
+                            "#{COLUMNS.join(', ')}."]
+        end
 
         double = headers.tally.select { |name, count| count > 1 && !name.empty? }.keys
         raise Malformed, ["Line 1: the column #{double.join(', ')} stands twice."] if double.any?
@@ -77,7 +88,9 @@ module UprightBench
       def read(row, line)
         number = row["number"].to_s.upcase
         say(line, "number is missing") if number.empty?
-        say(line, "number may have letters, digits, dots, dashes and slashes, up to 40") unless number.empty? || number.match?(%r{\A[A-Z0-9][A-Z0-9./-]{0,39}\z})
+        unless number.empty? || number.match?(%r{\A[A-Z0-9][A-Z0-9./-]{0,39}\z})
+          say(line, "number may have letters, digits, dots, dashes and slashes, up to 40")
+        end
         FIELDS.each_with_object({ line: line, number: number }) do |(column, (field, type)), part|
           part[field] = value(row[column], column, field, type, line) if row.key?(column)
         end
@@ -101,12 +114,22 @@ module UprightBench
 
       def money(text, column, line)
         plain = text.delete("$").strip.tr(",", ".")
-        plain.match?(/\A\d{1,6}(\.\d{1,2})?\z/) ? (BigDecimal(plain) * 100).to_i : say(line, "#{column} must be money, as in 16.50")
+        if plain.match?(/\A\d{1,6}(\.\d{1,2})?\z/)
+          (BigDecimal(plain) * 100)
+            .to_i
+        else
+          say(line, "#{column} must be money, as in 16.50")
+        end
       end
 
       def whole(text, column, range, line)
         number = text.match?(/\A\d{1,6}\z/) ? text.to_i : nil
-        number && range.cover?(number) ? number : say(line, "#{column} must be a whole number from #{range.begin} to #{range.end}")
+        if number && range.cover?(number)
+          number
+        else
+          say(line,
+            "#{column} must be a whole number from #{range.begin} to #{range.end}")
+        end
       end
 
       def flag(text, column, line)
@@ -114,11 +137,21 @@ module UprightBench
       end
 
       def filter_class(text, column, line)
-        Core::Fit::FilterClass::PERCENT.key?(text.upcase) ? text.upcase : say(line, "#{column} must be one of #{Core::Fit::FilterClass::PERCENT.keys.join(', ')}")
+        if Core::Fit::FilterClass::PERCENT.key?(text.upcase)
+          text.upcase
+        else
+          say(line,
+            "#{column} must be one of #{Core::Fit::FilterClass::PERCENT.keys.join(', ')}")
+        end
       end
 
       def barcode(text, _column, line)
-        Core::Shelf::Ean13.valid?(text) ? text : say(line, "barcode #{text} is not thirteen digits with a right check digit")
+        if Core::Shelf::Ean13.valid?(text)
+          text
+        else
+          say(line, "barcode #{text} is not thirteen digits with a right " \
+                    "check digit")
+        end
       end
 
       def twice(rows)

@@ -2,7 +2,8 @@
 
 module UprightBench
   module Formats
-    # Bytes from outside may be no text at all. Those that are not UTF-8, and signs that a database cannot hold, become �.
+    # Bytes from outside may be no text at all. Those that are not UTF-8, and signs that a database cannot hold, become
+    # �.
     module ReadableText
       SIGN = "\uFFFD"
       UNHOLDABLE = /[\u0000-\u0008\u000B\u000C\u000E-\u001F]/

@@ -41,7 +41,10 @@ module UprightBench
 
         def position(row)
           inner = { "fasteners" => row["fasteners"]&.map { |held| ordered(held, SHAPE::FASTENER) },
-                    "tasks" => row["tasks"]&.map { |task| ordered(task, SHAPE::TASK).merge("clocks" => task["clocks"].map { |clock| ordered(clock, SHAPE::CLOCK) }) } }
+                    "tasks" => row["tasks"]&.map do |task|
+                      ordered(task, SHAPE::TASK)
+                        .merge("clocks" => task["clocks"].map { |clock| ordered(clock, SHAPE::CLOCK) })
+                    end }
           ordered(row.merge(inner.compact), SHAPE::POSITION)
         end
 

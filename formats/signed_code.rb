@@ -5,11 +5,11 @@ require "date"
 
 module UprightBench
   module Formats
-    # The code on a card or on the slip of a tag: the number of what it opens and its last day, signed. Each purpose signs
-    # for itself, so that a card's code opens no job.
+    # The code on a card or on the slip of a tag: the number of what it opens and its last day, signed. Each purpose
+    # signs for itself, so that a card's code opens no job.
     #
-    # 6 bytes of content and 10 bytes of HMAC-SHA256 (80 bits), in 26 letters and digits that cannot be
-    # mistaken for each other on paper. Nothing is stored: a code is true when its signature is. Two bits that are left over say
+    # 6 bytes of content and 10 bytes of HMAC-SHA256 (80 bits), in 26 letters and digits that cannot be mistaken for
+    # each other on paper. Nothing is stored: a code is true when its signature is. Two bits that are left over say
     # which key signed it, so that a new key does not end the codes that are printed already.
     class SignedCode
       # Not signed by us, garbled, or past its last day.
@@ -33,7 +33,8 @@ module UprightBench
       # @return [String] 26 characters
       def write(id, expires_on)
         content = [id, (expires_on - EPOCH).to_i].pack("Nn")
-        number = (content + sign(content, @keys.fetch(@signing))).unpack("C*").inject(@signing) { |sum, byte| (sum << 8) | byte }
+        number = (content + sign(content, @keys.fetch(@signing))).unpack("C*")
+          .inject(@signing) { |sum, byte| (sum << 8) | byte }
         Array.new(LENGTH) { |index| ALPHABET[(number >> (5 * (LENGTH - 1 - index))) & 31] }.join
       end
 
@@ -45,7 +46,9 @@ module UprightBench
         signed_by, bytes = decode(code)
         content = bytes[0, 6]
         key = @keys[signed_by]
-        raise NotOurs, "not one of our codes" unless key && OpenSSL.fixed_length_secure_compare(sign(content, key), bytes[6, SIGNATURE_BYTES])
+        unless key && OpenSSL.fixed_length_secure_compare(sign(content, key), bytes[6, SIGNATURE_BYTES])
+          raise NotOurs, "not one of our codes"
+        end
 
         id, days = content.unpack("Nn")
         raise NotOurs, "this code is no longer good" if EPOCH + days < today

@@ -2,8 +2,8 @@
 
 module UprightBench
   module Formats
-    # A text message as a network takes it: each part's user data, packed (3GPP TS 23.038 clause 6.1.2.1) and, of several,
-    # behind the header that joins them (3GPP TS 23.040 clause 9.2.3.24.1), with its data coding scheme.
+    # A text message as a network takes it: each part's user data, packed (3GPP TS 23.038 clause 6.1.2.1) and, of
+    # several, behind the header that joins them (3GPP TS 23.040 clause 9.2.3.24.1), with its data coding scheme.
     class TextSubmit
       DATA_CODING = { gsm7: 0x00, ucs2: 0x08 }.freeze
       JOINING = [0x05, 0x00, 0x03].freeze # a header of five bytes follows: concatenated, three bytes long
@@ -34,7 +34,10 @@ module UprightBench
 
       # Seven bits each, the lowest first; behind a header the first begins on a septet's border.
       def septets(header, codes)
-        number = codes.each_with_index.sum { |code, index| code << (7 * (index + (header.empty? ? 0 : HEADER_SEPTETS))) }
+        number = codes.each_with_index.sum do |code, index|
+          code << (7 * (index +
+                  (header.empty? ? 0 : HEADER_SEPTETS)))
+        end
         number += header.each_with_index.sum { |byte, index| byte << (8 * index) }
         bits = (codes.size + (header.empty? ? 0 : HEADER_SEPTETS)) * 7
         Array.new((bits + 7) / 8) { |index| (number >> (8 * index)) & 0xFF }.pack("C*")

@@ -7,8 +7,9 @@ require_relative "instance"
 require_relative "junk"
 
 module Hostile
-  # Twenty thousand requests that nobody of good will would send, from a fixed seed: as nobody, as somebody of the staff, with disguised paths,
-  # nested and endless fields, files that are none, broken requests. Says what came back, and what must not have.
+  # Twenty thousand requests that nobody of good will would send, from a fixed seed: as nobody, as somebody of the
+  # staff, with disguised paths, nested and endless fields, files that are none, broken requests. Says what came back,
+  # and what must not have.
   class Attack
     HANDS = 4
     BELONGS = [501, 503].freeze
@@ -48,14 +49,18 @@ module Hostile
 
     # @return [Hash{String=>Array<String>}] verb => path patterns
     def routes
-      doors = UprightBench::Screens::App.doors.reject { |door| door.verb == "HEAD" }.group_by(&:verb).transform_values { |some| some.map(&:path) }
+      doors = UprightBench::Screens::App.doors.reject { |door| door.verb == "HEAD" }.group_by(&:verb)
+        .transform_values { |some| some.map(&:path) }
       doors.merge("GET" => [*doors.fetch("GET"), "/login"], "POST" => [*doors.fetch("POST"), "/login", "/logout"])
     end
 
     # Every name that a form or a route mentions.
     def field_names
       files = Dir[File.join(Instance::ROOT, "screens/**/*.{rb,erb}")]
-      files.flat_map { |file| File.read(file).scan(/params\["(\w+)"\]|name="(\w+)"|(?:required|optional)\(:(\w+)\)/).flatten }.compact.uniq.sort
+      files.flat_map do |file|
+        File.read(file).scan(/params\["(\w+)"\]|name="(\w+)"|(?:required|optional)\(:(\w+)\)/)
+          .flatten
+      end.compact.uniq.sort
     end
 
     def wire
@@ -114,7 +119,8 @@ module Hostile
       path = junk.one_of(Disguises.of(path)) if junk.chance(0.1)
       return [verb, path, wire.ask(verb, "#{path}?#{junk.form}"[0, 9000], headers: @staff)] if verb == "GET"
 
-      [verb, path, wire.ask(verb, path, body: "#{with(@staff_token)}&#{junk.form}", headers: junk.headers.merge(@staff))]
+      [verb, path, wire.ask(verb, path, body: "#{with(@staff_token)}&#{junk.form}",
+        headers: junk.headers.merge(@staff))]
     end
 
     def with(token)
@@ -130,8 +136,10 @@ module Hostile
     def files(junk)
       path = junk.path(junk.one_of(@routes["POST"] - ["/logout"]), real: true)
       parts = Array.new(4) { junk.part }.join
-      body = "--B\r\nContent-Disposition: form-data; name=\"_csrf\"\r\n\r\n#{@staff_token}\r\n".b << parts << junk.one_of(["--B--", "", "--B"])
-      ["POST", path, wire.ask("POST", path, body: body, headers: @staff.merge("Content-Type" => junk.one_of(MULTIPART)))]
+      body = "--B\r\nContent-Disposition: form-data; " \
+             "name=\"_csrf\"\r\n\r\n#{@staff_token}\r\n".b << parts << junk.one_of(["--B--", "", "--B"])
+      ["POST", path, wire.ask("POST", path, body: body,
+        headers: @staff.merge("Content-Type" => junk.one_of(MULTIPART)))]
     end
 
     def note(way, verb, path, answer, name, took)
@@ -139,13 +147,19 @@ module Hostile
       @lock.synchronize do
         @statuses[answer.status] += 1
         @slowest = [took, "#{way} #{verb} #{path[0, 80]}"] if took > @slowest.first
-        @wrong << "#{name}: #{wrong}: #{way} #{verb} #{path[0, 200]} → #{answer.status} #{@instance.reported(answer.headers['x-request-id'])}" if wrong
+        if wrong
+          @wrong << "#{name}: #{wrong}: #{way} #{verb} #{path[0, 200]} → #{answer.status} " \
+                    "#{@instance.reported(answer.headers['x-request-id'])}"
+        end
       end
     end
 
     def what_is_wrong(way, path, answer)
       return "an answer of the five hundreds" if answer.status >= 500 && !BELONGS.include?(answer.status)
-      return "a page without its headers" unless [0, 413].include?(answer.status) || answer.headers["content-security-policy"].to_s.include?("default-src 'none'")
+      unless [0, 413].include?(answer.status) || answer.headers["content-security-policy"]
+          .to_s.include?("default-src 'none'")
+        return "a page without its headers"
+      end
 
       "nobody was let in" if %i[nobody guest].include?(way) && inside?(path, answer)
     end
@@ -155,10 +169,12 @@ module Hostile
     end
 
     def tell(at_first, took)
-      @out.puts format("%<count>d requests in %<took>.0f s (seed %<seed>d)", count: @statuses.values.sum, took: took, seed: @seed)
+      @out.puts format("%<count>d requests in %<took>.0f s (seed %<seed>d)", count: @statuses.values.sum, took: took,
+        seed: @seed)
       @statuses.sort.each { |status, count| @out.puts "  #{status.zero? ? 'connection closed' : status}  #{count}" }
       @out.puts format("slowest: %<took>.1f s, %<what>s", took: @slowest.first, what: @slowest.last)
-      @out.puts "web process: #{at_first} MB before, #{@instance.resident_mb} MB after, #{@instance.most_resident_mb} MB at the most"
+      @out.puts "web process: #{at_first} MB before, #{@instance.resident_mb} MB after, " \
+                "#{@instance.most_resident_mb} MB at the most"
       @out.puts(@wrong.empty? ? "nothing that must not be" : "#{@wrong.size} that must not be:", @wrong.first(40))
     end
   end

@@ -4,8 +4,8 @@ require "securerandom"
 require "uri"
 
 module Hostile
-  # Somebody at work over the wire: sends each thing with a key of its own until it is answered for, however often the server goes
-  # away in between, and remembers what was.
+  # Somebody at work over the wire: sends each thing with a key of its own until it is answered for, however often the
+  # server goes away in between, and remembers what was.
   class Clerk
     AGAIN_SECONDS = 0.15
     FORM_TOKEN = /name="_csrf" value="([^"]+)"/
@@ -38,7 +38,8 @@ module Hostile
     # A form with a file.
     # @param bytes [String]
     def upload(path, field, bytes)
-      head = "--B\r\nContent-Disposition: form-data; name=\"_csrf\"\r\n\r\n#{@token}\r\n--B\r\nContent-Disposition: form-data; name=\"#{field}\"; filename=\"a.csv\"\r\n" \
+      head = "--B\r\nContent-Disposition: form-data; name=\"_csrf\"\r\n\r\n#{@token}\r\n--B\r\nContent-Disposition: " \
+             "form-data; name=\"#{field}\"; filename=\"a.csv\"\r\n" \
              "Content-Type: text/csv\r\n\r\n"
       body = head.b << bytes << "\r\n--B--\r\n"
       @wire.ask("POST", path, body: body, headers: @headers.merge("Content-Type" => "multipart/form-data; boundary=B"))
@@ -65,10 +66,12 @@ module Hostile
     # @return [Array(String, String)] cookie and token
     def self.signed_in(wire, name)
       cookie, token = behind(wire, "/login")
-      typed = { "_csrf" => token, "login" => UprightBench::Demo::Load.mail(name), "password" => UprightBench::Demo::Load::PASSWORD }
+      typed = { "_csrf" => token, "login" => UprightBench::Demo::Load.mail(name),
+                "password" => UprightBench::Demo::Load::PASSWORD }
       answer = wire.ask("POST", "/login", body: URI.encode_www_form(typed), headers: { "Cookie" => cookie })
       page = wire.ask("GET", "/legend", headers: { "Cookie" => answer.headers.fetch("set-cookie")[/\A[^;]+/] })
-      [page.headers.fetch("set-cookie")[/\A[^;]+/], page.body[FORM_TOKEN, 1] || raise("could not sign in: #{answer.status}")]
+      [page.headers.fetch("set-cookie")[/\A[^;]+/], page.body[FORM_TOKEN, 1] ||
+        raise("could not sign in: #{answer.status}")]
     end
   end
 end

@@ -5,8 +5,8 @@ require_relative "../launch/cluster"
 require_relative "wire"
 
 module Hostile
-  # An instance to be attacked or killed: a cluster, a web process and a worker of its own in var/hostile, with the demo. Nothing else is
-  # touched.
+  # An instance to be attacked or killed: a cluster, a web process and a worker of its own in var/hostile, with the
+  # demo. Nothing else is touched.
   class Instance
     ROOT = File.expand_path("..", __dir__)
     FOLDER = File.join(ROOT, "var/hostile")
@@ -19,7 +19,8 @@ module Hostile
       FileUtils.rm_rf(Dir[File.join(FOLDER, "{outbox,pictures,web.log,worker.log}")])
       FileUtils.mkdir_p(FOLDER)
       @port = UprightBench::Launch::Shell.free_port
-      @cluster = UprightBench::Launch::Cluster.new(folder: File.join(FOLDER, "postgres"), port: UprightBench::Launch::Shell.free_port)
+      @cluster = UprightBench::Launch::Cluster.new(folder: File.join(FOLDER, "postgres"),
+        port: UprightBench::Launch::Shell.free_port)
       @wire = Wire.new(@port)
       @pids = {}
       @lock = Mutex.new
@@ -32,12 +33,14 @@ module Hostile
       @cluster.start
       @cluster.drop_database(DATABASE)
       @cluster.create_database(DATABASE)
-      system(settings.merge(owner), "bundle", "exec", "rake", "demo:load", chdir: ROOT) || raise("the demo could not be loaded")
+      system(settings.merge(owner), "bundle", "exec", "rake", "demo:load", chdir: ROOT) ||
+        raise("the demo could not be loaded")
     end
 
     # @return [Hash{String=>String}] by which a process finds it
     def settings
-      { "DATABASE_URL" => @cluster.url(DATABASE), "DATABASE_OWNER_URL" => nil, "STATE_DIR" => FOLDER, "PORT" => @port.to_s, "APP_ENV" => "development",
+      { "DATABASE_URL" => @cluster.url(DATABASE), "DATABASE_OWNER_URL" => nil, "STATE_DIR" => FOLDER,
+        "PORT" => @port.to_s, "APP_ENV" => "development",
         "PUBLIC_URL" => "http://127.0.0.1:#{@port}", **@env }
     end
 
@@ -63,8 +66,8 @@ module Hostile
       end
     end
 
-    # Starts again what ended by itself, as whatever watches over a shop's processes does: a web process that is started at the moment at
-    # which the database is away ends.
+    # Starts again what ended by itself, as whatever watches over a shop's processes does: a web process that is
+    # started at the moment at which the database is away ends.
     def watch
       @watching = Thread.new do
         loop do
@@ -126,7 +129,8 @@ module Hostile
     end
 
     def spawn_logged(name, *command)
-      Process.spawn(settings, *command, chdir: ROOT, pgroup: true, %i[out err] => [File.join(FOLDER, "#{name}.log"), "a"])
+      Process.spawn(settings, *command, chdir: ROOT, pgroup: true,
+        %i[out err] => [File.join(FOLDER, "#{name}.log"), "a"])
     end
 
     def answers?

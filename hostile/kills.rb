@@ -5,8 +5,9 @@ require_relative "instance"
 require_relative "ledger"
 
 module Hostile
-  # Web, worker and database killed at random while machines come in, findings are saved, estimates agreed to, parts received, and a batch of
-  # cards leaves. Then everything that was answered for is looked up: nothing may be missing, nothing twice.
+  # Web, worker and database killed at random while machines come in, findings are saved, estimates agreed to, parts
+  # received, and a batch of cards leaves. Then everything that was answered for is looked up: nothing may be missing,
+  # nothing twice.
   class Kills
     include UprightBench
 
@@ -32,7 +33,8 @@ module Hostile
     def call
       prepare
       @instance.watch
-      workers = [[:take_in, 2], [:find, 2], [:receive, 1], [:agree, 1]].flat_map { |what, count| Array.new(count) { |n| Thread.new { keep_on(what, n) } } }
+      workers = [[:take_in, 2], [:find, 2], [:receive, 1], [:agree, 1]]
+        .flat_map { |what, count| Array.new(count) { |n| Thread.new { keep_on(what, n) } } }
       @batch = Services::SendCards.call(by: owner, at: Time.now, chosen: @posted, at_once: true, until_on: today + 365)
       kill
       @going = false
@@ -55,15 +57,26 @@ module Hostile
     def prepare
       @clerk = Clerk.new(@instance.wire)
       @out.puts "Preparing #{@cards} customers and #{ESTIMATES} estimates …"
-      Services::SavePolicies.call({ "open_hours" => Core::Policies::Week::DAYS.keys.to_h { |day| [day, { "00:00" => "24:00" }] }, "closed_days" => [] }, by: owner, at: Time.now)
+      open_always
       sheet = Models::Sheet.first(model_name: "Loft K")
-      @posted = Array.new(@cards) { |n| customer_with_machine("Card #{n}", sheet, email: "card#{n}@example.org", email_agreed: true) }
-      Models::Machine.where(customer_id: @posted).eager(:sheet).all.each { |machine| Services::SetClocks.call(machine, on: today) }
-      Models::Due.running.where(machine_id: Models::Machine.where(customer_id: @posted).select(:id)).update(due_on: today + 5, early_on: nil, late_on: nil)
+      @posted = Array.new(@cards) { |n| customer_with_machine("Card #{n}", sheet, **mail_to(n)) }
+      Models::Machine.where(customer_id: @posted).eager(:sheet)
+        .all.each { |machine| Services::SetClocks.call(machine, on: today) }
+      Models::Due.running.where(machine_id: Models::Machine.where(customer_id: @posted).select(:id))
+        .update(due_on: today + 5, early_on: nil, late_on: nil)
       @estimates = Array.new(ESTIMATES) { |n| sent_estimate(customer_with_machine("Estimate #{n}", sheet)) }
       @parts = Models::Part.order(:id).limit(20).select_map(:id)
       @sheet = sheet
       @ledger = Ledger.new(parts: @parts, posted: @posted)
+    end
+
+    def open_always
+      hours = Core::Policies::Week::DAYS.keys.to_h { |day| [day, { "00:00" => "24:00" }] }
+      Services::SavePolicies.call({ "open_hours" => hours, "closed_days" => [] }, by: owner, at: Time.now)
+    end
+
+    def mail_to(number)
+      { email: "card#{number}@example.org", email_agreed: true }
     end
 
     def customer_with_machine(name, sheet, **more)
@@ -75,8 +88,10 @@ module Hostile
     # @return [Array(Models::Job, Integer)] and the estimate's id
     def sent_estimate(customer_id)
       machine = Models::Machine.first(customer_id: customer_id)
-      job = Services::TakeIn.call({ machine_id: machine.id, use: { hours_per_week: 1 }, complaint: "weak", request_key: SecureRandom.uuid }, by: owner, at: Time.now)
-      Services::RecordFinding.call(job.number, "lid-seal", observed: { state: "dirty" }, version: 0, by: owner, at: Time.now)
+      job = Services::TakeIn.call({ machine_id: machine.id, use: { hours_per_week: 1 }, complaint: "weak",
+        request_key: SecureRandom.uuid }, by: owner, at: Time.now)
+      Services::RecordFinding.call(job.number, "lid-seal", observed: { state: "dirty" }, version: 0, by: owner,
+        at: Time.now)
       Services::FinishLookOver.call(job.number, by: owner, at: Time.now)
       [job.refresh, Services::SendEstimate.call(job.number, by: owner, at: Time.now).id]
     end
@@ -89,7 +104,8 @@ module Hostile
 
     def take_in(number, count)
       key = SecureRandom.uuid
-      typed = { "new" => "1", "request_key" => key, "complaint" => "weak", "made_safe" => "1", "no_condition" => "1", "customer[name]" => "Taken #{number}-#{count}",
+      typed = { "new" => "1", "request_key" => key, "complaint" => "weak", "made_safe" => "1", "no_condition" => "1",
+                "customer[name]" => "Taken #{number}-#{count}",
                 "machine[sheet_id]" => @sheet.id.to_s, "machine[serial_number]" => "T-#{number}-#{count}" }
       @clerk.send_until_answered("/take-in", typed) { |answer| answer.status == 303 }
       @ledger.answered(:take_in, key: key, name: "Taken #{number}-#{count}")
@@ -100,14 +116,19 @@ module Hostile
       job = @estimates[-(number + 1)].first
       grey = count % 6
       typed = { "grey" => grey.to_s, "version" => (count - 1).to_s, "request_key" => SecureRandom.uuid }
-      @clerk.send_until_answered("/jobs/#{job.number}/findings/motor-filter", typed, fragment: true) { |answer| answer.headers["x-entry"] }
-            .then { |answer| @ledger.answered(:find, job: job.id, grey: grey, version: count, as: answer.headers["x-entry"]) }
+      @clerk.send_until_answered("/jobs/#{job.number}/findings/motor-filter", typed,
+        fragment: true) { |answer| answer.headers["x-entry"] }
+        .then do |answer|
+        @ledger.answered(:find, job: job.id, grey: grey, version: count,
+          as: answer.headers["x-entry"])
+      end
     end
 
     def receive(_number, _count)
       part = @lock.synchronize { @parts.sample(random: @random) }
       key = SecureRandom.uuid
-      @clerk.send_until_answered("/shelf/#{part}/receive", { "pieces" => "1", "request_key" => key }) { |answer| answer.status == 303 }
+      @clerk.send_until_answered("/shelf/#{part}/receive",
+        { "pieces" => "1", "request_key" => key }) { |answer| answer.status == 303 }
       @ledger.answered(:receive, key: key, part: part)
     end
 
@@ -120,14 +141,16 @@ module Hostile
       cookie, token = Clerk.again { nobody_was_here && Clerk.behind(@instance.wire, path) }
       Clerk.again do
         nobody_was_here
-        answer = @instance.wire.ask("POST", "#{path}/agree", body: URI.encode_www_form("_csrf" => token, "estimate" => sent, "agreed_name" => "Estimate #{count}"),
-                                                             headers: { "Cookie" => cookie })
+        answer = @instance.wire.ask("POST", "#{path}/agree",
+          body: URI.encode_www_form("_csrf" => token, "estimate" => sent, "agreed_name" => "Estimate #{count}"),
+          headers: { "Cookie" => cookie })
         answer.status == 303
       end
       @ledger.answered(:agree, job: job.id, estimate: sent)
     end
 
-    # One customer a minute would come; here it is many from one address, and each page behind a code may be asked for only so often.
+    # One customer a minute would come; here it is many from one address, and each page behind a code may be asked for
+    # only so often.
     def nobody_was_here
       DB[:throttle_counts].delete || true
     end
@@ -153,7 +176,8 @@ module Hostile
     def tell
       rows = @ledger.result(@batch)
       rows.each do |name, (count, lost, doubled)|
-        @out.puts format("%<name>-15s %<count>5d answered for, %<lost>d lost, %<doubled>d doubled", name: name, count: count, lost: lost, doubled: doubled)
+        @out.puts format("%<name>-15s %<count>5d answered for, %<lost>d lost, %<doubled>d doubled", name: name,
+          count: count, lost: lost, doubled: doubled)
       end
       rows.values.all? { |count, lost, doubled| count.positive? && lost.zero? && doubled.zero? }
     end

@@ -30,7 +30,8 @@ module Hostile
     # @param batch [Models::Batch]
     # @return [Hash{String=>Array(Integer, Integer, Integer)}] answered for, lost, doubled
     def result(batch)
-      { "take-ins" => take_ins, "findings" => findings, "parts received" => received, "agreements" => agreed, "cards" => cards(batch) }
+      { "take-ins" => take_ins, "findings" => findings, "parts received" => received, "agreements" => agreed,
+        "cards" => cards(batch) }
     end
 
     private
@@ -50,7 +51,8 @@ module Hostile
 
     # The last one stands, and as many versions as there were saves.
     def findings
-      last = @did[:find].group_by { |fact| fact[:job] }.transform_values { |facts| facts.max_by { |fact| fact[:version] } }
+      last = @did[:find].group_by { |fact| fact[:job] }
+        .transform_values { |facts| facts.max_by { |fact| fact[:version] } }
       wrong = last.map do |job, fact|
         kept = Models::Finding.first(job_id: job, position: "motor-filter")
         kept.nil? || kept.seen[:grey] != fact[:grey] ? 0 : kept.version - fact[:version] + 1
@@ -60,24 +62,33 @@ module Hostile
     end
 
     def received
-      moved = Models::StockMove.where(kind: "received", part_id: @parts).exclude(request_key: nil).group_and_count(:request_key).as_hash(:request_key, :count)
-      sums = Models::StockMove.group(:part_id).select_hash(:part_id, Sequel.function(:sum, :pieces).as(:sum)).transform_values(&:to_i)
+      moved = Models::StockMove.where(kind: "received", part_id: @parts).exclude(request_key: nil)
+        .group_and_count(:request_key).as_hash(:request_key, :count)
+      sums = Models::StockMove.group(:part_id).select_hash(:part_id, Sequel.function(:sum, :pieces).as(:sum))
+        .transform_values(&:to_i)
       count, lost, doubled = counted(@did[:receive]) { |fact| moved.fetch(fact[:key], 0) }
-      [count, lost, doubled + Models::StockLevel.select_hash(:part_id, :pieces).count { |part, pieces| sums.fetch(part) != pieces }]
+      [count, lost, doubled + Models::StockLevel.select_hash(:part_id, :pieces)
+        .count { |part, pieces| sums.fetch(part) != pieces }]
     end
 
     def agreed
-      made = Models::Estimate.group_and_count(:job_id, :estimate_sent_id).naked.to_h { |row| [row.values_at(:job_id, :estimate_sent_id), row[:count]] }
+      made = Models::Estimate.group_and_count(:job_id, :estimate_sent_id)
+        .naked.to_h { |row| [row.values_at(:job_id, :estimate_sent_id), row[:count]] }
       counted(@did[:agree]) { |fact| made.fetch(fact.values_at(:job, :estimate), 0) }
     end
 
     # Each customer has one card that was handed over, and one mail lies in the drop.
     def cards(batch)
-      ours = Models::Card.where(Sequel[:cards][:batch_id] => batch.id).join(:messages, card_id: :id).where(Sequel[:messages][:state] => "handed_over")
+      ours = Models::Card.where(Sequel[:cards][:batch_id] => batch.id).join(:messages, card_id: :id)
+        .where(Sequel[:messages][:state] => "handed_over")
       handed = ours.group_and_count(:customer_id).naked.as_hash(:customer_id, :count)
-      mails = Dir[File.join(Instance::FOLDER, "outbox/mail/*.eml")].map { |file| File.read(file)[/^To: .*?(card\d+)@/, 1] }.compact.tally
+      mails = Dir[File.join(Instance::FOLDER, "outbox/mail/*.eml")]
+        .map { |file| File.read(file)[/^To: .*?(card\d+)@/, 1] }.compact.tally
       by_name = Models::Customer.where(id: @posted).select_hash(:id, :email)
-      counted(@posted) { |id| [handed.fetch(id, 0), mails.fetch(by_name.fetch(id)[/\A\w+/], 0)].then { |one, other| one == other ? one : [one, other].max + 1 } }
+      counted(@posted) do |id|
+        [handed.fetch(id, 0), mails.fetch(by_name.fetch(id)[/\A\w+/], 0)]
+          .then { |one, other| one == other ? one : [one, other].max + 1 }
+      end
     end
   end
 end

@@ -18,10 +18,12 @@ module Hostile
     def call
       clerk = Clerk.new(@instance.wire)
       before = @instance.resident_mb
-      @out.puts format("one list of %<mb>d MB: %<took>.1f s until answered", mb: MEGABYTES, took: timed { send_one(clerk) })
+      @out.puts format("one list of %<mb>d MB: %<took>.1f s until answered", mb: MEGABYTES,
+        took: timed { send_one(clerk) })
       took = timed { Array.new(AT_ONCE) { Thread.new { send_one(clerk) } }.each(&:join) }
       @out.puts format("%<count>d at once: %<took>.1f s", count: AT_ONCE, took: took)
-      @out.puts "web process: #{before} MB before, #{@instance.resident_mb} MB after, #{@instance.most_resident_mb} MB at the most"
+      @out.puts "web process: #{before} MB before, #{@instance.resident_mb} MB after, #{@instance.most_resident_mb} " \
+                "MB at the most"
     end
 
     private

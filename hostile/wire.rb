@@ -58,7 +58,8 @@ module Hostile
         name, value = line.split(": ", 2)
         all[name.downcase] = [all[name.downcase], value].compact.join("\n")
       end
-      Answer.new(status: first.to_s[/\AHTTP\S+ (\d+)/, 1].to_i, headers: headers, body: body.to_s.dup.force_encoding("UTF-8").scrub)
+      Answer.new(status: first.to_s[/\AHTTP\S+ (\d+)/, 1].to_i, headers: headers,
+        body: body.to_s.dup.force_encoding("UTF-8").scrub)
     end
   end
 end

@@ -30,7 +30,9 @@ module UprightBench
         started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
         until ready?
           raise Failure, "the web or the worker process ended; its words are above" if ended
-          raise Failure, "not ready: see /readyz" if Process.clock_gettime(Process::CLOCK_MONOTONIC) - started > UP_WITHIN_SECONDS
+          if Process.clock_gettime(Process::CLOCK_MONOTONIC) - started > UP_WITHIN_SECONDS
+            raise Failure, "not ready: see /readyz"
+          end
 
           sleep 0.2
         end

@@ -23,7 +23,8 @@ module UprightBench
       # Off in tests. A database that autovacuum is looking at cannot be dropped by one who is no superuser.
       FAST = %w[fsync synchronous_commit full_page_writes autovacuum].freeze
       # What went wrong is logged without the rows and statements it went wrong with: they hold names and addresses.
-      SILENT = { "log_error_verbosity" => "terse", "log_min_error_statement" => "panic", "log_parameter_max_length_on_error" => "0" }.freeze
+      SILENT = { "log_error_verbosity" => "terse", "log_min_error_statement" => "panic",
+                 "log_parameter_max_length_on_error" => "0" }.freeze
       LONGEST_SOCKET_PATH = 100 # bytes; the system allows 107
 
       attr_reader :folder
@@ -52,7 +53,8 @@ module UprightBench
         server("pg_ctl", "-D", data, "-m", "fast", "-w", "stop") if @launched && running?
       end
 
-      # Creates the database when it is not there. One whose tables the application's role owned until now is handed to the owner.
+      # Creates the database when it is not there. One whose tables the application's role owned until now is handed to
+      # the owner.
       def create_database(name)
         owned_by = sql("SELECT pg_get_userbyid(datdba) FROM pg_database WHERE datname = '#{name}'")
         sql("CREATE DATABASE #{name} OWNER #{OWNER} TEMPLATE template0") if owned_by.empty?
@@ -77,12 +79,14 @@ module UprightBench
 
       # @return [String] what psql printed, bare
       def sql(statement, database: "postgres")
-        server("psql", "-X", "-q", "-A", "-t", "-v", "ON_ERROR_STOP=1", "-h", folder, "-p", port.to_s, "-U", "postgres", "-d", database,
-               "-c", statement).strip
+        server("psql", "-X", "-q", "-A", "-t", "-v", "ON_ERROR_STOP=1", "-h", folder, "-p", port.to_s, "-U", "postgres",
+          "-d", database,
+          "-c", statement).strip
       end
 
       def running?
-        File.exist?(File.join(data, "postmaster.pid")) && Shell.ok?(program("pg_ctl"), "-D", data, "status", run_as: owner)
+        File.exist?(File.join(data, "postmaster.pid")) && Shell.ok?(program("pg_ctl"), "-D", data, "status",
+          run_as: owner)
       end
 
       # @return [Integer] its first process
@@ -116,11 +120,13 @@ module UprightBench
       def create
         Shell.say "Creating a database cluster in #{folder} …"
         prepare(folder)
-        server("initdb", "-D", data, "-U", "postgres", "-E", "UTF8", "--locale=C.UTF-8", "--auth-local=trust", "--auth-host=scram-sha-256")
+        server("initdb", "-D", data, "-U", "postgres", "-E", "UTF8", "--locale=C.UTF-8", "--auth-local=trust",
+          "--auth-host=scram-sha-256")
       end
 
       def launch
-        settings = { "listen_addresses" => "127.0.0.1", "port" => @own_port || Shell.free_port, "unix_socket_directories" => folder }
+        settings = { "listen_addresses" => "127.0.0.1", "port" => @own_port || Shell.free_port,
+                     "unix_socket_directories" => folder }
         settings.merge!(SILENT)
         settings.merge!(FAST.to_h { |name| [name, "off"] }) if @fast
         options = settings.map { |name, value| "-c #{name}=#{value}" }.join(" ")
@@ -136,7 +142,8 @@ module UprightBench
 
       def create_role(name, more:)
         known = !sql("SELECT 1 FROM pg_roles WHERE rolname = '#{name}'").empty?
-        sql("#{known ? 'ALTER' : 'CREATE'} ROLE #{name} LOGIN NOSUPERUSER NOCREATEROLE #{more} PASSWORD '#{password(name)}'")
+        sql("#{known ? 'ALTER' : 'CREATE'} ROLE #{name} LOGIN NOSUPERUSER NOCREATEROLE #{more} PASSWORD " \
+            "'#{password(name)}'")
       end
 
       def address(role, database)

@@ -39,7 +39,9 @@ module UprightBench
       def admin(*command)
         env = { "DEBIAN_FRONTEND" => "noninteractive" }
         return Shell.run(*command, env: env) if Shell.root?
-        raise Failure, "#{@names.join(', ')} must be installed, and there is no sudo here" unless Shell.ok?("which", "sudo")
+        unless Shell.ok?("which", "sudo")
+          raise Failure, "#{@names.join(', ')} must be installed, and there is no sudo here"
+        end
 
         Shell.run("sudo", "DEBIAN_FRONTEND=noninteractive", *command)
       end

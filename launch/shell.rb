@@ -24,7 +24,8 @@ module UprightBench
 
       # @return [String] the last lines that say something, without the trail of a stack
       def last_words(out)
-        out.lines.map(&:strip).reject { |line| line.empty? || line.match?(/\A(from )?\S+:\d+:in [`'][^']*'\z/) }.last(3).join(" / ")
+        out.lines.map(&:strip).reject { |line| line.empty? || line.match?(/\A(from )?\S+:\d+:in [`'][^']*'\z/) }.last(3)
+          .join(" / ")
       end
 
       # @return [Boolean] whether it ended well

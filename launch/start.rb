@@ -19,9 +19,18 @@ module UprightBench
           tobiah@ropewalk.example.org    technician
           sunniva@ropewalk.example.org   counter
       WORDS
+      OWNER_FIRST = "While nobody can sign in, the address for the owner's account stands above."
+      HELP = <<~WORDS
+        bin/start            start Upright Bench and keep its data; Ctrl-C stops it
+        bin/start --fresh    ask, then delete everything and load the demo again
+        bin/start --help     this
 
-      # @param arguments [Array<String>] --fresh
+        PORT, APP_ENV, DATABASE_URL and others are explained in README.md.
+      WORDS
+
+      # @param arguments [Array<String>] --fresh or --help
       def initialize(arguments, env = ENV)
+        @arguments = arguments
         @fresh = arguments.include?("--fresh")
         @env = env.to_h
         @port = @env.fetch("PORT", DEFAULT_PORT)
@@ -30,6 +39,8 @@ module UprightBench
 
       # @return [Integer] exit status
       def call
+        return help if (@arguments - ["--fresh"]).any?
+
         File.umask(0o077)
         check_port
         workers
@@ -47,8 +58,18 @@ module UprightBench
 
       private
 
+      # Asked for, or there is an argument that means nothing here.
+      def help
+        strange = @arguments - %w[--fresh --help]
+        Shell.say "There is no #{strange.join(' ')}." if strange.any?
+        Shell.say HELP
+        strange.any? ? 1 : 0
+      end
+
       def check_port
-        raise Failure, "PORT is not a port: #{@port}" unless @port.match?(/\A\d{1,5}\z/) && @port.to_i.between?(1, 65_535)
+        unless @port.match?(/\A\d{1,5}\z/) && @port.to_i.between?(1, 65_535)
+          raise Failure, "PORT is not a port: #{@port}"
+        end
 
         TCPServer.new("127.0.0.1", @port.to_i).close
       rescue Errno::EADDRINUSE
@@ -60,13 +81,20 @@ module UprightBench
       # @return [Integer] processes; each works on one core
       def workers
         said = @env.fetch("WORKER_PROCESSES", "1")
-        said.match?(/\A[1-9]\d?\z/) ? said.to_i : raise(Failure, "WORKER_PROCESSES is a number from 1 to 99, not #{said}")
+        if said.match?(/\A[1-9]\d?\z/)
+          said.to_i
+        else
+          raise(Failure,
+            "WORKER_PROCESSES is a number from 1 to 99, not #{said}")
+        end
       end
 
       def prepare
         Packages.ensure(Packages::BUILD + (own_cluster? ? Packages::SERVER : ["libpq-dev"]))
         @bundle = Gems.new(ROOT, without: "test").ensure
-        raise Failure, "--fresh empties the private cluster only, and DATABASE_URL names another" if @fresh && !own_cluster?
+        if @fresh && !own_cluster?
+          raise Failure, "--fresh empties the private cluster only, and DATABASE_URL names another"
+        end
 
         start_cluster if own_cluster?
         Shell.say "Bringing the database up …"
@@ -102,7 +130,8 @@ module UprightBench
       end
 
       def empty
-        $stdout.print "This deletes everything that was entered#{' and loads the demo again' unless production?}. Type yes to go on: "
+        $stdout.print "This deletes everything that was entered#{' and loads the demo again' unless production?}. " \
+                      "Type yes to go on: "
         $stdout.flush
         raise Failure, "nothing was deleted" unless $stdin.gets.to_s.strip == "yes"
 
@@ -138,7 +167,8 @@ module UprightBench
         Shell.say <<~WORDS
 
           Upright Bench is up: http://127.0.0.1:#{@port}/
-          #{production? ? "While nobody can sign in, the address for the owner's account stands above.\n" : SIGN_INS}Cards that are sent land in #{File.join(state_dir, 'outbox')}. Ctrl-C stops everything.
+          #{production? ? OWNER_FIRST : SIGN_INS}
+          Cards that are sent land in #{File.join(state_dir, 'outbox')}. Ctrl-C stops everything.
 
         WORDS
       end

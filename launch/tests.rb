@@ -11,8 +11,14 @@ module UprightBench
       ROOT = File.expand_path("..", __dir__)
 
       DATABASE = "upright_bench_test"
+      HELP = <<~WORDS
+        bin/test             all tests, on a database of their own
+        bin/test core        the core alone: no database, no gems
+        bin/test FILE ...    the tests in these files
+        bin/test --help      this
+      WORDS
 
-      # @param arguments [Array<String>] "core", or test files; everything when empty
+      # @param arguments [Array<String>] "core", --help, or test files; everything when empty
       def initialize(arguments)
         @arguments = arguments
       end
@@ -20,11 +26,13 @@ module UprightBench
       # @return [Integer] exit status
       def call
         return core if @arguments == ["core"]
+        return help unless @arguments.all? { |file| File.file?(file) }
 
         Packages.ensure(Packages::BUILD + Packages::SERVER + Packages::TESTS)
         bundle = Gems.new(ROOT).ensure
         cluster = start_cluster
-        status(system(environment(bundle, cluster), "bundle", "exec", "ruby", "-Itest", "-e", load_files(files), chdir: ROOT))
+        status(system(environment(bundle, cluster), "bundle", "exec", "ruby", "-Itest", "-e", load_files(files),
+          chdir: ROOT))
       rescue Failure => e
         Shell.say "Cannot test: #{e.message}"
         1
@@ -34,8 +42,17 @@ module UprightBench
 
       private
 
+      # Asked for, or there is an argument that is no file.
+      def help
+        strange = @arguments.reject { |argument| argument == "--help" || File.file?(argument) }
+        Shell.say "There is no test file #{strange.join(' ')}." if strange.any?
+        Shell.say HELP
+        strange.any? ? 1 : 0
+      end
+
       def core
-        status(system("ruby", "-w", "-Itest", "-e", load_files(Dir[File.join(ROOT, "test/core/**/*_test.rb")]), chdir: ROOT))
+        status(system("ruby", "-w", "-Itest", "-e", load_files(Dir[File.join(ROOT, "test/core/**/*_test.rb")]),
+          chdir: ROOT))
       end
 
       def status(went_well)
@@ -58,9 +75,10 @@ module UprightBench
 
       def environment(bundle, cluster)
         cluster.create_database(DATABASE)
-        bundle.merge("APP_ENV" => "test", "DATABASE_URL" => cluster.url(DATABASE), "DATABASE_OWNER_URL" => cluster.owner_url(DATABASE),
-                     "STATE_DIR" => File.join(ROOT, "var/test"),
-                     "PUBLIC_URL" => "http://127.0.0.1:4610", "SHOP_TZ" => "America/Halifax", "SMTP_URL" => nil)
+        bundle.merge("APP_ENV" => "test", "DATABASE_URL" => cluster.url(DATABASE),
+          "DATABASE_OWNER_URL" => cluster.owner_url(DATABASE),
+          "STATE_DIR" => File.join(ROOT, "var/test"),
+          "PUBLIC_URL" => "http://127.0.0.1:4610", "SHOP_TZ" => "America/Halifax", "SMTP_URL" => nil)
       end
     end
   end

@@ -28,14 +28,16 @@ module UprightBench
         begun = Process.clock_gettime(Process::CLOCK_MONOTONIC)
         said = yield
         seconds = Process.clock_gettime(Process::CLOCK_MONOTONIC) - begun
-        @out.puts format("%<said>s, %<seconds>.1f s", said: said.respond_to?(:call) ? said.call(seconds) : said, seconds: seconds)
+        @out.puts format("%<said>s, %<seconds>.1f s", said: said.respond_to?(:call) ? said.call(seconds) : said,
+          seconds: seconds)
       end
 
       def choose
         today = Config::Zone.date(Time.now)
         took do
           book = Services::DueBook.new(today: today, until_on: today + MONTH)
-          "a month's batch chosen of #{Models::Machine.count} machines: #{book.leaving.size} cards, #{book.left_out.size} left out"
+          "a month's batch chosen of #{Models::Machine.count} machines: #{book.leaving.size} cards, " \
+            "#{book.left_out.size} left out"
         end
       end
 
@@ -50,7 +52,10 @@ module UprightBench
           took do
             Outbox::Round.new(batch.id, settings: settings).call
             count = Dir[File.join(folder, "outbox/mail/*.eml")].size
-            ->(seconds) { format("%<count>d cards handed to the mail drop, %<rate>.0f a second", count: count, rate: count / seconds) }
+            lambda { |seconds|
+              format("%<count>d cards handed to the mail drop, %<rate>.0f a second", count: count,
+                rate: count / seconds)
+            }
           end
         end
       ensure
@@ -60,7 +65,8 @@ module UprightBench
       # Past the services: a card of one due for each of so many customers.
       def cards
         by = Models::Person.first.id
-        batch = Models::Batch.create(state: "leaving", until_on: Date.today, created_by: by, created_at: Time.now, written_at: Time.now)
+        batch = Models::Batch.create(state: "leaving", until_on: Date.today, created_by: by, created_at: Time.now,
+          written_at: Time.now)
         DB.run(<<~SQL)
           WITH chosen AS (
             SELECT DISTINCT ON (customers.id) customers.id, customers.email, dues.id AS due_id FROM customers JOIN machines ON machines.customer_id = customers.id
@@ -88,8 +94,8 @@ module UprightBench
         DB[:due_changes].max(:id) || 0
       end
 
-      # All machines, twice: in a shop that was just made, most dates move the first time. Then those of a policy: so many more
-      # percent that pets leave of an interval, and back again.
+      # All machines, twice: in a shop that was just made, most dates move the first time. Then those of a policy: so
+      # many more percent that pets leave of an interval, and back again.
       def recompute
         last = last_change
         Models::SheetVersion.preload(Models::Sheet.select_map(:current_version_id)) # read once in the life of a process
@@ -109,12 +115,16 @@ module UprightBench
 
       # Each process takes every so-manieth slice, as workers would.
       def dates_again(what, **scope)
-        asked = Models::Recompute.create(reason: "measured", asked_by: Models::Person.first.id, asked_at: Time.now, **scope)
+        asked = Models::Recompute.create(reason: "measured", asked_by: Models::Person.first.id, asked_at: Time.now,
+          **scope)
         slices = Services::RecomputeDues.slices(asked)
         before = last_change
         took do
           in_processes(asked, slices)
-          ->(_) { "#{what}: #{slices.sum(&:last)} machines, #{DB[:due_changes].where { id > before }.count} dates moved, #{PROCESSES} processes" }
+          lambda { |_|
+            "#{what}: #{slices.sum(&:last)} machines, #{DB[:due_changes].where { id > before }.count} dates " \
+              "moved, #{PROCESSES} processes"
+          }
         end
       ensure
         asked&.delete
@@ -123,7 +133,8 @@ module UprightBench
       def keep_pets_percent(percent)
         value = Sequel.pg_jsonb_wrap(percent)
         Models::Policy.dataset.insert_conflict(target: :key, update: { value: value })
-                      .insert(key: "pets_percent", value: value, changed_by: Models::Person.first.id, changed_at: Time.now)
+          .insert(key: "pets_percent", value: value, changed_by: Models::Person.first.id,
+            changed_at: Time.now)
       end
 
       # They are history, which nobody may rewrite but who owns the table.

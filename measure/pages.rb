@@ -6,7 +6,8 @@ module UprightBench
   module Measure
     # Times each main page on the demo.
     class Pages
-      FIRST_FILES = %w[vendor/bootstrap.css styles/base.css styles/staff.css vendor/htmx.min.js vendor/alpine-csp.min.js icon.svg
+      FIRST_FILES = %w[vendor/bootstrap.css styles/base.css styles/staff.css vendor/htmx.min.js vendor/alpine-csp.min.js
+                       icon.svg
                        scripts/page.js scripts/dom.js scripts/keys.js scripts/lists.js scripts/parts.js].freeze
       EVER = 1 << 40 # beyond any event: the page has seen all that went before
 
@@ -29,17 +30,22 @@ module UprightBench
         open = Models::Job.in_shop.order(:id).all
         machine = Models::Due.running.order(:due_on).first.machine
         job = ->(state) { "/jobs/#{open.find { |one| one.state == state }.number}" }
-        { "bench" => "/", "take in" => "/take-in", "find as you type" => "/take-in/find?q=lund", "take in, known machine" => "/take-in?machine_id=#{machine.id}",
+        { "bench" => "/", "take in" => "/take-in", "find as you type" => "/take-in/find?q=lund",
+          "take in, known machine" => "/take-in?machine_id=#{machine.id}",
           "take in, a fleet" => "/take-in/many?customer_id=#{Models::Customer.first(fleet: true).id}",
-          "look-over" => "#{job.call('taken_in')}/look-over", "job to settle" => job.call("looked_over"), "job in work" => job.call("in_work"),
-          "job closed up" => job.call("closed_up"), **shelf, "rack" => "/rack", "cards" => "/cards", "customers" => "/customers",
-          "customer" => "/customers/#{machine.customer_id}", "machine" => "/machines/#{machine.id}", "sheets" => "/sheets", "sheet" => "/sheets/#{machine.sheet_id}",
+          "look-over" => "#{job.call('taken_in')}/look-over", "job to settle" => job.call("looked_over"),
+          "job in work" => job.call("in_work"),
+          "job closed up" => job.call("closed_up"), **shelf, "rack" => "/rack", "cards" => "/cards",
+          "customers" => "/customers",
+          "customer" => "/customers/#{machine.customer_id}", "machine" => "/machines/#{machine.id}",
+          "sheets" => "/sheets", "sheet" => "/sheets/#{machine.sheet_id}",
           "settings" => "/settings", "customer's page" => URI(Outbox::Letters.link(Models::Card.order(:id).last)).path,
           "customer's page of a job" => URI(Outbox::JobLink.of(Models::Question.first.job)).path }
       end
 
       def shelf
-        { "shelf" => "/shelf", "what to order" => "/shelf/short", "a part's page" => "/shelf/#{Models::PartForecast.first.part_id}",
+        { "shelf" => "/shelf", "what to order" => "/shelf/short",
+          "a part's page" => "/shelf/#{Models::PartForecast.first.part_id}",
           "order" => "/shelf/orders/#{Models::SupplierOrder.max(:number)}", "count" => "/shelf/count" }
       end
 
@@ -52,14 +58,16 @@ module UprightBench
           version = -1
           @watch.report("a finding saved") do
             version += 1
-            @watch.post("/jobs/#{job.number}/findings/#{position}", "grey" => (version % 6).to_s, "version" => version.to_s, "since" => EVER.to_s)
+            @watch.post("/jobs/#{job.number}/findings/#{position}", "grey" => (version % 6).to_s,
+              "version" => version.to_s, "since" => EVER.to_s)
           end
         end
       end
 
       def first_load
         fonts = Web::Assets::FOLDER.glob("vendor/fonts/*.woff2").sum(&:size)
-        @watch.gzipped(@watch.get("/")) + FIRST_FILES.sum { |file| @watch.gzipped(@watch.get(Web::Assets.path(file))) } + fonts
+        @watch.gzipped(@watch.get("/")) +
+          FIRST_FILES.sum { |file| @watch.gzipped(@watch.get(Web::Assets.path(file))) } + fonts
       end
     end
   end

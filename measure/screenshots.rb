@@ -16,7 +16,8 @@ module UprightBench
       def initialize(app)
         Capybara.register_driver(:pictures) do |rack|
           options = Process.uid.zero? ? OPTIONS.merge("no-sandbox" => nil) : OPTIONS
-          Capybara::Cuprite::Driver.new(rack, browser_path: ENV.fetch("CHROMIUM", "/usr/bin/chromium"), window_size: SIZE, browser_options: options, timeout: 30)
+          Capybara::Cuprite::Driver.new(rack, browser_path: ENV.fetch("CHROMIUM", "/usr/bin/chromium"),
+            window_size: SIZE, browser_options: options, timeout: 30)
         end
         Capybara.server = :puma, { Silent: true }
         @page = Capybara::Session.new(:pictures, app)
@@ -53,17 +54,21 @@ module UprightBench
         walk = job("in_work")
         { "bench" => ["/"], "take-in" => ["/take-in?machine_id=#{machine.id}"],
           "look-over" => ["/jobs/#{walk}/look-over?at=#{measured(walk)}"], "settle" => ["/jobs/#{job('looked_over')}"],
-          "work" => ["/jobs/#{walk}"], "hand-over" => ["/jobs/#{job('closed_up')}"], "rack" => ["/rack"], "shelf" => ["/shelf"],
+          "work" => ["/jobs/#{walk}"], "hand-over" => ["/jobs/#{job('closed_up')}"], "rack" => ["/rack"],
+          "shelf" => ["/shelf"],
           "cards" => ["/cards"], "batch" => ["/cards/batches/#{Models::Batch.max(:id)}"],
-          "customer" => ["/customers/#{machine.customer_id}"], "machine" => ["/machines/#{machine.id}"], "sheets" => ["/sheets"],
+          "customer" => ["/customers/#{machine.customer_id}"], "machine" => ["/machines/#{machine.id}"],
+          "sheets" => ["/sheets"],
           "sheet-draft" => ["/drafts/#{draft.id}?at=#{drawn.to_core.positions.find(&:washable?).key}"],
           "fit" => ["/shelf/fit?sheet=#{Models::Sheet.first(model_name: 'Loft K').id}&at=exhaust-filter"],
           "what-to-order" => ["/shelf/short"], "estimate-page" => [estimate_path, PHONE],
-          "phone-look-over" => ["/jobs/#{walk}/look-over?at=#{measured(walk)}", PHONE], "customers-page" => [card_path, PHONE] }
+          "phone-look-over" => ["/jobs/#{walk}/look-over?at=#{measured(walk)}", PHONE],
+          "customers-page" => [card_path, PHONE] }
       end
 
       def job(state)
-        Models::Job.in_shop.where(state: state).exclude(id: Models::Stop.standing.select(:job_id)).order(:id).get(:number)
+        Models::Job.in_shop.where(state: state).exclude(id: Models::Stop.standing.select(:job_id)).order(:id)
+          .get(:number)
       end
 
       # A bag or a brush shows more than a seal.
@@ -73,7 +78,8 @@ module UprightBench
       end
 
       def machine
-        @machine ||= Models::Due.running.exclude(machine_id: Models::Job.in_shop.select(:machine_id)).order(Sequel.desc(:due_on)).first.machine
+        @machine ||= Models::Due.running.exclude(machine_id: Models::Job.in_shop.select(:machine_id))
+          .order(Sequel.desc(:due_on)).first.machine
       end
 
       # A sheet that has something to wash.
@@ -83,7 +89,8 @@ module UprightBench
 
       # Begun for the picture, and dropped after it unless it was there.
       def draft
-        Models::Draft.first(sheet_id: drawn.id) || Services::BeginDraft.of(drawn, by: Models::Person.first(role: "technician"), at: Time.now).tap { |begun| @begun = begun }
+        Models::Draft.first(sheet_id: drawn.id) || Services::BeginDraft.of(drawn,
+          by: Models::Person.first(role: "technician"), at: Time.now).tap { |begun| @begun = begun }
       end
 
       def estimate_path

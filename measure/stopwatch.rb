@@ -46,8 +46,9 @@ module UprightBench
         body = yield WARM_UP
         queries = @statements.count
         times = Array.new(rounds) { |round| timed { yield WARM_UP + 1 + round } }.sort
-        @out.puts format("%-28<page>s %8.1<p50>f %8.1<p95>f %8<queries>d %9.1<size>f", page: name, p50: times[rounds / 2], p95: times[(rounds * 0.95).floor],
-                                                                                       queries: queries, size: gzipped(body) / 1024.0)
+        @out.puts format("%-28<page>s %8.1<p50>f %8.1<p95>f %8<queries>d %9.1<size>f", page: name,
+          p50: times[rounds / 2], p95: times[(rounds * 0.95).floor],
+          queries: queries, size: gzipped(body) / 1024.0)
       end
 
       def get(path)
@@ -83,7 +84,8 @@ module UprightBench
       end
 
       def request(verb, path, **options)
-        response = Rack::MockRequest.new(@app).public_send(verb, path, options.merge("HTTP_COOKIE" => @cookie.to_s, "HTTP_HOST" => "127.0.0.1", "REMOTE_ADDR" => somebody))
+        response = Rack::MockRequest.new(@app).public_send(verb, path,
+          options.merge("HTTP_COOKIE" => @cookie.to_s, "HTTP_HOST" => "127.0.0.1", "REMOTE_ADDR" => somebody))
         @cookie = response["set-cookie"].to_s.split(";").first if response["set-cookie"]
         raise "#{path} answered #{response.status}" if response.status >= 400
 

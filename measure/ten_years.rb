@@ -4,8 +4,8 @@ require_relative "../launch/cluster"
 
 module UprightBench
   module Measure
-    # Makes the shop of ten years in a private cluster of its own, unless it is there, and measures on it. The application's
-    # role may make no databases; this needs none of the application until there is one.
+    # Makes the shop of ten years in a private cluster of its own, unless it is there, and measures on it. The
+    # application's role may make no databases; this needs none of the application until there is one.
     class TenYears
       ROOT = File.expand_path("..", __dir__)
 

@@ -19,7 +19,8 @@ module UprightBench
         wait_for(port)
         REQUESTS.times { Net::HTTP.get_response("127.0.0.1", "/login", port) }
         weights = pids.transform_values { |pid| resident_mb(pid) }
-        @out.puts format("resident memory: web %<web>.0f MB, worker %<worker>.0f MB, together %<sum>.0f MB", **weights, sum: weights.values.sum)
+        @out.puts format("resident memory: web %<web>.0f MB, worker %<worker>.0f MB, together %<sum>.0f MB", **weights,
+          sum: weights.values.sum)
       ensure
         (pids || {}).each_value { |pid| Process.kill("TERM", pid) && Process.wait(pid) }
       end

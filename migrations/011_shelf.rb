@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# What a shelf knows of a part beyond its price: who made it and who supplies it, what takes its place, what it needs and what
-# comes out for it; and the lookups that find a part among tens of thousands.
+# What a shelf knows of a part beyond its price: who made it and who supplies it, what takes its place, what it needs
+# and what comes out for it; and the lookups that find a part among tens of thousands.
 Sequel.migration do
   up do
     run <<~SQL

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# What is put before the customer: an offer with the day it holds until, the customer's questions about it, what is taken off
-# and what a card earned; and work that goes beyond the owner's handbook.
+# What is put before the customer: an offer with the day it holds until, the customer's questions about it, what is
+# taken off and what a card earned; and work that goes beyond the owner's handbook.
 Sequel.migration do
   up do
     run <<~SQL

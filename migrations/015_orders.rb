@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# Ordering: what the shelf will need, what was ordered and what came of it; counting by scans; parts that came in as a file.
+# Ordering: what the shelf will need, what was ordered and what came of it; counting by scans; parts that came in as a
+# file.
 Sequel.migration do
   up do
     run <<~SQL

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# How much of a due date is the household's own: what was found later is compared with the interval as it would be without.
+# How much of a due date is the household's own: what was found later is compared with the interval as it would be
+# without.
 Sequel.migration do
   up do
     run <<~SQL

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Text messages and phone calls beside mail and post; when and how each channel was agreed to; addresses that take nothing; and
-# the owner's words in every language.
+# Text messages and phone calls beside mail and post; when and how each channel was agreed to; addresses that take
+# nothing; and the owner's words in every language.
 Sequel.migration do
   up do
     run <<~SQL

@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
-# Cards leave in batches, which are paused, gone on with or cancelled as one. A line of a card that never reached anybody is void,
-# so that its task may be on another card. What was queued one by one before is handed over by its batch.
+# Cards leave in batches, which are paused, gone on with or cancelled as one. A line of a card that never reached
+# anybody is void, so that its task may be on another card. What was queued one by one before is handed over by its
+# batch.
 Sequel.migration do
   up do
     run <<~SQL

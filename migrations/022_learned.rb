@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# What was learned at each place of a machine, drawn from the findings of all its visits and kept beside them, so that the dates of
-# many thousand machines can be computed again without reading all that was ever found.
+# What was learned at each place of a machine, drawn from the findings of all its visits and kept beside them, so that
+# the dates of many thousand machines can be computed again without reading all that was ever found.
 Sequel.migration do
   up do
     run <<~SQL

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# A customer may be forgotten: what says who it was goes, also from history. Rows of history are still never rewritten for any other
-# reason, nor deleted.
+# A customer may be forgotten: what says who it was goes, also from history. Rows of history are still never rewritten
+# for any other reason, nor deleted.
 Sequel.migration do
   up do
     run <<~SQL

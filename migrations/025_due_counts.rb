@@ -1,8 +1,9 @@
 # frozen_string_literal: true
 
-# How many dues that a customer may hear of fall on each day, kept beside them: the coming year is drawn from some thousand numbers and
-# not from a million dues. Whoever changes dues takes away what is counted of the same days, as far as nobody else is at it, and
-# writes the sum: nobody waits, and there are seldom two rows of a day. The sum of all rows is always what there is.
+# How many dues that a customer may hear of fall on each day, kept beside them: the coming year is drawn from some
+# thousand numbers and not from a million dues. Whoever changes dues takes away what is counted of the same days, as
+# far as nobody else is at it, and writes the sum: nobody waits, and there are seldom two rows of a day. The sum of all
+# rows is always what there is.
 Sequel.migration do
   up do
     run <<~SQL

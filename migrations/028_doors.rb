@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Who did something is always said; a role that may only look; tries to sign in are counted by account and address together, and
-# for all web processes in one place.
+# Who did something is always said; a role that may only look; tries to sign in are counted by account and address
+# together, and for all web processes in one place.
 Sequel.migration do
   up do
     run <<~SQL

@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
-# Forgetting a customer is the only thing that changes history. It is done by a function that runs as the owner of the tables; the role
-# that the application runs as may call it, and may change no row of history itself. Nobody empties a table of history by accident.
+# Forgetting a customer is the only thing that changes history. It is done by a function that runs as the owner of the
+# tables; the role that the application runs as may call it, and may change no row of history itself. Nobody empties a
+# table of history by accident.
 Sequel.migration do
   up do
     run <<~SQL
@@ -23,7 +24,8 @@ Sequel.migration do
       REVOKE ALL ON FUNCTION forget_in_history(bigint, text) FROM PUBLIC;
     SQL
     %w[events answers estimates consents offers stock_moves sheet_versions due_changes].each do |table|
-      run "CREATE TRIGGER #{table}_are_not_emptied BEFORE TRUNCATE ON #{table} FOR EACH STATEMENT EXECUTE FUNCTION refuse_rewriting()"
+      run "CREATE TRIGGER #{table}_are_not_emptied BEFORE TRUNCATE ON #{table} FOR EACH STATEMENT EXECUTE FUNCTION " \
+          "refuse_rewriting()"
     end
   end
 end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# A list of parts is kept in pieces, so that neither taking it in nor reading it needs it whole in memory. What it would change is written
-# beside it when it has been read: by the page for a short one, by the worker for a long one.
+# A list of parts is kept in pieces, so that neither taking it in nor reading it needs it whole in memory. What it
+# would change is written beside it when it has been read: by the page for a short one, by the worker for a long one.
 Sequel.migration do
   up do
     run <<~SQL

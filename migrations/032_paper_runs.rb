@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Papers of many pages are made by the worker, part by part, and fetched when they are there. The same one asked for twice by the same person
-# while it is being made is made once.
+# Papers of many pages are made by the worker, part by part, and fetched when they are there. The same one asked for
+# twice by the same person while it is being made is made once.
 Sequel.migration do
   up do
     run <<~SQL

@@ -16,13 +16,14 @@ module UprightBench
         # Those that left and did not come back, each with the day on which it left.
         def reached
           messages = Message.where(state: %w[handed_over unsure]).select(:card_id, :leaves_on)
-          join(messages, { card_id: :id }, table_alias: :messages).select_all(:cards).select_append(:leaves_on).from_self(alias: :cards)
+          join(messages, { card_id: :id }, table_alias: :messages).select_all(:cards).select_append(:leaves_on)
+            .from_self(alias: :cards)
         end
       end
 
       # @param all [Array<CardLine>] its own
-      # @return [Array<CardLine>] what it named to the customer; of a card that reached nobody, what it would have named: somebody may
-      #   read it all the same
+      # @return [Array<CardLine>] what it named to the customer; of a card that reached nobody, what it would have
+      #   named: somebody may read it all the same
       def named(all = lines)
         left = all.reject(&:void)
         left.empty? ? all : left

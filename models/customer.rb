@@ -20,8 +20,14 @@ module UprightBench
       # @return [Core::Cards::Address]
       def self.address(fields, faults = {})
         ways = CHANNELS.to_h { |channel| [channel.key, fields[channel.address_column]] }.compact
-        broken = faults.empty? ? {} : ways.to_h { |channel, address| [channel, faults[[channel.to_s, address]]] }.compact
-        Core::Cards::Address.new(ways: ways, agreed: AGREED.select { |_, column| fields[column] }.keys, faults: broken, stopped: !fields[:stopped_on].nil?)
+        broken = if faults.empty?
+                   {}
+                 else
+                   ways.to_h { |channel, address| [channel, faults[[channel.to_s, address]]] }
+                     .compact
+                 end
+        Core::Cards::Address.new(ways: ways, agreed: AGREED.select { |_, column| fields[column] }.keys, faults: broken,
+          stopped: !fields[:stopped_on].nil?)
       end
 
       # @return [Core::Cards::Address]

@@ -12,7 +12,8 @@ module UprightBench
         def of_earlier_jobs(job)
           earlier = Job.where(machine_id: job.machine_id).where { id < job.id }.select(:id, :taken_in_at)
           join(earlier, { id: Sequel[:findings][:job_id] }, table_alias: :earlier_job)
-            .distinct(Sequel[:findings][:position]).order(Sequel[:findings][:position], Sequel.desc(Sequel[:findings][:job_id]))
+            .distinct(Sequel[:findings][:position]).order(Sequel[:findings][:position],
+              Sequel.desc(Sequel[:findings][:job_id]))
             .select_all(:findings).select_append(Sequel[:earlier_job][:taken_in_at])
         end
       end
@@ -24,7 +25,8 @@ module UprightBench
 
       # @return [Core::Findings::Verdict]
       def to_core
-        Core::Findings::Verdict.new(kind: verdict.to_sym, reason: reason, clause: clause.to_sym, confidence: confidence.to_sym)
+        Core::Findings::Verdict.new(kind: verdict.to_sym, reason: reason, clause: clause.to_sym,
+          confidence: confidence.to_sym)
       end
     end
   end

@@ -8,8 +8,9 @@ module UprightBench
 
       # @return [Core::Fit::Rule]
       def to_core
-        Core::Fit::Rule.new(part_id: part_id, position: position, model: model_title, family: family, body_style: body_style,
-                            serial_from: serial_from, serial_to: serial_to)
+        Core::Fit::Rule.new(part_id: part_id, position: position, model: model_title, family: family,
+          body_style: body_style,
+          serial_from: serial_from, serial_to: serial_to)
       end
     end
   end

@@ -16,7 +16,8 @@ module UprightBench
       def keep(part, bytes)
         pieces.where(part: part).delete
         (0...bytes.bytesize).step(PIECE_BYTES).each_with_index do |from, index|
-          pieces.insert(paper_run_id: id, part: part, sequence: index, bytes: Sequel.blob(bytes.byteslice(from, PIECE_BYTES)))
+          pieces.insert(paper_run_id: id, part: part, sequence: index,
+            bytes: Sequel.blob(bytes.byteslice(from, PIECE_BYTES)))
         end
       end
 
@@ -24,7 +25,10 @@ module UprightBench
       def each_piece(part)
         return enum_for(:each_piece, part) unless block_given?
 
-        pieces.where(part: part).count.times { |index| yield pieces.where(part: part, sequence: index).get(:bytes).to_s }
+        pieces.where(part: part).count.times do |index|
+          yield pieces.where(part: part, sequence: index).get(:bytes)
+            .to_s
+        end
       end
 
       private

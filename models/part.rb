@@ -37,7 +37,8 @@ module UprightBench
         end
       end
 
-      # @return [Integer, nil] how long it takes to come when it is ordered: as learned before as stated, its own before the supplier's
+      # @return [Integer, nil] how long it takes to come when it is ordered: as learned before as stated, its own
+      #   before the supplier's
       def days_to_come
         learned_lead_days || lead_days || supplier&.learned_lead_days || supplier&.lead_days
       end
@@ -50,10 +51,14 @@ module UprightBench
       # @param reserved [Integer] pieces on the shelf that are somebody else's already
       # @return [Core::Fit::Part]
       def to_core(reserved: 0)
-        Core::Fit::Part.new(id: id, number: number, name: name, kind: kind.to_sym, attributes: self[:attributes].to_hash, needs: needs.to_hash,
-                            measures: measures.to_hash, contents: contents.to_hash, takes_out: takes_out.to_a, filter_class: filter_class,
-                            pattern: pattern, successor_id: successor_id, discontinued: discontinued, price_cents: price_cents,
-                            life_months: life_months, lead_days: days_to_come, stock: [stock - reserved, 0].max, reserved: reserved)
+        Core::Fit::Part.new(id: id, number: number, name: name, kind: kind.to_sym,
+          attributes: self[:attributes].to_hash, needs: needs.to_hash,
+          measures: measures.to_hash, contents: contents.to_hash, takes_out: takes_out.to_a,
+          filter_class: filter_class,
+          pattern: pattern, successor_id: successor_id, discontinued: discontinued,
+          price_cents: price_cents,
+          life_months: life_months, lead_days: days_to_come, stock: [stock - reserved, 0].max,
+          reserved: reserved)
       end
     end
   end

@@ -2,7 +2,8 @@
 
 module UprightBench
   module Models
-    # Parts that came in as a file, to be looked at before they are taken over. Kept, then read (or bad), then taken over.
+    # Parts that came in as a file, to be looked at before they are taken over. Kept, then read (or bad), then taken
+    # over.
     class PartImport < Sequel::Model(:part_imports)
       # A list that a page reads and takes over while somebody waits; longer ones are the worker's.
       SHORT_BYTES = 64 * 1024

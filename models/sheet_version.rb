@@ -20,7 +20,12 @@ module UprightBench
         # @param ids [Array<Integer>]
         def preload(ids)
           unread = ids.uniq.reject { |id| @parsed.key?(id) }
-          where(id: unread).each { |version| @parsed[version.id] ||= Core::Sheets::Parse.new(version.content.to_hash).call } if unread.any?
+          return unless unread.any?
+
+          where(id: unread).each do |version|
+            @parsed[version.id] ||= Core::Sheets::Parse.new(version.content.to_hash)
+              .call
+          end
         end
       end
 

@@ -8,7 +8,8 @@ module UprightBench
 
       # @return [Shop]
       def self.the
-        first || new(name: "Upright Bench", street: "", town: "", phone: "", email: "") # before the first owner has named it
+        # Before the first owner has named it
+        first || new(name: "Upright Bench", street: "", town: "", phone: "", email: "")
       end
 
       # @return [String] as in "Call us: 555-0199."

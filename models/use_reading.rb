@@ -7,7 +7,8 @@ module UprightBench
       dataset_module do
         # What is only reckoned with needs no decimals.
         def as_floats
-          select(:machine_id, :kind, Sequel.cast(:hours, :float).as(:hours), Sequel.cast(:weeks, :float).as(:weeks), :read_on)
+          select(:machine_id, :kind, Sequel.cast(:hours, :float).as(:hours), Sequel.cast(:weeks, :float).as(:weeks),
+            :read_on)
         end
       end
 

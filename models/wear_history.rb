@@ -2,8 +2,8 @@
 
 module UprightBench
   module Models
-    # What was learned at a place of a machine: found over expected, the newest job first; and its strip's last reading. Drawn from
-    # the findings, and drawn again whenever one of them changes.
+    # What was learned at a place of a machine: found over expected, the newest job first; and its strip's last
+    # reading. Drawn from the findings, and drawn again whenever one of them changes.
     class WearHistory < Sequel::Model(:wear_histories)
       unrestrict_primary_key
 
@@ -20,18 +20,22 @@ module UprightBench
 
       # @param findings [Sequel::Dataset] of places that nothing is kept of yet
       def self.draw(findings)
-        told = findings.join(:jobs, id: :job_id).where(Sequel.|(TELLING, Sequel.~(STRIP => nil))).group(Sequel[:jobs][:machine_id], :position)
+        told = findings.join(:jobs, id: :job_id).where(Sequel.|(TELLING, Sequel.~(STRIP => nil)))
+          .group(Sequel[:jobs][:machine_id], :position)
         dataset.insert(%i[machine_id position ratios strip_percent strip_at],
-                       told.select(Sequel[:jobs][:machine_id], :position, ratios, newest(Sequel.cast(STRIP, Integer)), newest(:found_at)))
+          told.select(Sequel[:jobs][:machine_id], :position, ratios, newest(Sequel.cast(STRIP, Integer)),
+            newest(:found_at)))
       end
 
       def self.ratios
-        all = Sequel.function(:array_agg, Sequel[:wear_found] / :wear_expected).order(Sequel.desc(:job_id)).filter(TELLING)
+        all = Sequel.function(:array_agg, Sequel[:wear_found] / :wear_expected).order(Sequel.desc(:job_id))
+          .filter(TELLING)
         Sequel.lit("coalesce((?)[1:?], '{}')", all, Core::Use::Personal::NEWEST)
       end
 
       def self.newest(column)
-        Sequel.lit("(?)[1]", Sequel.function(:array_agg, column).order(Sequel.desc(:job_id)).filter(Sequel.~(STRIP => nil)))
+        Sequel.lit("(?)[1]", Sequel.function(:array_agg, column).order(Sequel.desc(:job_id))
+          .filter(Sequel.~(STRIP => nil)))
       end
       private_class_method :ratios, :newest
     end

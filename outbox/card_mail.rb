@@ -16,20 +16,26 @@ module UprightBench
       # @raise [Rejected] when the address cannot be written in a message, or is none
       def write(message, letter, shop)
         text = letter.text
-        Formats::MailMessage.new(from: [shop.name, shop.email], to: message.recipient, subject: letter.subject, id: "#{message.key}@#{shop.email.split('@').last}",
-                                 date: Time.now, text: text, html: html(text, letter.link), headers: unsubscribe(letter)).to_s
+        Formats::MailMessage.new(from: [shop.name, shop.email], to: message.recipient, subject: letter.subject,
+          id: "#{message.key}@#{shop.email.split('@').last}",
+          date: Time.now, text: text, html: html(text, letter.link),
+          headers: unsubscribe(letter)).to_s
       rescue ArgumentError => e
         raise Rejected, e.message
       end
 
-      # RFC 8058 clause 3.1: the header names an address that stops it by a POST with just this field, and nothing else asked.
+      # RFC 8058 clause 3.1: the header names an address that stops it by a POST with just this field, and nothing else
+      # asked.
       def unsubscribe(letter)
         { "List-Unsubscribe" => "<#{letter.link}/stop>", "List-Unsubscribe-Post" => "List-Unsubscribe=One-Click" }
       end
 
       def html(text, link)
         address = CGI.escape_html(link)
-        paragraphs = text.split("\n\n").map { |one| "<p>#{CGI.escape_html(one).gsub(address, %(<a href="#{address}">#{address}</a>)).gsub("\n", "<br>\n")}</p>" }
+        paragraphs = text.split("\n\n").map do |paragraph|
+          linked = CGI.escape_html(paragraph).gsub(address, %(<a href="#{address}">#{address}</a>))
+          "<p>#{linked.gsub("\n", "<br>\n")}</p>"
+        end
         "<!doctype html>\n<html><body>\n#{paragraphs.join("\n")}\n</body></html>\n"
       end
     end

@@ -5,12 +5,15 @@ require "openssl"
 
 module UprightBench
   module Outbox
-    # Cards as e-mail: to the server that SMTP_URL names, or into the outbox folder when none is named. Plain text first, the same
-    # in HTML beside it; "unsubscribe" works from the mail program in one action (RFC 2369 and RFC 8058).
+    # Cards as e-mail: to the server that SMTP_URL names, or into the outbox folder when none is named. Plain text
+    # first, the same in HTML beside it; "unsubscribe" works from the mail program in one action (RFC 2369 and RFC
+    # 8058).
     class EmailChannel
       # Before anything was said about the message, so that it cannot have arrived.
-      NOT_SENT = [SocketError, Errno::ECONNREFUSED, Errno::EHOSTUNREACH, Errno::ENETUNREACH, Net::OpenTimeout, Net::SMTPServerBusy,
-                  Net::SMTPAuthenticationError, Net::SMTPSyntaxError, Net::SMTPUnsupportedCommand, OpenSSL::SSL::SSLError].freeze
+      NOT_SENT = [SocketError, Errno::ECONNREFUSED, Errno::EHOSTUNREACH, Errno::ENETUNREACH, Net::OpenTimeout,
+                  Net::SMTPServerBusy,
+                  Net::SMTPAuthenticationError, Net::SMTPSyntaxError, Net::SMTPUnsupportedCommand,
+                  OpenSSL::SSL::SSLError].freeze
 
       OPEN_SECONDS = 10
       READ_SECONDS = 20
@@ -27,7 +30,12 @@ module UprightBench
       # @raise [Rejected, InDoubt]
       def deliver(message, letter, shop)
         written = CardMail.write(message, letter, shop)
-        @smtp ? send_out(written, from: @return_address || shop.email, to: message.recipient) : @drop.put(message.key, written, to: message.recipient, tries: message.tries)
+        if @smtp
+          send_out(written, from: @return_address || shop.email, to: message.recipient)
+        else
+          @drop.put(message.key,
+            written, to: message.recipient, tries: message.tries)
+        end
       end
 
       # What became of a message that was being handed over when the process died.
@@ -52,7 +60,8 @@ module UprightBench
         server.enable_starttls_auto
         server.open_timeout = OPEN_SECONDS
         server.read_timeout = READ_SECONDS
-        server.start(helo: from.split("@").last, user: @smtp.user, secret: @smtp.password, authtype: (:plain if @smtp.user)) { |open| open.send_message(written, from, to) }
+        how = @smtp.user ? { user: @smtp.user, secret: @smtp.password, authtype: :plain } : {}
+        server.start(helo: from.split("@").last, **how) { |open| open.send_message(written, from, to) }
       rescue Net::SMTPFatalError => e
         raise Rejected, e.message
       rescue *NOT_SENT

@@ -19,10 +19,18 @@ module UprightBench
       end
 
       def call
-        Models::Card.where(id: @messages.map(&:card_id)).eager(:customer, :lines).all.then { |cards| hang(cards.to_h { |card| [card.id, card] }) }
+        Models::Card.where(id: @messages.map(&:card_id)).eager(:customer, :lines)
+          .all.then { |cards| hang(cards.to_h { |card| [card.id, card] }) }
         unwanted = StillWanted.new(@messages, today: Config::Zone.date(@at)).call
         letters = Letters.new((@messages - unwanted.keys).map(&:card), shop: @shop)
-        outcomes = @messages.to_h { |message| [message, unwanted.key?(message) ? [:withdrawn, unwanted[message]] : deliver(message, letters)] }
+        outcomes = @messages.to_h do |message|
+          [message, if unwanted.key?(message)
+                      [:withdrawn,
+                       unwanted[message]]
+                    else
+                      deliver(message, letters)
+                    end]
+        end
         DB.transaction { write(outcomes) }
       end
 
@@ -47,10 +55,13 @@ module UprightBench
       end
 
       def write(outcomes)
-        elsewhere, arrived = outcomes.select { |_, (outcome, _)| outcome == :handed_over }.keys.partition { |message| message.changed_columns.include?(:recipient) }
+        elsewhere, arrived = outcomes.select { |_, (outcome, _)| outcome == :handed_over }
+          .keys.partition { |message| message.changed_columns.include?(:recipient) }
         Models::Message.where(id: arrived.map(&:id)).update(handed_over)
         elsewhere.each { |message| message.update(handed_over) }
-        outcomes.each { |message, (outcome, why)| send(outcome, message, why.to_s[0, 500]) unless outcome == :handed_over }
+        outcomes.each do |message, (outcome, why)|
+          send(outcome, message, why.to_s[0, 500]) unless outcome == :handed_over
+        end
       end
 
       def handed_over

@@ -25,27 +25,32 @@ module UprightBench
         @shop = shop
         @words = Models::Wording.words
         @lines = Models::CardLine.where(card_id: cards.map(&:id)).all.group_by(&:card_id)
-        @dues = Models::Due.where(id: @lines.values.flatten.map(&:due_id)).eager(machine: :sheet).all.to_h { |due| [due.id, due] }
+        @dues = Models::Due.where(id: @lines.values.flatten.map(&:due_id)).eager(machine: :sheet)
+          .all.to_h { |due| [due.id, due] }
         @offers = Models::Offer.where(id: cards.filter_map(&:offer_id).uniq).as_hash(:id)
       end
 
       # @return [Core::Cards::Letter] of what it names
       # @raise [Core::Cards::Wording::Missing] only when its text is asked for
       def of(card)
-        dues = Core::Cards::DropCovered.from(card.named(@lines.fetch(card.id, [])).map { |line| @dues.fetch(line.due_id) }.sort_by { |due| [due.due_on || FAR, due.id] })
+        dues = Core::Cards::DropCovered.from(card.named(@lines.fetch(card.id, []))
+          .map { |line| @dues.fetch(line.due_id) }.sort_by { |due| [due.due_on || FAR, due.id] })
         written = Config::Zone.date(card.created_at)
         names = names(dues.map(&:machine).map { |machine| [machine.id, machine.sheet.title, machine.serial_number] })
-        letter(card.customer, dues.map { |due| line(names.fetch(due.machine_id), due, written) }, self.class.link(card), card.attempt, @offers[card.offer_id])
+        letter(card.customer, dues.map { |due| line(names.fetch(due.machine_id), due, written) }, self.class.link(card),
+          card.attempt, @offers[card.offer_id])
       end
 
       # Of a card that is about to be written; its code opens nothing yet, and is as long as it will be.
       # @param customer [Models::Customer]
-      # @param rows [Array<#position_name, #action, #due_on, #machine_id, #machine_title, #plate>] as in Services::DueBook
+      # @param rows [Array<#position_name, #action, #due_on, #machine_id, #machine_title, #plate>] as in
+      #   Services::DueBook
       # @param offer [Models::Offer, nil]
       def preview(customer, rows, attempt:, offer:, today:)
         rows = Core::Cards::DropCovered.from(rows)
         names = names(rows.map { |row| [row.machine_id, row.machine_title, row.serial_number] })
-        letter(customer, rows.map { |row| line(names.fetch(row.machine_id), row, today) }, "#{SETTINGS.public_url}/c/#{self.class.codes.write(0, today)}", attempt, offer)
+        letter(customer, rows.map { |row| line(names.fetch(row.machine_id), row, today) },
+          "#{SETTINGS.public_url}/c/#{self.class.codes.write(0, today)}", attempt, offer)
       end
 
       FAR = Date.new(9999)
@@ -58,19 +63,28 @@ module UprightBench
       # @return [Hash{Integer=>String}] by id
       def names(machines)
         machines.uniq.group_by { |_, title, _| title }.values.each_with_object({}) do |alike, names|
-          alike.each { |id, title, serial_number| names[id] = alike.one? ? title : [title, serial_number].compact.join(" ") }
+          alike.each do |id, title, serial_number|
+            names[id] = if alike.one?
+                          title
+                        else
+                          [title, serial_number]
+                            .compact.join(" ")
+                        end
+          end
         end
       end
 
       def line(machine, due, today)
-        Core::Cards::Letter::Line.new(machine: machine, part: due.position_name, action: due.action, due_on: due.due_on || today,
-                                      overdue: !due.due_on.nil? && due.due_on < today)
+        Core::Cards::Letter::Line.new(machine: machine, part: due.position_name, action: due.action,
+          due_on: due.due_on || today,
+          overdue: !due.due_on.nil? && due.due_on < today)
       end
 
       def letter(customer, lines, link, attempt, offer)
-        Core::Cards::Letter.new(customer: customer.name, shop: @shop.name, shop_phone: @shop.phone, lines: lines, link: link, attempt: attempt,
-                                words: @words.fetch(customer.language) { @words.fetch(Models::Wording::ENGLISH) },
-                                offer: offer && { minutes: offer.minutes, until: offer.ends_on })
+        Core::Cards::Letter.new(customer: customer.name, shop: @shop.name, shop_phone: @shop.phone, lines: lines,
+          link: link, attempt: attempt,
+          words: @words.fetch(customer.language) { @words.fetch(Models::Wording::ENGLISH) },
+          offer: offer && { minutes: offer.minutes, until: offer.ends_on })
       end
     end
   end

@@ -13,7 +13,9 @@ module UprightBench
       def not(message, reason, at)
         void([message.card_id])
         fault = { customer_id: message.card.customer_id, channel: message.channel, address: address(message) }
-        Models::ChannelFault.dataset.insert_conflict.insert(**fault, reason: reason[0, 300], noted_at: at) if fault[:address]
+        return unless fault[:address]
+
+        Models::ChannelFault.dataset.insert_conflict.insert(**fault, reason: reason[0, 300], noted_at: at)
       end
 
       # What is noted as no good: of a postal address, the street.

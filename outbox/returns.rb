@@ -4,9 +4,10 @@ require "fileutils"
 
 module UprightBench
   module Outbox
-    # What mail servers sent back, laid into a folder as a file each. A card that a report says was given up came back; what is
-    # understood is deleted, anything else is laid aside for a person. A card may be back before it is written down that it left: then
-    # it is read again later. Any number of workers may read at once, and again after a crash: a card comes back once.
+    # What mail servers sent back, laid into a folder as a file each. A card that a report says was given up came back;
+    # what is understood is deleted, anything else is laid aside for a person. A card may be back before it is written
+    # down that it left: then it is read again later. Any number of workers may read at once, and again after a crash:
+    # a card comes back once.
     class Returns
       UNCLEAR = "unclear"
       MOST_BYTES = 2_000_000

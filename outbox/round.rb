@@ -4,11 +4,13 @@ module UprightBench
   module Outbox
     # Hands over what may leave of a batch, slice by slice, one process at a time.
     #
-    # What is about to happen is committed first, so that whoever comes after a crash knows that it may have happened, and asks
-    # the channel. Where a channel cannot tell, it is given one message at a time, and a person decides about that one.
+    # What is about to happen is committed first, so that whoever comes after a crash knows that it may have happened,
+    # and asks the channel. Where a channel cannot tell, it is given one message at a time, and a person decides about
+    # that one.
     class Round
       # Each channel's class of the same name.
-      CHANNELS = Core::Cards::Channels::ORDER.to_h { |key| [key.to_s, Outbox.const_get("#{key.capitalize}Channel")] }.freeze
+      CHANNELS = Core::Cards::Channels::ORDER.to_h { |key| [key.to_s, Outbox.const_get("#{key.capitalize}Channel")] }
+        .freeze
       LOCK_SPACE = 4610 # the first half of our advisory locks' numbers; the second is the batch's id
       SLICE = 100       # messages
       BUSY_SECONDS = 5  # until it is asked again whether another process is through with it
@@ -86,11 +88,13 @@ module UprightBench
       # @return [Array<Models::Message>]
       def claim(channel)
         size = @channels.fetch(channel).certain? ? @slice : 1
-        due = Models::Message.where(batch_id: @batch_id, channel: channel, state: Models::Message::WAITING).where(Sequel[:leaves_on] <= today)
-                             .where(Sequel.|({ next_try_at: nil }, Sequel[:next_try_at] <= now))
+        due = Models::Message.where(batch_id: @batch_id, channel: channel, state: Models::Message::WAITING)
+          .where(Sequel[:leaves_on] <= today)
+          .where(Sequel.|({ next_try_at: nil }, Sequel[:next_try_at] <= now))
         ids = due.order(:leaves_on, :id).limit(size).select_map(:id)
         claimed = Models::Message.where(id: ids, state: Models::Message::WAITING)
-        claimed.returning.update(state: "handing_over", tries: Sequel[:tries] + 1).map { |row| Models::Message.call(row) }.sort_by(&:id)
+        claimed.returning.update(state: "handing_over", tries: Sequel[:tries] + 1)
+          .map { |row| Models::Message.call(row) }.sort_by(&:id)
       end
 
       def finish
@@ -107,7 +111,8 @@ module UprightBench
 
       def next_time(waiting)
         tomorrow = waiting.where(Sequel[:leaves_on] > today).min(:leaves_on)
-        [waiting.where(Sequel[:leaves_on] <= today).min(:next_try_at), tomorrow && Config::Zone.at(tomorrow, OPENS_AT)].compact.min
+        [waiting.where(Sequel[:leaves_on] <= today).min(:next_try_at), tomorrow && Config::Zone.at(tomorrow, OPENS_AT)]
+          .compact.min
       end
     end
   end

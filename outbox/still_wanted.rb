@@ -17,7 +17,12 @@ module UprightBench
         return {} if @messages.empty?
 
         over = lines_over
-        Models::CardLine.where(Sequel.|(*over.map { |line| Sequel.&(card_id: line[:card_id], due_id: line[:due_id]) })).update(void: true) if over.any?
+        if over.any?
+          Models::CardLine.where(Sequel.|(*over.map do |line|
+            Sequel.&(card_id: line[:card_id],
+              due_id: line[:due_id])
+          end)).update(void: true)
+        end
         @messages.to_h { |message| [message, reason(message, over)] }.compact
       end
 
@@ -27,12 +32,14 @@ module UprightBench
         customer = message.card.customer
         channel = message.channel.to_sym
         Core::Cards::WaitingCard.new(channel: channel, agreed: customer[Models::Customer::AGREED.fetch(channel)],
-                                     address: customer.recipient(message.channel), stopped: !customer.stopped_on.nil?,
-                                     tasks_left: (message.card.lines.map(&:due_id) - voided(message.card, over)).size).unwanted
+          address: customer.recipient(message.channel), stopped: !customer.stopped_on.nil?,
+          tasks_left: (message.card.lines.map(&:due_id) - voided(message.card, over)).size)
+          .unwanted
       end
 
       def voided(card, over)
-        card.lines.select(&:void).map(&:due_id) + over.select { |line| line[:card_id] == card.id }.map { |line| line[:due_id] }
+        card.lines.select(&:void).map(&:due_id) + over.select { |line| line[:card_id] == card.id }
+          .map { |line| line[:due_id] }
       end
 
       # @return [Array<Hash>] card_id, due_id
@@ -40,8 +47,10 @@ module UprightBench
         in_shop = Models::Job.in_shop.where(machine_id: Sequel[:dues][:machine_id]).select(1).exists
         put_off = Sequel[:snoozed_until] > @today
         gone = { Sequel[:machines][:state] => %w[sold scrapped] }
-        Models::CardLine.where(card_id: @messages.map(&:card_id), void: false).join(:dues, id: :due_id).join(:machines, id: Sequel[:dues][:machine_id])
-                        .where(Sequel.|(Sequel.~(Sequel[:dues][:state] => "open"), put_off, gone, in_shop)).naked.select(:card_id, :due_id).all
+        Models::CardLine.where(card_id: @messages.map(&:card_id), void: false).join(:dues, id: :due_id)
+          .join(:machines, id: Sequel[:dues][:machine_id])
+          .where(Sequel.|(Sequel.~(Sequel[:dues][:state] => "open"), put_off, gone, in_shop))
+          .naked.select(:card_id, :due_id).all
       end
     end
   end

@@ -5,14 +5,16 @@ module UprightBench
     # Cards as text messages, handed to a gateway. What ships is a stand-in; a real one takes the same parts.
     class TextChannel
       def initialize(settings)
-        @gateway = Devices::TextGateway.new(settings.state_dir.join("outbox/text"), Devices::Trouble.for("text", settings))
+        @gateway = Devices::TextGateway.new(settings.state_dir.join("outbox/text"),
+          Devices::Trouble.for("text", settings))
       end
 
       # @param message [Models::Message]
       # @param letter [Core::Cards::Letter]
       # @raise [Rejected]
       def deliver(message, letter, _shop)
-        @gateway.submit(message.key, to: message.recipient, gsm: Core::Cards::Gsm.new(text: letter.short), tries: message.tries)
+        @gateway.submit(message.key, to: message.recipient, gsm: Core::Cards::Gsm.new(text: letter.short),
+          tries: message.tries)
       end
 
       # @return [Symbol] as in EmailChannel

@@ -2,7 +2,8 @@
 
 module UprightBench
   module Outbox
-    # Takes back messages that have not left: they stay on record with the reason, and their tasks are free for another card.
+    # Takes back messages that have not left: they stay on record with the reason, and their tasks are free for another
+    # card.
     module Withdraw
       module_function
 

@@ -5,8 +5,8 @@ require "rbconfig"
 
 module UprightBench
   module Outbox
-    # Works the queue: takes jobs as they come, lets the running ones end when it is told to stop. When the database goes away it
-    # waits until it is back, and begins anew.
+    # Works the queue: takes jobs as they come, lets the running ones end when it is told to stop. When the database
+    # goes away it waits until it is back, and begins anew.
     class Worker
       THREADS = 2
       LOOK_AGAIN_SECONDS = 1
@@ -38,8 +38,8 @@ module UprightBench
         end
       end
 
-      # The queue's threads end the process when they lose their connection. What they held is gone with it, and a new program in
-      # place of this one has nothing left of them.
+      # The queue's threads end the process when they lose their connection. What they held is gone with it, and a new
+      # program in place of this one has nothing left of them.
       def begin_anew(error)
         Thread.list.each { |thread| thread.abort_on_exception = false }
         Config::Report.error(error, what: "the worker lost the database and waits for it")

@@ -32,7 +32,8 @@ module UprightBench
         said = one[:words].split("\n").reject(&:empty?)
         room(ROW * (said.size + 3))
         rule
-        row([one[:name], one[:phone], one[:calls].positive? ? "not reached #{one[:calls]} ×" : ""], COLUMNS, size: 12, style: :bold, height: 20)
+        row([one[:name], one[:phone], one[:calls].positive? ? "not reached #{one[:calls]} ×" : ""], COLUMNS, size: 12,
+          style: :bold, height: 20)
         said.each { |text| words(text, size: 9, height: 13) }
         words("Said:", size: 9, height: 26)
       end

@@ -2,12 +2,13 @@
 
 module UprightBench
   module Papers
-    # What stands on a reminder card, drawn into the box that it is given: on a card of its own, or beside others on a sheet.
+    # What stands on a reminder card, drawn into the box that it is given: on a card of its own, or beside others on a
+    # sheet.
     module CardFace
       MARGIN_MM = 7
       MOST_TASKS = { printed: 8, window: 5 }.freeze
-      # Where a window leaves an envelope of C6 open: 90 × 45 mm, 20 from the left and 15 from below (DIN 680, from memory). The
-      # card is 14 mm narrower than the envelope and slides that far.
+      # Where a window leaves an envelope of C6 open: 90 × 45 mm, 20 from the left and 15 from below (DIN 680, from
+      # memory). The card is 14 mm narrower than the envelope and slides that far.
       WINDOW_MM = { left: 20, bottom: 14, width: 68, height: 30 }.freeze
 
       private
@@ -23,7 +24,8 @@ module UprightBench
       def face_printed(letter, address, sender)
         middle = pdf.bounds.width * 0.55
         words(letter, :printed, width: middle - (6 * Paper::MM), height: pdf.bounds.height - 14)
-        line("#{letter.shop}, #{letter.shop_phone}", at: [0, 11], width: middle - (6 * Paper::MM), size: 9, style: :bold)
+        line("#{letter.shop}, #{letter.shop_phone}", at: [0, 11], width: middle - (6 * Paper::MM), size: 9,
+          style: :bold)
         pdf.stroke_color "888888"
         pdf.stroke_vertical_line 0, pdf.bounds.top, at: middle
         recipient(letter, address, sender, middle + (4 * Paper::MM))
@@ -32,7 +34,8 @@ module UprightBench
       def recipient(letter, address, sender, left)
         width = pdf.bounds.width - left
         line(sender, at: [left, pdf.bounds.top], width: width, size: 7, height: 20)
-        pdf.text_box address, at: [left, pdf.bounds.top - (33 * Paper::MM)], width: width, height: 26 * Paper::MM, size: 12, leading: 3, overflow: :shrink_to_fit
+        pdf.text_box address, at: [left, pdf.bounds.top - (33 * Paper::MM)], width: width, height: 26 * Paper::MM,
+          size: 12, leading: 3, overflow: :shrink_to_fit
         code(letter, left, width)
       end
 
@@ -48,12 +51,14 @@ module UprightBench
         left = (WINDOW_MM[:left] - MARGIN_MM) * mm
         width = WINDOW_MM[:width] * mm
         line(sender, at: [left, above], width: width, size: 6, height: 8)
-        pdf.text_box address, at: [left, above - (4 * mm)], width: width, height: (WINDOW_MM[:height] - 4) * mm, size: 11, leading: 2, overflow: :shrink_to_fit
+        pdf.text_box address, at: [left, above - (4 * mm)], width: width, height: (WINDOW_MM[:height] - 4) * mm,
+          size: 11, leading: 2, overflow: :shrink_to_fit
       end
 
       def words(letter, layout, width:, height:)
-        pdf.text_box letter.paper(MOST_TASKS.fetch(layout)), at: [0, pdf.bounds.top], width: width, height: height, size: 10, leading: 1.5,
-                                                             overflow: :shrink_to_fit, min_font_size: 6
+        pdf.text_box letter.paper(MOST_TASKS.fetch(layout)), at: [0, pdf.bounds.top], width: width, height: height,
+          size: 10, leading: 1.5,
+          overflow: :shrink_to_fit, min_font_size: 6
       end
 
       def code(letter, left, width)

@@ -64,14 +64,17 @@ module UprightBench
       def places
         @places ||= begin
           across, down = self.class.grid(card_mm, size_mm)
-          left, bottom = size_mm.zip([across, down], card_mm).map { |whole, count, part| (whole - (count * part)) / 2.0 }
-          (0...down).to_a.reverse.product((0...across).to_a).map { |row, column| [left + (column * card_mm[0]), bottom + (row * card_mm[1])] }
+          left, bottom = size_mm.zip([across, down], card_mm)
+            .map { |whole, count, part| (whole - (count * part)) / 2.0 }
+          (0...down).to_a.reverse.product((0...across).to_a)
+            .map { |row, column| [left + (column * card_mm[0]), bottom + (row * card_mm[1])] }
         end
       end
 
       def draw_card(card, (left, bottom))
         inner = [left + CardFace::MARGIN_MM, bottom + card_mm[1] - CardFace::MARGIN_MM].map { |mm| mm * MM }
-        pdf.bounding_box(inner, width: (card_mm[0] - (2 * CardFace::MARGIN_MM)) * MM, height: (card_mm[1] - (2 * CardFace::MARGIN_MM)) * MM) do
+        pdf.bounding_box(inner, width: (card_mm[0] - (2 * CardFace::MARGIN_MM)) * MM,
+          height: (card_mm[1] - (2 * CardFace::MARGIN_MM)) * MM) do
           face(card.fetch(:letter), address: card.fetch(:address), sender: @sender, layout: @style.layout)
         end
         cut_marks(left, bottom)

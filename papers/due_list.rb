@@ -2,7 +2,8 @@
 
 module UprightBench
   module Papers
-    # Everything of one customer that falls due within a time, A4, by month: for whoever plans the visits of many machines.
+    # Everything of one customer that falls due within a time, A4, by month: for whoever plans the visits of many
+    # machines.
     class DueList < FlowPaper
       SIZE_MM = [210, 297].freeze
       MARGIN_MM = 16
@@ -27,7 +28,8 @@ module UprightBench
         words(@shop, size: 9)
         words("#{@customer}: what falls due until #{@until_on.strftime('%B %Y')}", size: 18, style: :bold, height: 30)
         words("Nothing falls due until then.", size: 11) if @rows.empty?
-        @rows.group_by { |row| row[:overdue] ? "Overdue" : row[:date].strftime("%B %Y") }.each { |month, rows| month(month, rows) }
+        @rows.group_by { |row| row[:overdue] ? "Overdue" : row[:date].strftime("%B %Y") }
+          .each { |month, rows| month(month, rows) }
       end
 
       def month(name, rows)

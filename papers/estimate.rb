@@ -55,7 +55,9 @@ module UprightBench
         space
         @customer.each { |text| words(text, size: 10) }
         space
-        row(["Estimate, job #{@number}", @date], [[0, pdf.bounds.width - PRICE - 2], [pdf.bounds.width - PRICE, PRICE, :right]], size: 14, style: :bold, height: 22)
+        row(["Estimate, job #{@number}", @date], [
+          [0, pdf.bounds.width - PRICE - 2], [pdf.bounds.width - PRICE, PRICE, :right]
+        ], size: 14, style: :bold, height: 22)
       end
 
       def lines

@@ -33,7 +33,8 @@ module UprightBench
         line(label.fetch(:part), at: [0, top], width: width, size: 10, style: :bold, height: 13)
         line(label.fetch(:machine), at: [0, top - 14], width: width, size: 8, height: 11)
         line("fitted #{date(label.fetch(:fitted_on))}", at: [0, top - 28], width: width, size: 9, height: 12)
-        line(label[:due_on] ? "next #{date(label[:due_on])}" : "", at: [0, top - 41], width: width, size: 12, style: :bold, height: 15)
+        line(label[:due_on] ? "next #{date(label[:due_on])}" : "", at: [0, top - 41], width: width, size: 12,
+          style: :bold, height: 15)
         line(@shop, at: [0, 9], width: width, size: 6, height: 9)
         qr(label.fetch(:code), at: [38 * MM, top - 2], side: 19 * MM)
       end

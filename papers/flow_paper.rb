@@ -2,7 +2,8 @@
 
 module UprightBench
   module Papers
-    # A paper that is filled from the top, row by row, and goes on to another page when one is full. Subclasses have a `flow`.
+    # A paper that is filled from the top, row by row, and goes on to another page when one is full. Subclasses have a
+    # `flow`.
     class FlowPaper < Paper
       ROW = 16 # points
 
@@ -19,7 +20,8 @@ module UprightBench
       end
 
       # @param cells [Array<String>]
-      # @param columns [Array<Array(Numeric, Numeric, Symbol)>] left and width in points, and the side, left when it is not said
+      # @param columns [Array<Array(Numeric, Numeric, Symbol)>] left and width in points, and the side, left when it is
+      #   not said
       def row(cells, columns, size: 10, style: :normal, height: self.class::ROW)
         room(height)
         cells.zip(columns) do |cell, (left, width, align)|

@@ -21,7 +21,8 @@ module UprightBench
       # @yieldparam page [Integer] that was begun, for whoever shows how far it is
       # @return [Rendered] the PDF's bytes, and how many pages it has
       def make
-        @pdf = Prawn::Document.new(page_size: size_mm.map { |mm| mm * MM }, margin: self.class::MARGIN_MM * MM, info: info)
+        @pdf = Prawn::Document.new(page_size: size_mm.map { |mm| mm * MM }, margin: self.class::MARGIN_MM * MM,
+          info: info)
         use_fonts
         pdf.on_page_create { yield pdf.page_number } if block_given?
         draw
@@ -42,7 +43,8 @@ module UprightBench
 
       def use_fonts
         pdf.font_families.update(
-          "Hyperlegible" => { normal: "#{FONTS}/AtkinsonHyperlegibleNext-Regular.ttf", bold: "#{FONTS}/AtkinsonHyperlegibleNext-Bold.ttf" },
+          "Hyperlegible" => { normal: "#{FONTS}/AtkinsonHyperlegibleNext-Regular.ttf",
+                              bold: "#{FONTS}/AtkinsonHyperlegibleNext-Bold.ttf" },
           "Rare" => { normal: "#{FONTS}/DejaVuSans.ttf", bold: "#{FONTS}/DejaVuSans-Bold.ttf" }
         )
         pdf.font "Hyperlegible"
@@ -52,7 +54,7 @@ module UprightBench
       # A line that shrinks rather than runs over its box.
       def line(text, at:, width:, size:, style: :normal, height: size * 1.25, align: :left)
         pdf.text_box text.to_s, at: at, width: width, height: height, size: size, style: style, align: align,
-                                overflow: :shrink_to_fit, min_font_size: 5, single_line: height < size * 2
+          overflow: :shrink_to_fit, min_font_size: 5, single_line: height < size * 2
       end
 
       # @param side [Numeric] points, quiet zone not included

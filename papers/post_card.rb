@@ -8,7 +8,8 @@ module UprightBench
 
       # How cards are printed: `format` as SIZES_MM, `layout` as CardFace.
       Style = Struct.new(:format, :layout, keyword_init: true) do
-        # @param stored [Hash{String=>String}] the shop's choices; what it has not chosen is an A6 card with its address printed
+        # @param stored [Hash{String=>String}] the shop's choices; what it has not chosen is an A6 card with its
+        #   address printed
         def self.of(stored)
           new(format: stored.fetch("card_size", "a6").to_sym, layout: stored.fetch("card_layout", "printed").to_sym)
         end

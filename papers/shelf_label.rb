@@ -5,8 +5,8 @@ require "barby/barcode/code_128"
 
 module UprightBench
   module Papers
-    # The label on the shelf under a part, 62 × 29 mm: what it is, what it costs, and its number as bars (Code 128, ISO/IEC
-    # 15417) that a scanner reads.
+    # The label on the shelf under a part, 62 × 29 mm: what it is, what it costs, and its number as bars (Code 128,
+    # ISO/IEC 15417) that a scanner reads.
     class ShelfLabel < Paper
       SIZE_MM = [62, 29].freeze
       MARGIN_MM = 2

@@ -7,7 +7,8 @@ module UprightBench
       SIZE_MM = [210, 297].freeze
       MARGIN_MM = 16
       ROW = 18
-      COLUMNS = [[0, 90, :left], [95, 225, :left], [325, 45, :right], [375, 60, :right], [434, 70, :right]].freeze # left, width, side
+      # Left, width, side
+      COLUMNS = [[0, 90, :left], [95, 225, :left], [325, 45, :right], [375, 60, :right], [434, 70, :right]].freeze
 
       # @param lines [Array<Hash>] number, name, pieces, packs, cost_cents
       # @param money [#call] cents to text
@@ -33,7 +34,10 @@ module UprightBench
         words("Order #{@number} to #{@supplier}", size: 20, style: :bold, height: 30)
         words("#{@date}, #{@by}", size: 11, height: 28)
         ruled(%w[Number Part Pieces Cost Sum], style: :bold)
-        @lines.each { |line| ruled([line[:number], line[:name], line[:pieces].to_s, cost(line[:cost_cents]), cost(together(line))]) }
+        @lines.each do |line|
+          ruled([line[:number], line[:name], line[:pieces].to_s, cost(line[:cost_cents]),
+                 cost(together(line))])
+        end
         known = @lines.filter_map { |line| together(line) }
         ruled(["", "Together, without tax", "", "", @money.call(known.sum)], style: :bold) if known.any?
       end

@@ -2,8 +2,8 @@
 
 module UprightBench
   module Papers
-    # The labels of a job's trays, 62 × 29 mm: the tray itself, then one for every part that leaves the machine, counted,
-    # so that a part on the rack or in a tray finds its way back.
+    # The labels of a job's trays, 62 × 29 mm: the tray itself, then one for every part that leaves the machine,
+    # counted, so that a part on the rack or in a tray finds its way back.
     class TrayLabel < Paper
       SIZE_MM = [62, 29].freeze
       MARGIN_MM = 2

@@ -45,7 +45,8 @@ module UprightBench
       def prepare
         sizes = SIDES.to_h { |size, side| [size, shrunk(side)] }
         small = Vips::Image.new_from_buffer(sizes.fetch(:full), "")
-        Prepared.new(digest: Digest::SHA256.hexdigest(sizes.fetch(:full)), width: small.width, height: small.height, sizes: sizes)
+        Prepared.new(digest: Digest::SHA256.hexdigest(sizes.fetch(:full)), width: small.width, height: small.height,
+          sizes: sizes)
       end
 
       def look_at_the_file
@@ -62,7 +63,10 @@ module UprightBench
 
       def look_inside
         image = Vips::Image.new_from_file(@path, access: :sequential)
-        raise Unfit, "has #{image.width} × #{image.height} points, more than can be taken: at most #{MOST_PIXELS / 1_000_000} million" if image.width * image.height > MOST_PIXELS
+        return unless image.width * image.height > MOST_PIXELS
+
+        raise Unfit, "has #{image.width} × #{image.height} points, more than can be taken: at most " \
+                     "#{MOST_PIXELS / 1_000_000} million"
       end
 
       # Reads no more than it needs, turns by the camera's note, and writes nothing but the picture.

@@ -23,9 +23,11 @@ module UprightBench
         bookings(app)
       end
 
-      EXAMPLES = "For example: corvell comes tue: after lunch · 0107 later 8 weeks · applegarth done · lunderby stop · brack bounced: box full"
+      EXAMPLES = "For example: corvell comes tue: after lunch · 0107 later 8 weeks · applegarth done · lunderby stop " \
+                 "· brack bounced: box full"
       # What is said on the phone, beside that somebody comes.
-      ON_THE_PHONE = { "not_now" => "Not now", "done_elsewhere" => "Already done", "no_longer_have" => "No longer has it",
+      ON_THE_PHONE = { "not_now" => "Not now", "done_elsewhere" => "Already done",
+                       "no_longer_have" => "No longer has it",
                        "stop_writing" => "Do not call again", "not_reached" => "Not reached" }.freeze
 
       def self.phone_calls(app)
@@ -65,8 +67,10 @@ module UprightBench
         def answers_page(form, cards: nil)
           @title = "Answers"
           status 422 if form.errors.any?
-          erb :"answers/page", locals: { form: form, cards: cards || form.cards(today), bookings: Queries::Bookings.open,
-                                         answers: Queries::RecentAnswers.call(before: before_asked) }
+          erb :"answers/page", locals: {
+            form: form, cards: cards || form.cards(today), bookings: Queries::Bookings.open,
+            answers: Queries::RecentAnswers.call(before: before_asked)
+          }
         end
 
         # @return [Models::Card, nil] nil when the form says what is missing
@@ -100,7 +104,9 @@ module UprightBench
         def shares_page
           @title = "Results"
           returns = Services::CardReturns.new(today: today)
-          erb :"answers/_returns", layout: !htmx?, locals: { attempts: returns.by_attempt, leads: returns.by_lead, offers: returns.by_offer }
+          erb :"answers/_returns", layout: !htmx?, locals: {
+            attempts: returns.by_attempt, leads: returns.by_lead, offers: returns.by_offer
+          }
         end
 
         # @return [String] as in "by e-mail, follow-up 1"
@@ -124,7 +130,12 @@ module UprightBench
         # @param for_shop [Boolean] as the shop sees it, or as the customer does
         def booking_calendar(bookings, for_shop:)
           rows = bookings.map do |booking|
-            said = for_shop ? { summary: "#{booking.customer.name} brings a machine" } : { summary: "Bring the vacuum cleaner to #{shop.name}", place: shop.sender }
+            said = if for_shop
+                     { summary: "#{booking.customer.name} brings a machine" }
+                   else
+                     { summary: "Bring the " \
+                                "vacuum cleaner to #{shop.name}", place: shop.sender }
+                   end
             { id: "booking-#{booking.id}", date: booking.drop_off_on, busy: true, **said }
           end
           day_calendar(shop.name, rows)

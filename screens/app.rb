@@ -6,16 +6,19 @@ module UprightBench
   module Screens
     # The application behind the sign-in: every screen registers its routes here.
     class App < Sinatra::Base
-      SCREENS = [Bench, Fleet, TakeIn, Photos, Job, LookOver, Rack, Orders, Suppliers, Counts, PartLists, Shelf, Batches, Answers, Wordings, Cards, Customers, Drafts, Sheets,
+      SCREENS = [Bench, Fleet, TakeIn, Photos, Job, LookOver, Rack, Orders, Suppliers, Counts, PartLists, Shelf,
+                 Batches, Answers, Wordings, Cards, Customers, Machines, Drafts, Sheets,
                  Settings, Find, CardPage, EstimatePage, FirstOwner, PaperRuns, Health].freeze
 
       set :views, File.expand_path(__dir__)
       set :erb, escape_html: true, layout: :layout
       set :static, false
       set :sessions, false
-      # Paths are refused or taken as they are (Web::SafePath); nothing may read another one out of them behind the gate.
-      # Behind TLS the server itself is asked without: the origin of our own pages is what PUBLIC_URL says, whatever the server sees.
-      set :protection, reaction: :deny, permitted_origins: SETTINGS.origins, except: %i[path_traversal session_hijacking remote_token frame_options xss_header]
+      # Paths are refused or taken as they are (Web::SafePath); nothing may read another one out of them behind the
+      # gate. Behind TLS the server itself is asked without: the origin of our own pages is what PUBLIC_URL says,
+      # whatever the server sees.
+      set :protection, reaction: :deny, permitted_origins: SETTINGS.origins,
+        except: %i[path_traversal session_hijacking remote_token frame_options xss_header]
       set :absolute_redirects, false
       set :host_authorization, permitted_hosts: []
       set :show_exceptions, false
@@ -47,7 +50,8 @@ module UprightBench
         send_to_sign_in unless person # who is not signed in is not told what there is
 
         status 404
-        erb :problem, locals: { title: problem_title(404), message: "There is no page here, or not any more." }, layout: page_layout
+        erb :problem, locals: { title: problem_title(404), message: "There is no page here, or not any more." },
+          layout: page_layout
       end
 
       private
@@ -57,7 +61,8 @@ module UprightBench
       end
 
       def problem_title(code)
-        { 403 => "Not allowed", 404 => "Page not found", 409 => "Not done", 422 => "Not saved" }.fetch(code, "Something went wrong")
+        { 403 => "Not allowed", 404 => "Page not found", 409 => "Not done", 422 => "Not saved" }
+          .fetch(code, "Something went wrong")
       end
     end
   end

@@ -17,7 +17,8 @@ module UprightBench
         end
 
         app.get "/cards/batches/:id/print.pdf" do
-          send_paper("batch", batch: batch_asked.id, sheet: Papers::CardSheet::SHEETS_MM.key?(params["sheet"]) ? params["sheet"] : "a4")
+          send_paper("batch", batch: batch_asked.id,
+            sheet: Papers::CardSheet::SHEETS_MM.key?(params["sheet"]) ? params["sheet"] : "a4")
         end
       end
 
@@ -30,18 +31,23 @@ module UprightBench
         def batch_page(batch)
           @title = "Batch of #{moment(batch.created_at)}"
           overview = Queries::BatchOverview.new(batch, today: today)
-          erb :"batches/page", locals: { batch: batch, overview: overview, messages: overview.messages(after: id_of(params["after"] || "0")) }
+          erb :"batches/page", locals: {
+            batch: batch, overview: overview, messages: overview.messages(after: id_of(params["after"] || "0"))
+          }
         end
 
         # Read again by the page itself while the batch moves.
         def batch_progress(batch)
-          erb :"batches/_progress", layout: !htmx?, locals: { batch: batch, overview: Queries::BatchOverview.new(batch, today: today) }
+          erb :"batches/_progress", layout: !htmx?, locals: {
+            batch: batch, overview: Queries::BatchOverview.new(batch, today: today)
+          }
         end
 
         # @return [String] a link to the cards on sheets of this size
         def card_sheet_link(batch, sheet)
           cards = Papers::CardSheet.on_a_sheet(card_style.format, sheet)
-          %(<a href="/cards/batches/#{batch.id}/print.pdf?sheet=#{sheet}">#{cards} on a sheet of #{sheet == 'a4' ? 'A4' : 'letter'}</a>)
+          paper = sheet == "a4" ? "A4" : sheet
+          %(<a href="/cards/batches/#{batch.id}/print.pdf?sheet=#{sheet}">#{cards} on a sheet of #{paper}</a>)
         end
 
         # A card that is written is half through.

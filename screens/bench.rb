@@ -17,7 +17,8 @@ module UprightBench
           @title = "Bench"
           @keys = [["↓ ↑", "next and previous job"], ["Enter", "open the job"]]
           board = Board.new(jobs: Queries::JobsOnBench.new(now: now), now: now, policies: policies)
-          erb :"bench/page", locals: { board: board, expected: Queries::ExpectedToday.call(today: today, policy: policies.cards) }
+          erb :"bench/page", locals: { board: board, expected: Queries::ExpectedToday.call(today: today,
+            policy: policies.cards) }
         end
 
         app.get "/legend" do

@@ -14,9 +14,15 @@ module UprightBench
         app.post "/c/:code", open: true do
           card = card_of(params["code"])
           begin
-            Services::AnswerCard.call(card, kind: params["kind"].to_s, note: answer_note, weeks: params.fetch("weeks", "4"),
-                                            by: Services::Actor.customer_by_card(card), at: now,
-                                            machine_id: params["machine_id"].to_s.empty? ? nil : id_of(params["machine_id"]), drop_off_on: day_named)
+            Services::AnswerCard.call(card, kind: params["kind"].to_s, note: answer_note,
+              weeks: params.fetch("weeks", "4"),
+              by: Services::Actor.customer_by_card(card), at: now,
+              machine_id: if params["machine_id"]
+                .to_s.empty?
+                            nil
+                          else
+                            id_of(params["machine_id"])
+                          end, drop_off_on: day_named)
             redirect "/c/#{params['code']}", 303
           rescue Services::Invalid => e
             status 422
@@ -27,18 +33,21 @@ module UprightBench
         stopping(app)
 
         app.get "/c/:code/booking.ics", open: true do
-          booking = Queries::Bookings.of_customer(card_of(params["code"]).customer_id) || raise(Services::NotFound, "No day is booked.")
+          booking = Queries::Bookings.of_customer(card_of(params["code"]).customer_id) ||
+                    raise(Services::NotFound, "No day is booked.")
           calendar(booking_calendar([booking], for_shop: false), "booking")
         end
       end
 
-      # In one action, from whatever reads the mail. To look at the address alone stops nothing: many programs look at every link.
+      # In one action, from whatever reads the mail. To look at the address alone stops nothing: many programs look at
+      # every link.
       def self.stopping(app)
         app.get "/c/:code/stop", open: true do
           stop_page(card_of(params["code"]))
         end
 
-        # A mail program stops the cards by a POST of its own (RFC 8058), which has no form token: the signed code stands for it.
+        # A mail program stops the cards by a POST of its own (RFC 8058), which has no form token: the signed code
+        # stands for it.
         app.post "/c/:code/stop", open: true, token: false do
           card = card_of(params["code"])
           stop_writing(card, one_click: params["List-Unsubscribe"] == "One-Click")
@@ -67,8 +76,9 @@ module UprightBench
           @title = words.text(:page_title)
           machines = Queries::CardDues.call(card).group_by(&:machine)
           erb :"card_page/page", layout: :"card_page/layout",
-                                 locals: { card: card, words: words, machines: machines, problem: problem, answers: card.answers,
-                                           booking: Queries::Bookings.of_customer(card.customer_id), offer: card.offer }
+            locals: { card: card, words: words, machines: machines, problem: problem,
+                      answers: card.answers,
+                      booking: Queries::Bookings.of_customer(card.customer_id), offer: card.offer }
         end
 
         def stop_writing(card, one_click:)
@@ -93,21 +103,24 @@ module UprightBench
         # @return [String] the machine's ribbon, with what is due in words
         def card_ribbon(machine, dues, words)
           core = machine.to_core
-          marks = core.positions.to_h { |place| [place.key, :leave] }.merge(dues.to_h { |due| [due.position, due_mark(due.action)] })
+          marks = core.positions.to_h { |place| [place.key, :leave] }
+            .merge(dues.to_h { |due| [due.position, due_mark(due.action)] })
           said = dues.to_h { |due| [due.position, card_line(due).task(words).sub(/\A./, &:upcase)] }
           Drawings::CustomerRibbon.new(sheet: core, marks: marks, words: said).render
         end
 
         def card_line(due)
           due_on = due.due_on || today
-          Core::Cards::Letter::Line.new(machine: due.machine.sheet.title, part: due.position_name, action: due.action, due_on: due_on,
-                                        overdue: due_on < today)
+          Core::Cards::Letter::Line.new(machine: due.machine.sheet.title, part: due.position_name, action: due.action,
+            due_on: due_on,
+            overdue: due_on < today)
         end
 
         # @return [String] as in "A new exhaust cassette, due in March 2027"
         def due_line(due, words)
           line = card_line(due)
-          (due.state == "open" ? line.words(words) : "#{line.task(words)}, #{words.text(:page_over)}").sub(/\A./, &:upcase)
+          (due.state == "open" ? line.words(words) : "#{line.task(words)}, #{words.text(:page_over)}")
+            .sub(/\A./, &:upcase)
         end
 
         # @return [Date, nil]

@@ -19,7 +19,8 @@ module UprightBench
 
         app.post "/cards/send" do
           left = id_list(params["shown"]) - id_list(params["customer_ids"])
-          batch = Services::SendCards.call(by: person, at: now, until_on: leaves_until, at_once: params["at_once"] == "1", without: left)
+          batch = Services::SendCards.call(by: person, at: now, until_on: leaves_until,
+            at_once: params["at_once"] == "1", without: left)
           redirect "/cards/batches/#{batch.id}", 303
         rescue Services::Invalid => e
           status 422
@@ -34,7 +35,9 @@ module UprightBench
           next pdf(post_card(preview[:letter], preview[:customer].recipient("post")), "card") if params["pdf"]
 
           @title = "Card for #{preview[:customer].name}"
-          erb :"cards/_letter", layout: !htmx?, locals: { **preview, channel: preview[:bundle].channel, ways: written_ways(preview[:letter]) }
+          erb :"cards/_letter", layout: !htmx?, locals: {
+            **preview, channel: preview[:bundle].channel, ways: written_ways(preview[:letter])
+          }
         end
 
         written_card(app)
@@ -59,7 +62,8 @@ module UprightBench
         end
 
         app.post "/cards/:id/bounced" do
-          Services::SettleMessage.bounced(card_asked.message, reason: Job::Note.of(params["reason"], :reason).to_s, by: person, at: now)
+          Services::SettleMessage.bounced(card_asked.message, reason: Job::Note.of(params["reason"], :reason).to_s,
+            by: person, at: now)
           say "Noted: this address takes nothing. What the card named may go by another channel."
           redirect "/cards/#{id_of(params['id'])}", 303
         end
@@ -75,14 +79,16 @@ module UprightBench
         def cards_page(problem: nil)
           @title = "Cards"
           overview = Queries::CardsOverview.new(today: today, policy: policies.cards)
-          erb :"cards/page", locals: { overview: overview, until_on: leaves_until, problem: problem, returns: Outbox::Returns.new }
+          erb :"cards/page", locals: { overview: overview, until_on: leaves_until, problem: problem,
+                                       returns: Outbox::Returns.new }
         end
 
         def leaving_page
           @title = "Cards that leave until #{day(leaves_until)}"
           book = Services::DueBook.new(today: today, policies: policies, until_on: leaves_until)
           leaving = book.leaving
-          locals = { book: book, leaving: leaving, left_out: book.left_out.sort_by { |row, _| row.customer_name }, until_on: leaves_until, often_enough: book.often_enough }
+          locals = { book: book, leaving: leaving, left_out: book.left_out.sort_by { |row, _| row.customer_name },
+                     until_on: leaves_until, often_enough: book.often_enough }
           erb :"cards/_leaving", layout: !htmx?, locals: locals
         end
 
@@ -100,10 +106,14 @@ module UprightBench
         def card_preview(customer)
           book = Services::DueBook.new(today: today, policies: policies, customer_ids: [customer.id])
           bundle = book.bundles.first || raise(Services::NotFound, "Nothing is due for this customer.")
-          raise Services::NotFound, "No card leaves for this customer: they agreed to no way that we have an address for." unless bundle.channel
+          unless bundle.channel
+            raise Services::NotFound, "No card leaves for this customer: they agreed to no way that we have an " \
+                                      "address for."
+          end
 
           rows = bundle.lines.map { |task| book.by_id.fetch(task.id) }
-          letter = Outbox::Letters.new([]).preview(customer, rows, attempt: bundle.attempt, offer: Services::Offers.new(today: today).for(customer, bundle), today: today)
+          letter = Outbox::Letters.new([]).preview(customer, rows, attempt: bundle.attempt,
+            offer: Services::Offers.new(today: today).for(customer, bundle), today: today)
           { letter: letter, bundle: bundle, customer: customer }
         end
 
@@ -117,7 +127,8 @@ module UprightBench
 
         def card_page(card)
           @title = "Card for #{card.customer.name}"
-          erb :"cards/card", locals: { card: card, message: card.message, letter: Outbox::Letters.of(card), booking: Queries::Bookings.of_card(card.id),
+          erb :"cards/card", locals: { card: card, message: card.message, letter: Outbox::Letters.of(card),
+                                       booking: Queries::Bookings.of_card(card.id),
                                        brought: Queries::JobsBrought.call(card: card) }
         end
 
@@ -129,7 +140,12 @@ module UprightBench
           start = today + (week * 7)
           last = week == -1 ? today : start + 6
           label = week == -1 ? "overdue" : (start.strftime("%b") if week.positive? && start.month != (start - 7).month)
-          words = week == -1 ? "#{count} overdue: the cards that leave today" : "#{count} due in the week of #{day(start)}: the cards that leave until its end"
+          words = if week == -1
+                    "#{count} overdue: the cards that leave today"
+                  else
+                    "#{count} due in the week of " \
+                      "#{day(start)}: the cards that leave until its end"
+                  end
           { label: label, count: count, overdue: week == -1, href: "/cards?until=#{last.iso8601}", words: words,
             chosen: week == (leaves_until == today ? -1 : (leaves_until - today).to_i / 7) }
         end
@@ -196,9 +212,11 @@ module UprightBench
         end
 
         def message_words(state)
-          { "queued" => "waiting to leave", "handing_over" => "being handed over", "failed" => "failed, will be tried again",
+          { "queued" => "waiting to leave", "handing_over" => "being handed over",
+            "failed" => "failed, will be tried again",
             "given_up" => "failed too often; needs attention", "unsure" => "may have arrived; needs attention",
-            "handed_over" => "handed over", "rejected" => "refused: the address takes nothing", "bounced" => "came back",
+            "handed_over" => "handed over", "rejected" => "refused: the address takes nothing",
+            "bounced" => "came back",
             "withdrawn" => "not sent" }.fetch(state)
         end
 

@@ -54,7 +54,9 @@ module UprightBench
         def counted_lines(line, form)
           status 422 unless line
           said = line ? "#{line.part.name}: #{line.pieces}" : form.errors.values.flatten.join(" ")
-          erb :"counts/_lines", layout: false, locals: { lines: Queries::StockCount.new.lines, said: said, wrong: line.nil? }
+          erb :"counts/_lines", layout: false, locals: {
+            lines: Queries::StockCount.new.lines, said: said, wrong: line.nil?
+          }
         end
 
         # @return [String] as in "+2"

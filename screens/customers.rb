@@ -2,7 +2,7 @@
 
 module UprightBench
   module Screens
-    # Customers and their machines, every machine a ribbon with its due marks.
+    # Customers: the list, a customer with their machines and cards, and a year of what falls due.
     module Customers
       def self.registered(app)
         app.helpers Helpers
@@ -24,7 +24,8 @@ module UprightBench
           form = CustomerForm.new(params)
           begin
             if form.ok?
-              Services::EditCustomer.call(customer, form.fields, version: form.values[:lock_version], how: form.values[:how] || "counter", by: person, at: now)
+              Services::EditCustomer.call(customer, form.fields, version: form.values[:lock_version],
+                how: form.values[:how] || "counter", by: person, at: now)
               say "Saved."
               next redirect("/customers/#{customer.id}", 303)
             end
@@ -42,16 +43,6 @@ module UprightBench
           Services::TryChannelAgain.call(customer, params["channel"].to_s, by: person, at: now)
           redirect "/customers/#{customer.id}", 303
         end
-
-        app.get "/machines/:id/what-if" do
-          machine = Services::Lookup.one(:machine, id_of(params["id"]))
-          @title = "What if, #{machine.sheet.title}"
-          form = WhatIfForm.new(params)
-          status 422 unless form.ok?
-          what_if(machine, form)
-        end
-
-        app.get("/machines/:id") { machine_page(Services::Lookup.one(:machine, id_of(params["id"]))) }
       end
 
       def self.forgetting(app)
@@ -104,7 +95,8 @@ module UprightBench
       module Helpers
         # @return [String] iCalendar
         def due_calendar(customer)
-          rows = Services::YearAhead.call(customer, today: today).map { |row| { id: "due-#{row.id}", date: row.date, summary: "#{row.machine}: #{row.what.join(', ')}" } }
+          rows = Services::YearAhead.call(customer, today: today)
+            .map { |row| { id: "due-#{row.id}", date: row.date, summary: "#{row.machine}: #{row.what.join(', ')}" } }
           day_calendar("#{customer.name}, #{shop.name}", rows)
         end
 
@@ -119,7 +111,8 @@ module UprightBench
 
         def plan_calendar(customer)
           rows = plan_rows(customer).map do |row|
-            { id: "plan-#{customer.id}-#{row[:machine_id]}-#{row[:date].iso8601}", date: row[:date], summary: "#{row[:machine]}: #{row[:what].join(', ')}" }
+            { id: "plan-#{customer.id}-#{row[:machine_id]}-#{row[:date].iso8601}", date: row[:date],
+              summary: "#{row[:machine]}: #{row[:what].join(', ')}" }
           end
           day_calendar("#{customer.name}, #{shop.name}", rows)
         end
@@ -136,18 +129,6 @@ module UprightBench
 
         def service_days_of(customer)
           Services::PlanYear.call(customer, today: today, policies: policies)
-        end
-
-        def life_drawing(machine)
-          life = Queries::MachineLife.new(machine)
-          Drawings::Years.new(lanes: life.places.map { |place| Drawings::Years::Lane.new(**place.to_h) }, jobs: life.taken_in_on, today: today).render
-        end
-
-        # Every date as it would be with another use; nothing is kept.
-        def what_if(machine, form)
-          answer = Services::WhatIf.call(machine, **form.use, on: today) if form.ok?
-          now_due = Queries::MachineDues.call(machine.id).to_h { |due| [[due.position, due.task], due.due_on] }
-          erb :"customers/what_if", layout: !htmx?, locals: { machine: machine, form: form, answer: answer, now_due: now_due }
         end
 
         def customers_page(query)
@@ -181,18 +162,9 @@ module UprightBench
 
         def customer_page(customer, form)
           @title = customer.name
-          erb :"customers/customer", locals: { customer: customer, form: form, page: Queries::CustomerOverview.new(customer) }
-        end
-
-        def machine_page(machine)
-          @title = machine.sheet.title
-          erb :"customers/machine", locals: { machine: machine, core: machine.to_core, use: machine.use_rate(today),
-                                              page: Queries::MachineOverview.new(machine) }
-        end
-
-        # @return [String] the machine's ribbon, with what is due on it
-        def due_ribbon(machine, dues)
-          Drawings::Ribbon.new(sheet: machine.to_core, marks: due_marks(machine.to_core, dues), notes: due_notes(dues)).render
+          erb :"customers/customer", locals: {
+            customer: customer, form: form, page: Queries::CustomerOverview.new(customer)
+          }
         end
 
         def mini_ribbon(machine)
@@ -216,49 +188,9 @@ module UprightBench
           Services::KeepConsent::HOW.fetch(how)
         end
 
-        # @return [String] when and where a machine was bought, and its warranty
-        def bought_words(machine)
-          bought = ", bought #{day(machine.bought_on)}#{" at #{machine.bought_at}" if machine.bought_at}" if machine.bought_on
-          "#{bought}, #{warranty_words(machine.warranty(today))}"
-        end
-
-        # @return [String] what the household shortens, if anything
-        def household_words(machine)
-          household = machine.household
-          return "" if household.words.empty?
-
-          format(" Household: %<words>s, washes and bags × %<factor>.2f.", words: household.words, factor: household.factor(policies.household_factors))
-        end
-
-        # @return [String] pieces and a link to the part
-        def part_link(part, pieces)
-          %(#{pieces} × <a href="/shelf/#{part.id}">#{h(part.name)}</a> <span class="mono">#{h(part.number)}</span>)
-        end
-
-        # @return [Array<Array(Models::Due, Date)>] what would move, with the date as it is
-        def moved_dues(answer, now_due)
-          answer.dues.map { |due| [due, now_due[[due.position, due.task]]] }.reject { |due, was| was == due.due_on }
-        end
-
         # @return [Boolean] whether it is followed: sold and scrapped ones are not
         def followed?(machine)
           %w[in_use stored].include?(machine.state)
-        end
-
-        # What a machine's ribbon says: the action that is due within a month, else leave.
-        # @param core [Core::Sheets::Sheet]
-        # @param dues [Array<Models::Due>] soonest first
-        def due_marks(core, dues)
-          soon = dues.select { |due| due.due_on && due.due_on <= today + 30 }
-          core.positions.to_h { |place| [place.key, :leave] }.merge(soon.reverse.to_h { |due| [due.position, due_mark(due.action)] })
-        end
-
-        def due_notes(dues)
-          dues.reverse_each.to_h { |due| [due.position, due.due_on ? "#{due.action} due #{day(due.due_on)}" : "nothing falls due"] }
-        end
-
-        def due_mark(action)
-          { "wash" => :wash, "clean" => :clean, "replace" => :replace, "inspect" => :unseen }.fetch(action)
         end
       end
     end

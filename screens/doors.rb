@@ -5,9 +5,9 @@ module UprightBench
     # How each route is entered, declared at the route and decided there, after the router has chosen it. Closed is the
     # default: whoever is not signed in is sent away, and whoever may look only may only look.
     #
-    #   app.get "/c/:code", open: true            nobody need be signed in: the code stands for it
-    #   app.post "/c/:code/stop", open: true, token: false   and no form of ours was filled in
-    #   app.post "/sheets", most_bytes: Doors::A_FILE        what a request may carry; a form's worth unless it says otherwise
+    #   app.get "/c/:code", open: true nobody need be signed in: the code stands for it app.post "/c/:code/stop", open:
+    #   true, token: false and no form of ours was filled in app.post "/sheets", most_bytes: Doors::A_FILE what a
+    #   request may carry; a form's worth unless it says otherwise
     #
     # Extends the application, so that nothing can be registered beside it.
     module Doors
@@ -16,14 +16,16 @@ module UprightBench
       A_LONG_LIST = 32 * 1024 * 1024
       PICTURES = 120 * 1024 * 1024 # puma refuses more before it is here
 
-      # `path` is the pattern as it was declared; it is what the log says, since what somebody asked for may hold a code.
+      # `path` is the pattern as it was declared; it is what the log says, since what somebody asked for may hold a
+      # code.
       Door = Struct.new(:verb, :path, :pattern, :open, :token, :most_bytes, keyword_init: true)
 
       READING = %w[GET HEAD].freeze
 
       def route(verb, path, options = {}, &)
-        door = Door.new(verb: verb, path: path, pattern: Mustermann.new(path, **mustermann_opts), open: options.fetch(:open, false),
-                        token: options.fetch(:token, true), most_bytes: options.fetch(:most_bytes, A_FORM)).freeze
+        door = Door.new(verb: verb, path: path, pattern: Mustermann.new(path, **mustermann_opts),
+          open: options.fetch(:open, false),
+          token: options.fetch(:token, true), most_bytes: options.fetch(:most_bytes, A_FORM)).freeze
         (@doors ||= []) << door
         condition { enter(door) }
         super(verb, path, options.except(*Door.members), &)

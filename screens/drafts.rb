@@ -57,17 +57,24 @@ module UprightBench
 
       def self.stations(app)
         app.post "/drafts/:id/stations" do
-          change(params["at"].to_s) { |edit| edit.put_station(named(params["name"]), after: params["after"].to_s.then { |key| key.empty? ? nil : key }) }
+          change(params["at"].to_s) do |edit|
+            edit.put_station(named(params["name"]),
+              after: params["after"].to_s.then { |key| key.empty? ? nil : key })
+          end
         end
 
         app.post "/drafts/:id/stations/:key" do
-          change(params["at"].to_s) { |edit| change_row(edit, "stations", params["key"]) { edit.rename_station(params["key"], named(params["name"])) } }
+          change(params["at"].to_s) do |edit|
+            change_row(edit, "stations",
+              params["key"]) { edit.rename_station(params["key"], named(params["name"])) }
+          end
         end
       end
 
       def self.positions(app)
         app.post "/drafts/:id/positions" do
-          fields = { "name" => named(params["name"]), "station" => params["station"].to_s, "kind" => params["kind"].to_s }
+          fields = { "name" => named(params["name"]), "station" => params["station"].to_s,
+                     "kind" => params["kind"].to_s }
           added = nil
           change(-> { added }) { |edit| edit.put_position(fields).then { |content, key| (added = key) && content } }
         end
@@ -108,7 +115,8 @@ module UprightBench
           return unless form.ok?
 
           relative = form.values[:relative_id] && Services::Lookup.one(:sheet, form.values[:relative_id])
-          Services::BeginDraft.fresh(**form.values.slice(:maker, :model), kind: form.values[:kind].to_sym, relative: relative, by: person, at: now)
+          Services::BeginDraft.fresh(**form.values.slice(:maker, :model), kind: form.values[:kind].to_sym,
+            relative: relative, by: person, at: now)
         rescue Services::Invalid => e
           form.add(e.errors)
           nil
@@ -121,7 +129,8 @@ module UprightBench
           raise Services::Invalid, { note: ["Say what is new."] } if note.empty?
           raise Services::Invalid, { note: ["Too long: at most 300 letters."] } if note.length > 300
 
-          sheet = Services::KeepDraft.call(draft, note: note, by: person, at: now, over: params["over"].to_s[/\A\d{1,18}\z/]&.to_i)
+          sheet = Services::KeepDraft.call(draft, note: note, by: person, at: now,
+            over: params["over"].to_s[/\A\d{1,18}\z/]&.to_i)
           say "Saved as a new version. Jobs under way keep theirs."
           redirect "/sheets/#{sheet.id}", 303
         rescue Services::Invalid, Services::Stale => e
@@ -142,7 +151,8 @@ module UprightBench
           draft_page(draft.refresh, at: at.respond_to?(:call) ? nil : at, said: [e.message])
         rescue Core::Sheets::Invalid => e
           status 422
-          draft_page(draft, at: at.respond_to?(:call) ? nil : at, problems: e.problems, typed: form && { form => params })
+          draft_page(draft, at: at.respond_to?(:call) ? nil : at, problems: e.problems,
+            typed: form && { form => params })
         end
 
         # Moves or takes out a row when its button was pressed; else the block changes it.
@@ -158,7 +168,7 @@ module UprightBench
 
         def draft_ribbon(view)
           Drawings::Ribbon.new(sheet: view.core, marks: sheet_marks(view.core), current: view.at,
-                               link: ->(key) { "/drafts/#{view.draft.id}?at=#{key}" }).render
+            link: ->(key) { "/drafts/#{view.draft.id}?at=#{key}" }).render
         end
 
         # @return [Hash{Object=>String}] turns of a lock => words, the one that the sheet gives among them

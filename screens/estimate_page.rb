@@ -6,8 +6,10 @@ module UprightBench
     module EstimatePage
       # What each state is to the one who waits for the machine.
       STANDS = {
-        taken_in: "It is here. We will look it over.", looked_over: "We looked it over.", settled: "You agreed. It is waiting for the bench.",
-        in_work: "We are working on it.", waiting: "Something is drying, or a part is on its way.", closed_up: "It is ready to collect.",
+        taken_in: "It is here. We will look it over.", looked_over: "We looked it over.",
+        settled: "You agreed. It is waiting for the bench.",
+        in_work: "We are working on it.", waiting: "Something is drying, or a part is on its way.",
+        closed_up: "It is ready to collect.",
         handed_over: "It is back with you.", declined: "Nothing was done, as you asked. It is ready to collect.",
         referred: "It should go to the maker or a competent person; we told you why. Collect it, or ask us."
       }.freeze
@@ -18,8 +20,8 @@ module UprightBench
 
         app.post "/j/:code/agree", open: true do
           answer_estimate("agree") do |job|
-            Services::AgreeToEstimate.call(job.number, id_of(params["estimate"]), by: Services::Actor.customer_by_slip(job), at: now,
-                                                                                  **AgreeForm.agreed(params))
+            Services::AgreeToEstimate.call(job.number, id_of(params["estimate"]),
+              by: Services::Actor.customer_by_slip(job), at: now, **AgreeForm.agreed(params))
           end
         end
 
@@ -46,7 +48,8 @@ module UprightBench
           page = Queries::JobPage.new(job, now: now, policies: policies)
           typed = errors.empty? && problem.nil? ? {} : params
           erb :"estimate_page/page", layout: :"card_page/layout",
-                                     locals: { job: job, page: page, sent: page.sent_estimate, problem: problem, errors: errors, typed: typed }
+            locals: { job: job, page: page, sent: page.sent_estimate, problem: problem,
+                      errors: errors, typed: typed }
         end
 
         # @return [String] the ribbon, with the places that matter in words
@@ -63,7 +66,8 @@ module UprightBench
 
         def agreed_for_customer(agreed)
           call = " We call before it comes to more than #{money(agreed.call_above_cents)}." if agreed.call_above_cents
-          "Agreed by #{agreed.agreed_name}, #{moment(agreed.agreed_at)}: #{money(agreed.total_cents)}.#{call} Thank you."
+          "Agreed by #{agreed.agreed_name}, #{moment(agreed.agreed_at)}: #{money(agreed.total_cents)}.#{call} Thank " \
+            "you."
         end
 
         # @return [Boolean] whether an estimate stands there that was not agreed to
@@ -84,7 +88,8 @@ module UprightBench
           redirect "/j/#{params['code']}##{where}", 303
         rescue Services::Refused, Services::Invalid => e
           status Web::ErrorTable.status(e)
-          estimate_page(job.refresh, problem: { where: where, message: e.message }, errors: e.is_a?(Services::Invalid) ? e.errors : {})
+          estimate_page(job.refresh, problem: { where: where, message: e.message },
+            errors: e.is_a?(Services::Invalid) ? e.errors : {})
         end
       end
     end

@@ -20,7 +20,9 @@ module UprightBench
       # Helpers of this screen's routes.
       module Helpers
         def first_page(form, code = 200)
-          raise Services::NotFound, "This address is not good, or was used already." unless Services::FirstOwner.good?(params["key"], at: now)
+          unless Services::FirstOwner.good?(params["key"], at: now)
+            raise Services::NotFound, "This address is not good, or was used already."
+          end
 
           status code
           headers "cache-control" => "no-store", "x-robots-tag" => "noindex", "referrer-policy" => "no-referrer"

@@ -15,7 +15,8 @@ module UprightBench
       def self.taking_in(app)
         app.get "/take-in/many" do
           customer = Services::Lookup.one(:customer, id_of(params["customer_id"]))
-          fleet_page(customer, FleetForm.blank("request_key" => SecureRandom.uuid, "complaint" => "half-yearly service"))
+          fleet_page(customer, FleetForm.blank("request_key" => SecureRandom.uuid,
+            "complaint" => "half-yearly service"))
         end
 
         app.post "/take-in/many", most_bytes: Doors::A_FILE do
@@ -38,7 +39,8 @@ module UprightBench
         end
 
         app.get "/take-in/tags.pdf" do
-          send_paper("tags", customer: id_of(params["customer_id"]), from: id_of(params["from"]), to: id_of(params["to"]))
+          send_paper("tags", customer: id_of(params["customer_id"]), from: id_of(params["from"]),
+            to: id_of(params["to"]))
         end
       end
       private_class_method :taken
@@ -47,7 +49,9 @@ module UprightBench
       module Helpers
         # @return [Array<Models::Job>, nil] nil when something is wrong, which the form then says
         def take_in_many(customer, form)
-          Services::TakeInFleet.call(customer, form.rows, request_key: form.values[:request_key], by: person, at: now) if form.ok?
+          if form.ok?
+            Services::TakeInFleet.call(customer, form.rows, request_key: form.values[:request_key], by: person, at: now)
+          end
         rescue Services::Invalid, Services::Refused => e
           form.add(base: [e.message])
           nil

@@ -7,16 +7,26 @@ module UprightBench
     module Job
       # Steps of a job and the service each form calls. `typed` are the request's parameters.
       ACTIONS = {
-        "settle" => ->(number, typed, by, at) { Services::Settle.call(number, **SettleForm.agreed(typed), by: by, at: at) },
-        "agree" => ->(number, typed, by, at) { Services::Agree.call(number, **SettleForm.agreed(typed), by: by, at: at) },
+        "settle" => lambda { |number, typed, by, at|
+          Services::Settle.call(number, **SettleForm.agreed(typed), by: by,
+            at: at)
+        },
+        "agree" => lambda { |number, typed, by, at|
+          Services::Agree.call(number, **SettleForm.agreed(typed), by: by,
+            at: at)
+        },
         "close-up" => lambda { |number, typed, by, at|
           Services::CloseUp.call(number, wet_reason: Note.of(typed["wet_reason"], :wet_reason), by: by, at: at)
         },
         "hand-over" => lambda { |number, typed, by, at|
-          Services::HandOver.call(number, counted_out: HandOverForm.counted(typed), missing_note: Note.of(typed["missing_note"], :missing_note), by: by, at: at)
+          Services::HandOver.call(number, counted_out: HandOverForm.counted(typed),
+            missing_note: Note.of(typed["missing_note"], :missing_note), by: by, at: at)
         },
         "estimate" => ->(number, _, by, at) { Services::SendEstimate.call(number, by: by, at: at) },
-        "discount" => ->(number, typed, by, at) { Services::SetDiscount.call(number, **DiscountForm.taken_off(typed), by: by, at: at) },
+        "discount" => lambda { |number, typed, by, at|
+          Services::SetDiscount.call(number, **DiscountForm.taken_off(typed),
+            by: by, at: at)
+        },
         "sheet" => ->(number, _, by, at) { Services::AdoptSheet.call(number, by: by, at: at) },
         "end" => ->(number, typed, by, at) { Services::EndEarly.call(number, how: typed["how"].to_s, by: by, at: at) }
       }.freeze
@@ -52,7 +62,10 @@ module UprightBench
       def self.steps(app)
         app.post "/jobs/:number/stops/:id" do
           number = id_of(params["number"])
-          attempt(number, "stop") { Services::ClearStop.call(number, id_of(params["id"]), note: Note.of(params["note"], :note), by: person, at: now) }
+          attempt(number, "stop") do
+            Services::ClearStop.call(number, id_of(params["id"]),
+              note: Note.of(params["note"], :note), by: person, at: now)
+          end
         end
 
         app.post "/jobs/:number/:step" do
@@ -66,7 +79,10 @@ module UprightBench
       def self.questions(app)
         app.post "/jobs/:number/questions/:id" do
           number = id_of(params["number"])
-          attempt(number, "questions") { Services::AskAboutJob.reply(number, id_of(params["id"]), Note.of(params["reply"], :reply), by: person, at: now) }
+          attempt(number, "questions") do
+            Services::AskAboutJob.reply(number, id_of(params["id"]),
+              Note.of(params["reply"], :reply), by: person, at: now)
+          end
         end
       end
       private_class_method :questions
@@ -79,7 +95,8 @@ module UprightBench
             case params["step"]
             when "part" then Services::ChoosePart.call(number, item, choice: params["choice"].to_s, by: person, at: now)
             when "done" then Services::DoWorkItem.call(number, item, by: person, at: now, wash: how_washed)
-            when "cover" then Services::CoverItem.call(number, item, covered: params["covered"] == "1", by: person, at: now)
+            when "cover" then Services::CoverItem.call(number, item, covered: params["covered"] == "1", by: person,
+              at: now)
             when "undo" then Services::UndoWorkItem.call(number, item, by: person, at: now)
             else pass
             end
@@ -108,7 +125,8 @@ module UprightBench
           redirect "/jobs/#{number}#next", 303
         rescue Services::Refused, Services::Stale, Services::Invalid => e
           status Web::ErrorTable.status(e)
-          job_page(number, problem: { where: where, message: e.message }, typed: params, errors: e.is_a?(Services::Invalid) ? e.errors : {})
+          job_page(number, problem: { where: where, message: e.message }, typed: params,
+            errors: e.is_a?(Services::Invalid) ? e.errors : {})
         end
 
         # @return [PartChoices]
@@ -118,7 +136,7 @@ module UprightBench
 
         def job_ribbon(page)
           Drawings::Ribbon.new(sheet: page.sheet, marks: page.marks, notes: page.notes,
-                               link: ->(key) { "/jobs/#{page.job.number}/look-over?at=#{key}" }).render
+            link: ->(key) { "/jobs/#{page.job.number}/look-over?at=#{key}" }).render
         end
 
         def customer_link(job)
@@ -142,7 +160,9 @@ module UprightBench
         end
 
         def error_at(errors, name, label)
-          errors[name] ? %(<p class="field-error" id="#{name}-error">#{h("#{label} #{errors[name].join('; ')}")}</p>) : ""
+          return "" unless errors[name]
+
+          %(<p class="field-error" id="#{name}-error">#{h("#{label} #{errors[name].join('; ')}")}</p>)
         end
 
         def how_washed
@@ -151,7 +171,8 @@ module UprightBench
 
         # @return [JobPapers] of the job that the address names
         def job_papers
-          page = Queries::JobPage.new(Services::Lookup.job_to_show(id_of(params["number"])), now: now, policies: policies)
+          page = Queries::JobPage.new(Services::Lookup.job_to_show(id_of(params["number"])), now: now,
+            policies: policies)
           JobPapers.new(page, shop: shop, words: self, now: now, policies: policies)
         end
 

@@ -5,8 +5,10 @@ module UprightBench
     # The walk along the air path: every station on one page, one of them in hand, each place saved at once. Two people
     # may walk the same machine: a page asks every few seconds for what the other one recorded.
     module LookOver
-      KEYS = [["↓ ↑", "next and previous place"], ["← →", "next and previous station"], ["1 to 5", "on a place: leave, clean, wash, replace, refer"],
-              ["Enter", "on a place: to its measure; in a measure: save and go on"], ["0 to 5", "in a scale: that step; in a list: that word"],
+      KEYS = [["↓ ↑", "next and previous place"], ["← →", "next and previous station"],
+              ["1 to 5", "on a place: leave, clean, wash, replace, refer"],
+              ["Enter", "on a place: to its measure; in a measure: save and go on"],
+              ["0 to 5", "in a scale: that step; in a list: that word"],
               ["f", "all the rest of this station is fine"], ["k", "skip this place"]].freeze
 
       def self.registered(app)
@@ -43,7 +45,10 @@ module UprightBench
 
         app.post "/jobs/:number/skips/:position" do |_, position|
           job = job_asked
-          save(job, position) { Services::SkipPlace.call(job.number, position, reason: skip_reason, by: person, at: now) }
+          save(job, position) do
+            Services::SkipPlace.call(job.number, position, reason: skip_reason, by: person,
+              at: now)
+          end
         end
 
         app.post "/jobs/:number/stations/:station/fine" do |_, station|
@@ -65,7 +70,9 @@ module UprightBench
           @title = "Look over #{number}"
           @keys = KEYS
           @script = "look_over.js"
-          erb :"look_over/page", locals: { walk: walk_of(Services::Lookup.job_to_show(number), at: at, form: form), problem: problem }
+          erb :"look_over/page", locals: {
+            walk: walk_of(Services::Lookup.job_to_show(number), at: at, form: form), problem: problem
+          }
         end
 
         # The job is read once, locked: its sheet says what may be recorded at the place.
@@ -106,7 +113,8 @@ module UprightBench
           show_changed(walk_of(job, at: params["at"] || key, form: (form if problem)), key => problem)
         end
 
-        # The rows that changed since the page was drawn, and always those in `own`; the ribbon and the outcome with them.
+        # The rows that changed since the page was drawn, and always those in `own`; the ribbon and the outcome with
+        # them.
         # @param own [Hash{String=>String, nil}] position => what went wrong there
         def show_changed(walk, own = {})
           keys = walk.changed(since) | own.keys
@@ -124,9 +132,13 @@ module UprightBench
         def skip_reason
           words = [params["reason"], params["other_reason"]].map { |text| text.to_s.strip }
           reason = params.key?("other") ? words.last : words.first
-          raise Services::Refused, "That reason is too long: at most #{LONGEST_REASON} letters." if reason.length > LONGEST_REASON
+          if reason.length > LONGEST_REASON
+            raise Services::Refused, "That reason is too long: at most #{LONGEST_REASON} letters."
+          end
           raise Services::Refused, "Write why it is skipped." if params.key?("other") && reason.empty?
-          raise Services::Refused, "Some signs of the reason could not be read. Type them again." if reason.include?(Form::UNREADABLE)
+          if reason.include?(Form::UNREADABLE)
+            raise Services::Refused, "Some signs of the reason could not be read. Type them again."
+          end
 
           reason
         end
@@ -142,7 +154,9 @@ module UprightBench
           unit = policies.findings.length_unit
           fields = Core::Findings::KINDS.fetch(place.kind)
           seen = FindingForm.written(place, finding.seen, unit: unit)
-          seen.filter_map { |name, value| fields.fetch(name).words(value, unit: unit) if value && fields.key?(name) }.join(", ")
+          seen.filter_map do |name, value|
+            fields.fetch(name).words(value, unit: unit) if value && fields.key?(name)
+          end.join(", ")
         end
       end
     end

@@ -80,13 +80,16 @@ module UprightBench
           @title = "What to order"
           short = Queries::ToOrder.new
           Services::ForecastShelf.ask(by: person, at: now) if short.stale?(today)
-          erb :"orders/short", locals: { short: short, form: form, failed: supplier, key: form.value(:request_key) || SecureRandom.uuid }
+          erb :"orders/short", locals: {
+            short: short, form: form, failed: supplier, key: form.value(:request_key) || SecureRandom.uuid
+          }
         end
 
         def place_order(supplier, form)
           return unless form.ok?
 
-          Services::PlaceOrder.call(supplier, pieces: form.pieces, request_key: form.values[:request_key], by: person, at: now)
+          Services::PlaceOrder.call(supplier, pieces: form.pieces, request_key: form.values[:request_key], by: person,
+            at: now)
         rescue Services::Invalid => e
           form.add(e.errors)
           nil
@@ -95,7 +98,8 @@ module UprightBench
         def receive_order(number, form)
           return unless form.ok?
 
-          Services::ReceiveOrder.call(number, pieces: form.pieces, request_key: form.values[:request_key], by: person, at: now)
+          Services::ReceiveOrder.call(number, pieces: form.pieces, request_key: form.values[:request_key], by: person,
+            at: now)
         rescue Services::Invalid, Services::Refused => e
           form.add(e.is_a?(Services::Invalid) ? e.errors : { pieces: [e.message] })
           nil
@@ -114,15 +118,18 @@ module UprightBench
         # @return [Array<Hash>] as Formats::OrderList and Papers::SupplierOrder take them
         def order_rows(order)
           order.lines.map do |line|
-            { **line.part.values.slice(:number, :name, :maker, :barcode), pieces: line.pieces,
-                                                                          packs: Rational(line.pieces, line.part.pack_pieces), cost_cents: line.cost_cents }
+            part = line.part
+            known = part.values.slice(:number, :name, :maker, :barcode)
+            { **known, pieces: line.pieces, packs: Rational(line.pieces, part.pack_pieces),
+                       cost_cents: line.cost_cents }
           end
         end
 
         def order_paper(order)
           sender = [shop.name, shop.street, shop.town, shop.phone, shop.email].compact.join(", ")
-          Papers::SupplierOrder.new(shop: sender, number: order.number, supplier: order.supplier.name, date: day(zone_date(order.ordered_at)),
-                                    by: order.orderer.name, lines: order_rows(order), money: method(:money)).render
+          Papers::SupplierOrder.new(shop: sender, number: order.number, supplier: order.supplier.name,
+            date: day(zone_date(order.ordered_at)),
+            by: order.orderer.name, lines: order_rows(order), money: method(:money)).render
         end
 
         # @return [String] a mail to the supplier, for the program that writes mails
@@ -153,14 +160,16 @@ module UprightBench
         def expected_words(row)
           forecast = row.forecast or return
           format("%<dues>.2f due and %<walk_ins>.2f walk-ins in %<days>d days: target %<level>d.",
-                 dues: forecast.from_dues, walk_ins: forecast.from_walk_ins, days: forecast.days, level: row.order.level)
+            dues: forecast.from_dues, walk_ins: forecast.from_walk_ins, days: forecast.days,
+            level: row.order.level)
         end
 
         def supplier_summary(supplier, rows)
           cost = rows.filter_map(&:cost_cents).sum
           days = supplier.learned_lead_days || supplier.lead_days
           stated = " (#{supplier.lead_days} stated)" if days != supplier.lead_days
-          "#{counted(rows.size, 'part')}#{", #{money(cost)} without tax" if cost.positive?}. Delivery in #{counted(days, 'day')}#{stated}."
+          "#{counted(rows.size, 'part')}#{", #{money(cost)} without tax" if cost.positive?}. Delivery in " \
+            "#{counted(days, 'day')}#{stated}."
         end
       end
     end

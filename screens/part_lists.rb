@@ -16,7 +16,10 @@ module UprightBench
 
       def self.out(app)
         app.get("/shelf/list") { list_page }
-        app.get("/shelf/list.csv") { allow!(:bulk_export) && csv(Formats::PartList.write(Queries::PartsOnShelf.for_a_file), "parts-#{today.iso8601}") }
+        app.get("/shelf/list.csv") do
+          allow!(:bulk_export) &&
+            csv(Formats::PartList.write(Queries::PartsOnShelf.for_a_file), "parts-#{today.iso8601}")
+        end
         app.get("/shelf/labels.pdf") { send_paper("shelf_labels", **labels_asked) }
       end
 
@@ -63,7 +66,12 @@ module UprightBench
         # @return [Models::PartImport, nil] nil when there is nothing in it
         def keep_list
           file = params["list_file"]
-          source = file.is_a?(Hash) && file[:tempfile]&.size&.positive? ? file[:tempfile] : StringIO.new(params["list"].to_s)
+          source = if file.is_a?(Hash) && file[:tempfile]&.size&.positive?
+                     file[:tempfile]
+                   else
+                     StringIO.new(params["list"]
+                               .to_s)
+                   end
           Services::KeepPartList.call(source, by: person, at: now)
         rescue Services::Invalid
           nil
@@ -76,10 +84,12 @@ module UprightBench
         def changes_page(import, problem: nil, layout: !htmx?)
           @title = "Changes"
           reading = (import.reading || {}).to_hash
-          erb :"part_lists/changes", layout: layout && page_layout, locals: { import: import, reading: reading, problem: problem || import.refused }
+          erb :"part_lists/changes", layout: layout && page_layout,
+            locals: { import: import, reading: reading, problem: problem || import.refused }
         end
 
-        FIELD_WORDS = { price_cents: "price", cost_cents: "cost", lead_days: "delivery days", pack_pieces: "pack", life_months: "months of service" }.freeze
+        FIELD_WORDS = { price_cents: "price", cost_cents: "cost", lead_days: "delivery days", pack_pieces: "pack",
+                        life_months: "months of service" }.freeze
 
         # @param change [Hash] as Services::ReadPartList tells it
         # @return [String] what is new, or what it was and will be
@@ -99,7 +109,10 @@ module UprightBench
         end
 
         def changed_words(fields)
-          fields.map { |field, values| "#{field_words(field)} #{values.map { |value| value_words(field, value) }.join(' → ')}" }.join("; ")
+          fields.map do |field, values|
+            "#{field_words(field)} " \
+              "#{values.map { |value| value_words(field, value) }.join(' → ')}"
+          end.join("; ")
         end
 
         def field_words(field)

@@ -28,7 +28,10 @@ module UprightBench
       module Helpers
         # @return [Array<Hash>] the files of a multipart form; an empty file field sends none
         def uploads
-          Array(params["pictures"]).grep(Hash).select { |file| file[:tempfile].respond_to?(:path) && !file[:filename].to_s.empty? }
+          Array(params["pictures"]).grep(Hash).select do |file|
+            file[:tempfile].respond_to?(:path) && !file[:filename]
+              .to_s.empty?
+          end
         end
       end
     end

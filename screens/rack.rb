@@ -12,7 +12,8 @@ module UprightBench
         app.post "/rack/:stay/off" do
           stay = id_of(params["stay"])
           begin
-            Services::TakeOffRack.call(stay, by: person, at: now, early_reason: Job::Note.of(params["early_reason"], :early_reason))
+            Services::TakeOffRack.call(stay, by: person, at: now,
+              early_reason: Job::Note.of(params["early_reason"], :early_reason))
             redirect "/rack", 303
           rescue Services::Refused, Services::Invalid => e
             status Web::ErrorTable.status(e)
@@ -25,7 +26,8 @@ module UprightBench
       module Helpers
         def rack_page(problem: nil, typed: {})
           @title = "Drying rack"
-          erb :"rack/page", locals: { slots: Queries::RackSlots.call, problem: problem, typed: typed, air: policies.drying_air }
+          erb :"rack/page", locals: { slots: Queries::RackSlots.call, problem: problem, typed: typed,
+                                      air: policies.drying_air }
         end
 
         # @return [String] how full it is
@@ -47,7 +49,8 @@ module UprightBench
 
         def rack_clock(stay)
           share = (now - stay.washed_at) / (stay.dry_at - stay.washed_at)
-          Drawings::RackClock.new(share: share, label: stay.dry?(now) ? "dry" : "wet until #{moment(stay.dry_at)}").render
+          Drawings::RackClock.new(share: share, label: stay.dry?(now) ? "dry" : "wet until #{moment(stay.dry_at)}")
+            .render
         end
       end
     end

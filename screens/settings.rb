@@ -67,7 +67,7 @@ module UprightBench
         # @param sheet [Models::Sheet, nil] of this model only; as the address says where left out
         def recomputes_under_way(sheet = params["sheet"] && Services::Lookup.one(:sheet, id_of(params["sheet"])))
           partial :"settings/_recomputes", recomputes: Queries::RecomputesUnderWay.call(sheet&.id),
-                                           path: "/settings/recomputes#{"?sheet=#{sheet.id}" if sheet}"
+            path: "/settings/recomputes#{"?sheet=#{sheet.id}" if sheet}"
         end
 
         # @param policy [Core::Policies::Number, Core::Policies::Choice]

@@ -45,7 +45,9 @@ module UprightBench
         def sheet_page(sheet)
           history = Queries::SheetHistory.new(sheet, params["version"])
           @title = sheet.title
-          erb :"sheets/sheet", locals: { sheet: sheet, core: history.shown.to_core, shown: history.shown, history: history }
+          erb :"sheets/sheet", locals: {
+            sheet: sheet, core: history.shown.to_core, shown: history.shown, history: history
+          }
         end
 
         # What a sheet says of each place, as marks: what may be washed, what has a clock for a new part, and the rest.
@@ -72,7 +74,8 @@ module UprightBench
           text = SheetUpload.text(params)
           newest = Services::AddSheet.newest
           sheet = Services::AddSheet.call(Formats::SheetFile.read(text), by: person, at: now, note: "from a file")
-          say sheet.current_version_id > newest ? "Sheet added from the file." : "The file says the same as the sheet on file. Nothing changed."
+          say sheet.current_version_id > newest ? "Sheet added from the file." : "The file says the same as the " \
+            "sheet on file. Nothing changed."
           redirect "/sheets/#{sheet.id}", 303
         rescue Formats::Malformed => e
           sheets_page(typed: text, problems: e.problems)
@@ -83,16 +86,20 @@ module UprightBench
         def sheets_page(typed: nil, problems: [])
           @title = "Sheets"
           status 422 if problems.any?
-          erb :"sheets/page", locals: { list: Queries::SheetList.new(params["q"], params["after"]), typed: typed, problems: problems }
+          erb :"sheets/page", locals: {
+            list: Queries::SheetList.new(params["q"], params["after"]), typed: typed, problems: problems
+          }
         end
 
         # @return [String] a link to a draft, with who began it
         def draft_link(draft)
-          %(<a href="/drafts/#{draft.id}">#{h("#{draft.content['maker']} #{draft.content['model']}")}</a> (#{h(draft.beginner.name)}))
+          title = draft.content.values_at("maker", "model").join(" ")
+          %(<a href="/drafts/#{draft.id}">#{h(title)}</a> (#{h(draft.beginner.name)}))
         end
 
         def sheet_summary(core)
-          "#{core.kind}, #{core.power}, #{core.positions.size} places, #{core.positions.sum { |place| place.tasks.size }} tasks with clocks, " \
+          "#{core.kind}, #{core.power}, #{core.positions.size} places, " \
+            "#{core.positions.sum { |place| place.tasks.size }} tasks with clocks, " \
             "warranty #{warranty_terms(core)}"
         end
 
@@ -137,7 +144,10 @@ module UprightBench
 
         # @return [String] as in "clip yes, frame wide"
         def attribute_words(attributes)
-          attributes.map { |name, value| "#{name.tr('_', ' ')} #{{ true => 'yes', false => 'no' }.fetch(value, value)}" }.join(", ")
+          attributes.map do |name, value|
+            "#{name.tr('_', ' ')} " \
+              "#{{ true => 'yes', false => 'no' }.fetch(value, value)}"
+          end.join(", ")
         end
 
         def station_name(core, place)
@@ -146,7 +156,12 @@ module UprightBench
 
         # @return [Array<String>] what a version changed
         def version_changes(version, before)
-          before ? Core::Sheets::Changes.new(before.content.to_hash, version.content.to_hash).call.first(MOST_CHANGES) : []
+          if before
+            Core::Sheets::Changes.new(before.content.to_hash, version.content.to_hash)
+              .call.first(MOST_CHANGES)
+          else
+            []
+          end
         end
       end
     end

@@ -12,7 +12,8 @@ module UprightBench
         app.get "/shelf" do
           @title = "Shelf"
           query = params["q"].to_s.strip
-          erb :"shelf/page", locals: { parts: Queries::PartsOnShelf.call(query, after: params["after"].to_s), query: query }
+          erb :"shelf/page", locals: { parts: Queries::PartsOnShelf.call(query, after: params["after"].to_s),
+                                       query: query }
         end
 
         app.get("/shelf/fit") { fit_page }
@@ -53,9 +54,11 @@ module UprightBench
 
         def move(part, form, kind)
           if kind == "receive"
-            Services::MoveStock.call(part, pieces: form.values[:pieces], kind: "received", by: person, at: now, request_key: form.values[:request_key])
+            Services::MoveStock.call(part, pieces: form.values[:pieces], kind: "received", by: person, at: now,
+              request_key: form.values[:request_key])
           else
-            Services::CountStock.call(part, pieces: form.values[:counted], reason: form.values[:reason], by: person, at: now)
+            Services::CountStock.call(part, pieces: form.values[:counted], reason: form.values[:reason], by: person,
+              at: now)
           end
         end
 
@@ -73,8 +76,10 @@ module UprightBench
 
         # @return [Array<String>] what is known of a part, in a few words each
         def part_facts(part)
-          [part.kind, money(part.price_cents), part.filter_class && "class #{Core::Fit::FilterClass.words(part.filter_class)}",
-           part.maker && "made by #{part.maker}", ("pattern part" if part.pattern), ("no longer made" if part.discontinued), supply_words(part),
+          [part.kind, money(part.price_cents), part.filter_class &&
+            "class #{Core::Fit::FilterClass.words(part.filter_class)}",
+           part.maker && "made by #{part.maker}", ("pattern part" if part.pattern),
+           ("no longer made" if part.discontinued), supply_words(part),
            (attribute_words(part[:attributes]) unless part[:attributes].empty?), contents_words(part)].compact
         end
 
@@ -90,8 +95,9 @@ module UprightBench
         end
 
         def forecast_drawing(forecast, order)
-          Drawings::PartForecast.new(weeks: forecast.weeks.to_a, walk_ins_a_week: forecast.walk_ins_a_week, free: order.free, level: order.level,
-                                     days: forecast.days, today: today).render
+          Drawings::PartForecast.new(weeks: forecast.weeks.to_a, walk_ins_a_week: forecast.walk_ins_a_week,
+            free: order.free, level: order.level,
+            days: forecast.days, today: today).render
         end
 
         def order_words(part, order)
@@ -102,7 +108,7 @@ module UprightBench
 
         def fit_ribbon(asked)
           Drawings::Ribbon.new(sheet: asked.sheet, marks: sheet_marks(asked.sheet), current: asked.place&.key,
-                               link: ->(key) { "/shelf/fit?sheet=#{asked.sheet_id}&at=#{key}" }).render
+            link: ->(key) { "/shelf/fit?sheet=#{asked.sheet_id}&at=#{key}" }).render
         end
       end
     end

@@ -39,7 +39,8 @@ module UprightBench
         def keep_supplier(form)
           return unless form.ok?
 
-          Services::KeepSupplier.call(form.values[:id], **form.values.slice(:name, :email, :lead_days), by: person, at: now)
+          Services::KeepSupplier.call(form.values[:id], **form.values.slice(:name, :email, :lead_days), by: person,
+            at: now)
         rescue Services::Invalid => e
           form.add(e.errors)
           nil

@@ -6,10 +6,13 @@ module UprightBench
   module Screens
     # From a machine on the counter to a job on the bench.
     module TakeIn
-      COMPLAINTS = ["pulses", "weak on the floor", "weak everywhere", "no suction", "brush does not turn", "smells", "dirt comes back out",
-                    "short run time", "yearly service", "hard to push", "dust in the exhaust air", "lid or bin stiff", "noise"].freeze
+      COMPLAINTS = ["pulses", "weak on the floor", "weak everywhere", "no suction", "brush does not turn", "smells",
+                    "dirt comes back out",
+                    "short run time", "yearly service", "hard to push", "dust in the exhaust air", "lid or bin stiff",
+                    "noise"].freeze
 
-      KEYS = [["1 to 9", "the first nine complaints"], ["n", "none of the conditions"], ["m", "made safe"], ["Enter", "take it in"],
+      KEYS = [["1 to 9", "the first nine complaints"], ["n", "none of the conditions"], ["m", "made safe"],
+              ["Enter", "take it in"],
               ["↓ ↑", "walk the results"]].freeze
 
       # The machines found of one customer.
@@ -48,7 +51,10 @@ module UprightBench
         end
 
         def take_in_subject
-          ids = %w[machine_id customer_id].to_h { |name| [name.to_sym, params[name].to_s.empty? ? nil : id_of(params[name])] }
+          ids = %w[machine_id customer_id].to_h do |name|
+            [name.to_sym,
+             params[name].to_s.empty? ? nil : id_of(params[name])]
+          end
           Queries::TakeInSubject.new(**ids, fresh: params.key?("new"))
         end
 
@@ -61,7 +67,7 @@ module UprightBench
         # @return [Array<Group>]
         def customers_found(query)
           Services::FindCustomers.call(query).group_by { |hit| [hit.customer_id, hit.name] }
-                                 .map { |(id, name), hits| Group.new(id, name, hits.select(&:machine_id)) }
+            .map { |(id, name), hits| Group.new(id, name, hits.select(&:machine_id)) }
         end
 
         # @return [String] what was typed, where it may be a name
@@ -74,16 +80,20 @@ module UprightBench
           typed = { "request_key" => SecureRandom.uuid, "customer" => { "name" => params["name"].to_s } }
           machine = subject.machine or return typed
 
-          typed.merge("hours_per_week" => machine.hours_per_week&.to_f&.then { |hours| format("%g", hours) }, "traits" => machine.traits.to_a,
-                      "allergy" => (machine.allergy ? "1" : nil))
+          typed.merge("hours_per_week" => machine.hours_per_week&.to_f&.then { |hours| format("%g", hours) },
+            "traits" => machine.traits.to_a,
+            "allergy" => (machine.allergy ? "1" : nil))
         end
 
         # A model that was typed in full, and not chosen from the list, is the one of that name.
         def with_model(params)
           machine = params["machine"]
-          return params unless machine.is_a?(Hash) && machine["sheet_id"].to_s.empty? && !params["sheet_title"].to_s.strip.empty?
+          unless machine.is_a?(Hash) && machine["sheet_id"].to_s.empty? && !params["sheet_title"].to_s.strip.empty?
+            return params
+          end
 
-          params.merge("machine" => machine.merge("sheet_id" => Queries::FindSheets.exactly(params["sheet_title"].to_s)&.to_s))
+          params.merge("machine" => machine.merge("sheet_id" => Queries::FindSheets.exactly(params["sheet_title"]
+            .to_s)&.to_s))
         end
 
         # @return [Models::Job, nil] nil when the form says why not

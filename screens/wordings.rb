@@ -2,7 +2,8 @@
 
 module UprightBench
   module Screens
-    # The owner's words on the cards, language by language, seen with real customers before they are kept; and what cards offer.
+    # The owner's words on the cards, language by language, seen with real customers before they are kept; and what
+    # cards offer.
     module Wordings
       ONE_LINE = /\A.{0,60}\z/ # what a field of one line shows
 
@@ -17,7 +18,9 @@ module UprightBench
 
         app.post "/cards/words" do
           form = WordsForm.new(params)
-          next erb(:"wordings/_preview", layout: !htmx?, locals: { previews: word_previews(form), form: form }) if params["look"]
+          if params["look"]
+            next erb(:"wordings/_preview", layout: !htmx?, locals: { previews: word_previews(form), form: form })
+          end
 
           allow!(:card_words)
           keep_words(form) ? redirect("/cards/words?language=#{form.language}", 303) : words_page(form)
@@ -47,8 +50,10 @@ module UprightBench
       module Helpers
         def words_page(form, offer: OfferForm.blank("starts_on" => today.iso8601, "ends_on" => (today + 90).iso8601))
           @title = "Words and offers"
-          erb :"wordings/page", locals: { form: form, offer: offer, languages: card_words.languages, offers: Queries::OffersMade.call,
-                                          previews: word_previews(form) }
+          erb :"wordings/page", locals: {
+            form: form, offer: offer, languages: card_words.languages, offers: Queries::OffersMade.call,
+            previews: word_previews(form)
+          }
         end
 
         def offer_refused(form)
@@ -65,8 +70,9 @@ module UprightBench
           as_it_comes, allowed, needed, label = text
           hint = "Fields: #{in_braces(allowed)}#{". Needed: #{in_braces(needed)}" if needed.any?}" if allowed.any?
           rows = { email_body: 11, post_body: 11, phone_body: 6 }.fetch(name, 3)
-          field(form, name, label: label, as: (as_it_comes.match?(ONE_LINE) ? :input : :area), hint: hint, maxlength: WordsForm::LONGEST,
-                            rows: rows, disabled: (true unless may?(:card_words)))
+          field(form, name, label: label, as: (as_it_comes.match?(ONE_LINE) ? :input : :area), hint: hint,
+            maxlength: WordsForm::LONGEST,
+            rows: rows, disabled: (true unless may?(:card_words)))
         end
 
         # @param texts [Hash{Symbol=>Array}] of Core::Cards::Texts
@@ -81,7 +87,10 @@ module UprightBench
 
         # @return [Hash{String=>Array<String>}] what a text is => what is wrong with it
         def word_problems(form)
-          Core::Cards::Words.new(texts: form.texts).problems.transform_keys { |name| Core::Cards::Texts::ALL.fetch(name).last }
+          Core::Cards::Words.new(texts: form.texts).problems.transform_keys do |name|
+            Core::Cards::Texts::ALL.fetch(name)
+              .last
+          end
         end
 
         # The sentences of the customer's page, filled as for somebody who answered and booked a day.
@@ -89,7 +98,8 @@ module UprightBench
         def page_preview(form)
           words = Core::Cards::Words.new(texts: form.texts)
           [words.phrase(:page_hello, customer: "Edda"), words.phrase(:page_told, answers: words.text(:will_come)),
-           words.phrase(:page_booking, day: words.date(today + 3)), words.text(:page_due), words.text(:page_tell), words.text(:page_come_on),
+           words.phrase(:page_booking, day: words.date(today + 3)), words.text(:page_due), words.text(:page_tell),
+           words.text(:page_come_on),
            *%i[will_come send_part done_elsewhere not_now no_longer_have stop_writing].map { |name| words.text(name) }]
         end
 
@@ -97,7 +107,8 @@ module UprightBench
         def offer_terms(offer)
           channel = ", by #{channel_words(offer.channel)} only" if offer.channel
           first = ", first cards only" if offer.first_only
-          "#{day(offer.starts_on)} to #{day(offer.ends_on)}#{channel}#{first}, #{offer.fleets ? 'fleets too' : 'not for fleets'}"
+          "#{day(offer.starts_on)} to #{day(offer.ends_on)}#{channel}#{first}, " \
+            "#{offer.fleets ? 'fleets too' : 'not for fleets'}"
         end
 
         def in_braces(names)

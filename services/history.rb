@@ -9,11 +9,12 @@ module UprightBench
       # @param verb [String] as in "took in"
       # @param subject [Sequel::Model]
       # @param by [Models::Person, Actor]
-      # @raise [Forbidden] for somebody who may only look, whatever let them get so far; what was begun is rolled back with it
+      # @raise [Forbidden] for somebody who may only look, whatever let them get so far; what was begun is rolled back
+      #   with it
       def note(verb, subject, by:, at:, job: nil, data: {})
         Permissions.check!(:work, by)
         Models::Event.insert(verb: verb, subject: subject.model.table_name.to_s, subject_id: subject.id, at: at,
-                             person_id: by.id, actor: by.name, job_id: job&.id, data: Sequel.pg_jsonb(data))
+          person_id: by.id, actor: by.name, job_id: job&.id, data: Sequel.pg_jsonb(data))
       end
     end
   end

@@ -9,8 +9,10 @@ module UprightBench
       module_function
 
       # What may be looked up, and what it is called.
-      WORDS = { answer: "answer", batch: "batch", booking: "booking", card: "card", customer: "customer", draft: "draft", job: "job", machine: "machine",
-                offer: "offer", paper_run: "paper", part: "part", part_import: "list", picture: "picture", rack_stay: "part on the rack",
+      WORDS = { answer: "answer", batch: "batch", booking: "booking", card: "card", customer: "customer",
+                draft: "draft", job: "job", machine: "machine",
+                offer: "offer", paper_run: "paper", part: "part", part_import: "list", picture: "picture",
+                rack_stay: "part on the rack",
                 sheet: "sheet", supplier: "supplier" }.freeze
 
       # @param name [Symbol] one of WORDS
@@ -23,20 +25,24 @@ module UprightBench
 
       # @raise [NotFound]
       def job(number, lock: false)
-        found = Models::Job.where(number: number).then { |jobs| lock ? jobs.for_update : jobs }.first if number.between?(1, BIGGEST_ID)
+        if number.between?(1, BIGGEST_ID)
+          found = Models::Job.where(number: number).then { |jobs| lock ? jobs.for_update : jobs }.first
+        end
         found || raise(NotFound, "There is no job #{number}.")
       end
 
       # @return [Models::Job] with machine, sheet, customer and who made it safe, read in one query
       # @raise [NotFound]
       def job_to_show(number)
-        whole = Models::Job.where(Sequel[:jobs][:number] => number).eager_graph(:customer, :made_safe_person, machine: :sheet)
+        whole = Models::Job.where(Sequel[:jobs][:number] => number)
+          .eager_graph(:customer, :made_safe_person, machine: :sheet)
         (whole.all.first if number.between?(1, BIGGEST_ID)) || raise(NotFound, "There is no job #{number}.")
       end
 
       # @raise [NotFound] when the job has no such item
       def work_item(job, id)
-        Models::WorkItem.first(id: id.clamp(0, BIGGEST_ID), job_id: job.id) || raise(NotFound, "Job #{job.number} has no such work item.")
+        Models::WorkItem.first(id: id.clamp(0, BIGGEST_ID), job_id: job.id) ||
+          raise(NotFound, "Job #{job.number} has no such work item.")
       end
     end
   end

@@ -2,8 +2,8 @@
 
 module UprightBench
   module Services
-    # Makes those wait who are about to make the same thing, where there is no row yet that could be locked. The lock falls with
-    # the transaction, and whoever waited sees what the other one made.
+    # Makes those wait who are about to make the same thing, where there is no row yet that could be locked. The lock
+    # falls with the transaction, and whoever waited sees what the other one made.
     module OneAtATime
       module_function
 

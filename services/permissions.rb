@@ -11,7 +11,8 @@ module UprightBench
       TABLE = {
         work: [STAFF, "You may look, and change nothing."],
         rough_sheets: [STAFF, "You may look, and change nothing."],
-        sheets: [%w[technician owner], "Only a technician or the owner changes a full sheet. At the counter a rough one can be begun."],
+        sheets: [%w[technician owner], "Only a technician or the owner changes a full sheet. At the counter a rough " \
+                                       "one can be begun."],
         settings: [OWNER, "Only the owner may change the settings."],
         card_words: [OWNER, "Only the owner may change what the cards say."],
         card_offers: [OWNER, "Only the owner may change what the cards offer."],

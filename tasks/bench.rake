@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-desc "Time every main page on the database that DATABASE_URL names, weigh web and worker, and time a shop of ten years (prints, judges nothing)"
+desc "Time every main page on the database that DATABASE_URL names, weigh web and worker, and time a shop of ten " \
+     "years (prints, judges nothing)"
 task bench: ["bench:demo", "bench:ten_years"]
 
 namespace :bench do
@@ -19,7 +20,8 @@ namespace :bench do
     UprightBench::Measure::Weight.new.call
   end
 
-  desc "Time a shop of ten years in a private cluster, made in some minutes the first time (CUSTOMERS=1000 for a smaller one)"
+  desc "Time a shop of ten years in a private cluster, made in some minutes the first time (CUSTOMERS=1000 for a " \
+       "smaller one)"
   task :ten_years do
     require_relative "../measure/ten_years"
     UprightBench::Measure::TenYears.new(customers: ENV.fetch("CUSTOMERS", "100000")).call

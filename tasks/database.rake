@@ -41,12 +41,16 @@ namespace :shop do
       abort "This shop cannot be opened: #{e.message}."
     end
     key = UprightBench::Services::FirstOwner.invite(at: Time.now)
-    puts "", "Nobody can sign in yet. Make the owner's account, once, within a day, at", "  #{settings.public_url}/first/#{key}", "" if key
+    if key
+      puts "", "Nobody can sign in yet. Make the owner's account, once, within a day, at",
+        "  #{settings.public_url}/first/#{key}", ""
+    end
   end
 end
 
 namespace :keys do
-  desc "A new key for one purpose (session, sign_in, cards or slips); what the old one signed stays good until it has run out"
+  desc "A new key for one purpose (session, sign_in, cards or slips); what the old one signed stays good until it " \
+       "has run out"
   task :renew, [:purpose] => "db:boot" do |_, arguments|
     settings = UprightBench::SETTINGS
     UprightBench::Config::Keys.make(settings.keys_file, today: Date.today, secret: settings.own_secret)

@@ -16,17 +16,21 @@ namespace :hostile do
     @instance.wait_until_up
   end
 
-  desc "20,000 hostile requests to an instance of its own (COUNT, SEED); says what came back, and fails when something must not have"
+  desc "20,000 hostile requests to an instance of its own (COUNT, SEED); says what came back, and fails when " \
+       "something must not have"
   task attack: :instance do
     require_relative "../hostile/attack"
-    well = Hostile::Attack.new(@instance, count: Integer(ENV.fetch("COUNT", "20000")), seed: Integer(ENV.fetch("SEED", "4610"))).call
+    well = Hostile::Attack.new(@instance, count: Integer(ENV.fetch("COUNT", "20000")),
+      seed: Integer(ENV.fetch("SEED", "4610"))).call
     abort "the attack found something" unless well
   end
 
-  desc "Kill web, worker and database at random (KILLS=60, CARDS=3000, SEED) while work goes on; fails when something was lost or doubled"
+  desc "Kill web, worker and database at random (KILLS=60, CARDS=3000, SEED) while work goes on; fails when " \
+       "something was lost or doubled"
   task kill: :instance do
     require_relative "../hostile/kills"
-    well = Hostile::Kills.new(@instance, times: Integer(ENV.fetch("KILLS", "60")), cards: Integer(ENV.fetch("CARDS", "3000")), seed: Integer(ENV.fetch("SEED", "4610"))).call
+    well = Hostile::Kills.new(@instance, times: Integer(ENV.fetch("KILLS", "60")),
+      cards: Integer(ENV.fetch("CARDS", "3000")), seed: Integer(ENV.fetch("SEED", "4610"))).call
     abort "something was lost or doubled" unless well
   end
 

@@ -6,5 +6,6 @@ task :screenshots do
   require_relative "../app"
   require_relative "../measure/screenshots"
   UprightBench::LOADER.eager_load
-  UprightBench::Measure::Screenshots.new(UprightBench::App.build(log: StringIO.new)).call(ENV.fetch("ONLY", "").split(","))
+  UprightBench::Measure::Screenshots.new(UprightBench::App.build(log: StringIO.new))
+    .call(ENV.fetch("ONLY", "").split(","))
 end

@@ -3,7 +3,8 @@
 require_relative "../config/settings"
 require_relative "../config/vendored"
 
-desc "Copy the shipped fonts and scripts anew from npm and Debian, build Bootstrap's part of the styles, and write the manifest"
+desc "Copy the shipped fonts and scripts anew from npm and Debian, build Bootstrap's part of the styles, and write " \
+     "the manifest"
 task :vendor do
   sh "npm install --ignore-scripts --no-audit --no-fund"
   UprightBench::Config::Vendored.new(UprightBench::Config::Settings::ROOT).rebuild

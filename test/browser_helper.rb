@@ -25,7 +25,10 @@ class Complaints
   def all
     @lines.map { |line| JSON.parse(line[line.index("{")..]) }.filter_map do |message|
       entry = message.dig("params", "entry")
-      next if entry && (entry["level"] != "error" || (entry["source"] == "network" && entry["text"].match?(/status of 4\d\d/)))
+      if entry && (entry["level"] != "error" || (entry["source"] == "network" && entry["text"]
+        .match?(/status of 4\d\d/)))
+        next
+      end
       next if message["method"] == "Runtime.consoleAPICalled" && message.dig("params", "type") != "error"
 
       (entry || message.fetch("params")).to_s[0, 400]
@@ -38,10 +41,13 @@ PATIENCE_SECONDS = 60
 
 COMPLAINTS = Complaints.new
 Capybara.register_driver(:chromium) do |app|
-  options = { "disable-gpu" => nil, "disable-quic" => nil, "disable-background-networking" => nil, "host-resolver-rules" => "MAP * ~NOTFOUND, EXCLUDE 127.0.0.1" }
+  options = { "disable-gpu" => nil, "disable-quic" => nil, "disable-background-networking" => nil,
+              "host-resolver-rules" => "MAP * ~NOTFOUND, EXCLUDE 127.0.0.1" }
   options["no-sandbox"] = nil if Process.uid.zero?
-  driver = Capybara::Cuprite::Driver.new(app, browser_path: ENV.fetch("CHROMIUM", "/usr/bin/chromium"), window_size: [1280, 800], browser_options: options,
-                                              js_errors: true, timeout: PATIENCE_SECONDS, process_timeout: PATIENCE_SECONDS, logger: COMPLAINTS)
+  driver = Capybara::Cuprite::Driver.new(app, browser_path: ENV.fetch("CHROMIUM", "/usr/bin/chromium"),
+    window_size: [1280, 800], browser_options: options,
+    js_errors: true, timeout: PATIENCE_SECONDS,
+    process_timeout: PATIENCE_SECONDS, logger: COMPLAINTS)
   # Its own default takes the Origin header off fetch requests, which the server's checks need.
   driver.options[:browser_options].delete("disable-web-security")
   driver

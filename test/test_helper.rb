@@ -52,24 +52,31 @@ class AppTest < Minitest::Test
 
   # @return [Models::Machine] of a customer who agreed to everything
   def new_machine(title = "Hallmoor Dart M", bought_on: today - 400, **customer)
-    owned_by = Models::Customer.create(name: "Wendel Testrup", email: "wendel@example.org", street: "Old Slip 1", town: "Pell Harbor",
-                                       email_agreed: true, created_by: owner.id, **customer)
-    Services::AddMachine.call(owned_by, sheet_id: sheet(title).id, serial_number: "T-#{SecureRandom.hex(4)}", bought_on: bought_on, by: owner, at: NOW)
+    owned_by = Models::Customer.create(name: "Wendel Testrup", email: "wendel@example.org", street: "Old Slip 1",
+      town: "Pell Harbor",
+      email_agreed: true, created_by: owner.id, **customer)
+    Services::AddMachine.call(owned_by, sheet_id: sheet(title).id, serial_number: "T-#{SecureRandom.hex(4)}",
+      bought_on: bought_on, by: owner, at: NOW)
   end
 
   # @return [Models::Card] of a batch of its own, handed over, without lines
   def write_card(customer, at: NOW, channel: "email", attempt: 1, **more)
     batch = Models::Batch.create(until_on: today, created_by: owner.id, created_at: at)
-    card = Models::Card.create(customer_id: customer.id, channel: channel, attempt: attempt, code_expires_on: today + 90, batch_id: batch.id, created_by: owner.id,
-                               created_at: at, **more)
-    Models::Message.create(card_id: card.id, batch_id: batch.id, channel: channel, recipient: customer.recipient(channel), leaves_on: Config::Zone.date(at),
-                           state: "handed_over", handed_over_at: at)
+    card = Models::Card.create(customer_id: customer.id, channel: channel, attempt: attempt,
+      code_expires_on: today + 90, batch_id: batch.id, created_by: owner.id,
+      created_at: at, **more)
+    Models::Message.create(card_id: card.id, batch_id: batch.id, channel: channel,
+      recipient: customer.recipient(channel), leaves_on: Config::Zone.date(at),
+      state: "handed_over", handed_over_at: at)
     card
   end
 
   # So that what leaves today leaves on whatever day the tests run.
   def always_open
-    Services::SavePolicies.call({ "open_hours" => Core::Policies::Week::DAYS.keys.to_h { |day| [day, { "00:00" => "24:00" }] }, "closed_days" => [] }, by: owner, at: NOW)
+    Services::SavePolicies.call({ "open_hours" => Core::Policies::Week::DAYS.keys.to_h do |day|
+      [day,
+       { "00:00" => "24:00" }]
+    end, "closed_days" => [] }, by: owner, at: NOW)
   end
 
   # @return [Models::Batch] written, not yet handed over
@@ -91,12 +98,14 @@ class AppTest < Minitest::Test
 
   # @return [Models::Job]
   def take_in(machine = new_machine, at: NOW, **more)
-    Services::TakeIn.call({ machine_id: machine.id, use: { hours_per_week: 1 }, complaint: "weak", request_key: SecureRandom.uuid, **more },
-                          by: technician, at: at)
+    Services::TakeIn.call({ machine_id: machine.id, use: { hours_per_week: 1 }, complaint: "weak",
+      request_key: SecureRandom.uuid, **more },
+      by: technician, at: at)
   end
 
   def record(job, position, observed, version: 0, at: NOW, **more)
-    Services::RecordFinding.call(job.number, position, observed: observed, version: version, by: technician, at: at, **more)
+    Services::RecordFinding.call(job.number, position, observed: observed, version: version, by: technician, at: at,
+      **more)
   end
 
   # @return [Models::Job] settled, with these findings
@@ -104,7 +113,8 @@ class AppTest < Minitest::Test
     job = take_in(machine, at: at)
     findings.each { |position, observed| record(job, position, observed, at: at) }
     Services::FinishLookOver.call(job.number, by: technician, at: at)
-    Services::Settle.call(job.number, agreed_name: "Wendel", agreed_how: "phone", warranty_name: "Wendel", by: technician, at: at)
+    Services::Settle.call(job.number, agreed_name: "Wendel", agreed_how: "phone", warranty_name: "Wendel",
+      by: technician, at: at)
     job.refresh
   end
 
@@ -113,7 +123,10 @@ class AppTest < Minitest::Test
   end
 
   def do_all(job, at: NOW)
-    job.work_items_dataset.where(state: "to_do").each { |one| Services::DoWorkItem.call(job.number, one.id, by: technician, at: at) }
+    job.work_items_dataset.where(state: "to_do").each do |one|
+      Services::DoWorkItem.call(job.number, one.id,
+        by: technician, at: at)
+    end
   end
 end
 

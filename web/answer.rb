@@ -15,7 +15,8 @@ module UprightBench
         429 => ["Too many tries", "Too many tries from your address. Wait a minute and try again."],
         500 => ["Something broke", "Something broke on our side. What was saved before is kept."],
         501 => ["Not done", "This server does not know what was asked. Nothing was changed."],
-        503 => ["The database is away", "Nothing was changed. It is looked for all the time: go back, wait a moment and send it once more; nothing is done twice."]
+        503 => ["The database is away", "Nothing was changed. It is looked for all the time: go back, wait a moment " \
+                                        "and send it once more; nothing is done twice."]
       }.freeze
       # For whoever is not signed in: refused requests, the sign-in, the customer's pages.
       STYLES = %w[vendor/bootstrap.css styles/base.css styles/bare.css].freeze
@@ -39,7 +40,9 @@ module UprightBench
       # A customer behind a code is not sent to the bench.
       def whole(title, sentence, env)
         id = env["upright_bench.request_id"]
-        back = '<p><a class="btn btn-act" href="/">To the bench</a></p>' unless env["PATH_INFO"].to_s.match?(Throttle::CODES)
+        unless env["PATH_INFO"].to_s.match?(Throttle::CODES)
+          back = '<p><a class="btn btn-act" href="/">To the bench</a></p>'
+        end
         <<~HTML
           <!doctype html>
           <html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1"><title>#{title}</title>

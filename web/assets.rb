@@ -5,8 +5,9 @@ require "rack/files"
 
 module UprightBench
   module Web
-    # The styles, scripts and fonts, each under the digest of them all. An address so never comes to mean something else,
-    # and browsers keep it for a year. Scripts and styles name each other by relative paths, so all of them share one digest.
+    # The styles, scripts and fonts, each under the digest of them all. An address so never comes to mean something
+    # else, and browsers keep it for a year. Scripts and styles name each other by relative paths, so all of them share
+    # one digest.
     class Assets
       FOLDER = Config::Settings::ROOT.join("public")
       ADDRESS = %r{\A/assets/(?<digest>\h{12})/(?<name>.+)\z}
@@ -37,7 +38,8 @@ module UprightBench
         status, headers, body = @files.call(env.merge("PATH_INFO" => "/#{address[:name]}"))
         return @app.call(env) if status == 404
 
-        # A page from before a new version asks for files by the old digest: it gets today's, and asks again the next time.
+        # A page from before a new version asks for files by the old digest: it gets today's, and asks again the next
+        # time.
         headers["cache-control"] = address[:digest] == self.class.digest ? A_YEAR : "no-cache"
         [status, headers, body]
       end

@@ -2,8 +2,8 @@
 
 module UprightBench
   module Web
-    # What a request may carry, as its route says. What says beforehand that it is larger is refused unread; what does not
-    # say is counted while it is read.
+    # What a request may carry, as its route says. What says beforehand that it is larger is refused unread; what does
+    # not say is counted while it is read.
     class BodyLimit
       # More came than may.
       class TooLarge < Core::Error; end

@@ -5,9 +5,11 @@ require "ipaddr"
 module UprightBench
   module Web
     # Who asks, and under which name. What a proxy reports of it counts only when the proxy is one of those that the
-    # settings name (TRUSTED_PROXIES); from anybody else such headers are taken off. Afterwards REMOTE_ADDR is the client.
+    # settings name (TRUSTED_PROXIES); from anybody else such headers are taken off. Afterwards REMOTE_ADDR is the
+    # client.
     class Caller
-      REPORTS = %w[HTTP_X_FORWARDED_FOR HTTP_X_FORWARDED_HOST HTTP_X_FORWARDED_PROTO HTTP_X_FORWARDED_PORT HTTP_X_FORWARDED_SCHEME
+      REPORTS = %w[HTTP_X_FORWARDED_FOR HTTP_X_FORWARDED_HOST HTTP_X_FORWARDED_PROTO HTTP_X_FORWARDED_PORT
+                   HTTP_X_FORWARDED_SCHEME
                    HTTP_X_FORWARDED_SSL HTTP_X_REAL_IP HTTP_CLIENT_IP HTTP_FORWARDED].freeze
       LOOPBACK = /\A(?:localhost|127(?:\.\d{1,3}){3}|\[::1\])\z/
 

@@ -15,9 +15,11 @@ module UprightBench
         sweep if rand(SWEEP).zero?
         now = Time.now
         over = Sequel[:throttle_counts][:ends_at] < now
-        sum = Sequel.case([[over, Sequel[:excluded][:count]]], Sequel[:throttle_counts][:count] + Sequel[:excluded][:count])
+        sum = Sequel.case([[over, Sequel[:excluded][:count]]],
+          Sequel[:throttle_counts][:count] + Sequel[:excluded][:count])
         ends = Sequel.case([[over, Sequel[:excluded][:ends_at]]], Sequel[:throttle_counts][:ends_at])
-        counts.returning(:count).insert_conflict(target: :key, update: { count: sum, ends_at: ends }).insert(key: key, count: amount, ends_at: now + expires_in).first[:count]
+        counts.returning(:count).insert_conflict(target: :key, update: { count: sum, ends_at: ends })
+          .insert(key: key, count: amount, ends_at: now + expires_in).first[:count]
       end
 
       # @return [Integer, nil]

@@ -5,12 +5,14 @@ module UprightBench
     # Which answer an error gets. The one place where the domain's errors meet HTTP.
     module ErrorTable
       # The database cannot be reached, is going down, or has no connection left.
-      AWAY = [Sequel::DatabaseConnectionError, Sequel::DatabaseDisconnectError, Sequel::PoolTimeout, PG::ConnectionBad, PG::UnableToSend,
+      AWAY = [Sequel::DatabaseConnectionError, Sequel::DatabaseDisconnectError, Sequel::PoolTimeout, PG::ConnectionBad,
+              PG::UnableToSend,
               PG::AdminShutdown, PG::CrashShutdown, PG::CannotConnectNow].freeze
 
       # @return [Hash{Class=>Integer}]
       def self.statuses
-        { Services::NotFound => 404, Services::Forbidden => 403, Services::Stale => 409, Services::Refused => 409, Services::Invalid => 422,
+        { Services::NotFound => 404, Services::Forbidden => 403, Services::Stale => 409, Services::Refused => 409,
+          Services::Invalid => 422,
           Core::Sheets::Invalid => 422, Sequel::NoExistingObject => 409 }
       end
 

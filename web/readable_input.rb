@@ -4,8 +4,8 @@ require "rack"
 
 module UprightBench
   module Web
-    # Makes readable text of all that comes in before anything reads it; a form then points at the field, and nothing else
-    # that was typed is lost.
+    # Makes readable text of all that comes in before anything reads it; a form then points at the field, and nothing
+    # else that was typed is lost.
     class ReadableInput
       def initialize(app)
         @app = app
@@ -16,7 +16,8 @@ module UprightBench
         begin
           mend(request.GET)
           mend(request.POST)
-        rescue Rack::QueryParser::InvalidParameterError, Rack::QueryParser::ParameterTypeError, Rack::QueryParser::QueryLimitError,
+        rescue Rack::QueryParser::InvalidParameterError, Rack::QueryParser::ParameterTypeError,
+               Rack::QueryParser::QueryLimitError,
                Rack::Multipart::Error, EOFError
           return Answer.page(400, env)
         end

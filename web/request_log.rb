@@ -5,8 +5,8 @@ require "securerandom"
 
 module UprightBench
   module Web
-    # One line of JSON for each request, with an id that an error page shows too. It names the route and not the address: an
-    # address may hold a code that opens a page, and a query what somebody typed.
+    # One line of JSON for each request, with an id that an error page shows too. It names the route and not the
+    # address: an address may hold a code that opens a page, and a query what somebody typed.
     class RequestLog
       QUIET = "/assets/"
       NO_ROUTE = "none"
@@ -30,7 +30,8 @@ module UprightBench
       def write(env, id, status, started)
         took = ((Process.clock_gettime(Process::CLOCK_MONOTONIC) - started) * 1000).round(1)
         method = Methods::TAKEN.include?(env["REQUEST_METHOD"]) ? env["REQUEST_METHOD"] : "other"
-        @out.puts JSON.generate(at: Time.now.utc.iso8601, id: id, method: method, route: env.fetch("upright_bench.route", NO_ROUTE), status: status, ms: took)
+        @out.puts JSON.generate(at: Time.now.utc.iso8601, id: id, method: method,
+          route: env.fetch("upright_bench.route", NO_ROUTE), status: status, ms: took)
       end
     end
   end

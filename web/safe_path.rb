@@ -2,8 +2,9 @@
 
 module UprightBench
   module Web
-    # Refuses a path that one program could read otherwise than the next: dot segments, double slashes, backslashes, signs that
-    # are none, plain or encoded, however often. So the path that is looked at here is the path that the router sees.
+    # Refuses a path that one program could read otherwise than the next: dot segments, double slashes, backslashes,
+    # signs that are none, plain or encoded, however often. So the path that is looked at here is the path that the
+    # router sees.
     class SafePath
       MOST_BYTES = 2048
       ROUNDS = 4 # of decoding; nobody encodes five times by mistake

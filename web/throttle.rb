@@ -13,8 +13,13 @@ module UprightBench
 
       def install
         Rack::Attack.cache.store = Counters.new
-        Rack::Attack.throttle("codes", limit: CODES_A_MINUTE, period: 60) { |request| request.env["REMOTE_ADDR"] if request.path.match?(CODES) }
-        Rack::Attack.throttled_responder = ->(request) { Answer.page(429, request.env, headers: { "retry-after" => "60" }) }
+        Rack::Attack.throttle("codes", limit: CODES_A_MINUTE, period: 60) do |request|
+          request.env["REMOTE_ADDR"] if request.path.match?(CODES)
+        end
+        Rack::Attack.throttled_responder = lambda { |request|
+          Answer.page(429, request.env,
+            headers: { "retry-after" => "60" })
+        }
       end
     end
   end

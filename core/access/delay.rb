@@ -3,8 +3,9 @@
 module UprightBench
   module Core
     module Access
-      # How long whoever failed waits before they may try again: at first not at all, then twice as long each time.
-      # All figures are house rules. A person who mistypes waits seconds; a program that guesses gets some eighty tries a day.
+      # How long whoever failed waits before they may try again: at first not at all, then twice as long each time. All
+      # figures are house rules. A person who mistypes waits seconds; a program that guesses gets some eighty tries a
+      # day.
       class Delay
         LONGEST_SECONDS = 15 * 60
         FORGOTTEN_AFTER_SECONDS = 24 * 3600

@@ -9,7 +9,8 @@ module UprightBench
       class JobAhead
         include Value
 
-        fields :number, before_minutes: 0, wait_hours: 0, wait_until: nil, after_minutes: 0, promise_at: nil, hold: false
+        fields :number, before_minutes: 0, wait_hours: 0, wait_until: nil, after_minutes: 0, promise_at: nil,
+          hold: false
 
         LOOK_OVER_MINUTES = 20 # for a machine that nobody has looked over yet (house rule)
 
@@ -20,7 +21,7 @@ module UprightBench
         def self.from(state:, work_minutes:, stopped:, **more)
           held = stopped || Jobs::States.in?(:estimated, state) || Jobs::States.in?(:to_collect, state)
           new(before_minutes: Jobs::States.in?(:to_look_over, state) ? LOOK_OVER_MINUTES : work_minutes,
-              after_minutes: Jobs::States.in?(:agreed, state) ? Work::Promise::REFIT_MINUTES : 0, hold: held, **more)
+            after_minutes: Jobs::States.in?(:agreed, state) ? Work::Promise::REFIT_MINUTES : 0, hold: held, **more)
         end
 
         # What a job waits for, in the order in which the bench shows them.

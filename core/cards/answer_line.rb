@@ -5,22 +5,27 @@ require "date"
 module UprightBench
   module Core
     module Cards
-      # What a customer said, typed in one line: who, what, and what belongs to it, with a word of theirs behind a colon.
+      # What a customer said, typed in one line: who, what, and what belongs to it, with a word of theirs behind a
+      # colon.
       #
-      #   AnswerLine.new(text: "apple comes tue: after lunch", today:).read  # => { who: "apple", kind: "will_come", on: Tuesday, note: "after lunch" }
+      #   AnswerLine.new(text: "apple comes tue: after lunch", today:).read # => { who: "apple", kind: "will_come", on:
+      #   Tuesday, note: "after lunch" }
       class AnswerLine
         include Value
 
         fields :text, :today
 
         # The first word that is one of these parts who from what.
-        KINDS = { "will_come" => %w[come comes coming], "send_part" => %w[send post], "done_elsewhere" => %w[done elsewhere], "not_now" => %w[later wait not],
-                  "no_longer_have" => %w[gone sold scrapped], "stop_writing" => %w[stop], "bounced" => %w[bounced wrong] }.freeze
+        KINDS = { "will_come" => %w[come comes coming], "send_part" => %w[send post],
+                  "done_elsewhere" => %w[done elsewhere], "not_now" => %w[later wait not],
+                  "no_longer_have" => %w[gone sold scrapped], "stop_writing" => %w[stop],
+                  "bounced" => %w[bounced wrong] }.freeze
         DAYS = %w[sun mon tue wed thu fri sat].freeze
         FILLING = %w[will wants to has please it the on in now weeks week back].freeze
         USUAL_WEEKS = 4
 
-        # @return [Hash] who (String), kind (String, nil when no word says it), on (Date, nil), weeks (Integer), note (String, nil)
+        # @return [Hash] who (String), kind (String, nil when no word says it), on (Date, nil), weeks (Integer), note
+        #   (String, nil)
         def read
           said, note = text.split(":", 2).map { |part| part.strip.empty? ? nil : part.strip }
           words = said.to_s.split
@@ -28,7 +33,8 @@ module UprightBench
           return { who: words.join(" "), kind: nil, on: nil, weeks: USUAL_WEEKS, note: note } unless at
 
           rest = words.drop(at + 1).map(&:downcase)
-          { who: who(words.first(at)), kind: kind_of(words[at]), on: day(rest), weeks: rest.filter_map { |word| word[/\A\d{1,3}\z/]&.to_i }.first || USUAL_WEEKS, note: note }
+          { who: who(words.first(at)), kind: kind_of(words[at]), on: day(rest),
+            weeks: rest.filter_map { |word| word[/\A\d{1,3}\z/]&.to_i }.first || USUAL_WEEKS, note: note }
         end
 
         private

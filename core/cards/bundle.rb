@@ -72,7 +72,9 @@ module UprightBench
 
         # By identity: to compare every field of many thousand tasks would take longer than all the rest.
         def holds
-          @holds ||= @tasks.each_with_object({}.compare_by_identity) { |task, found| found[task] = task.held_back(@policy, @today) }
+          @holds ||= @tasks.each_with_object({}.compare_by_identity) do |task, found|
+            found[task] = task.held_back(@policy, @today)
+          end
         end
 
         def sendable

@@ -34,8 +34,8 @@ module UprightBench
         # @!method address_column
         #   @return [Symbol] the customer's column without which nothing can be sent
         # @!method parts
-        #   @return [Hash{Symbol=>Symbol}] each text of Texts that a card needs to leave this way, with the method of Letter
-        #     that fills it
+        #   @return [Hash{Symbol=>Symbol}] each text of Texts that a card needs to leave this way, with the method of
+        #     Letter that fills it
         # @!method written(letter, most_tasks:)
         #   @param most_tasks [Integer] as many as the paper holds
         #   @return [Array(String, String)] subject (nil where there is none) and text

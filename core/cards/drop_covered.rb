@@ -3,7 +3,8 @@
 module UprightBench
   module Core
     module Cards
-      # What is named to a customer of all that is due: where a place gets a new part, nobody reads that it is to be washed as well.
+      # What is named to a customer of all that is due: where a place gets a new part, nobody reads that it is to be
+      # washed as well.
       module DropCovered
         module_function
 
@@ -11,7 +12,10 @@ module UprightBench
         # @return [Array] those that no other at the same place covers, in their order
         def from(rows)
           alike = rows.group_by { |row| [row.machine_id, row.position_name] }
-          rows.reject { |row| alike.fetch([row.machine_id, row.position_name]).any? { |other| Clocks::Task.covers?(other.action.to_sym, row.action.to_sym) } }
+          rows.reject do |row|
+            alike.fetch([row.machine_id, row.position_name])
+              .any? { |other| Clocks::Task.covers?(other.action.to_sym, row.action.to_sym) }
+          end
         end
       end
     end

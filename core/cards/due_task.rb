@@ -3,13 +3,14 @@
 module UprightBench
   module Core
     module Cards
-      # An open due as the cards see it: whose it is, when, and what keeps it off a card.
-      # `action` as in Clocks::Task; `attempts` counts the cards already sent in this cycle, the last of them on `carded_on`.
+      # An open due as the cards see it: whose it is, when, and what keeps it off a card. `action` as in Clocks::Task;
+      # `attempts` counts the cards already sent in this cycle, the last of them on `carded_on`.
       class DueTask
         include Value
 
         fields :id, :customer_id, :due_on,
-               action: :replace, attempts: 0, carded_on: nil, snoozed_until: nil, on_bench: false, machine_state: :in_use, may_card: true
+          action: :replace, attempts: 0, carded_on: nil, snoozed_until: nil, on_bench: false,
+          machine_state: :in_use, may_card: true
 
         # @return [String, nil] why it is not on a card today; nil when it may be
         def held_back(policy, today)

@@ -3,9 +3,9 @@
 module UprightBench
   module Core
     module Cards
-      # How long a text message is, and how many it becomes: the default alphabet of 3GPP TS 23.038 (7 bits a character, some
-      # of them behind an escape and so two), else UCS-2 (16 bits). One message holds 140 bytes; of several, each spends 6 on
-      # the header that joins them (3GPP TS 23.040 clause 9.2.3.24.1).
+      # How long a text message is, and how many it becomes: the default alphabet of 3GPP TS 23.038 (7 bits a
+      # character, some of them behind an escape and so two), else UCS-2 (16 bits). One message holds 140 bytes; of
+      # several, each spends 6 on the header that joins them (3GPP TS 23.040 clause 9.2.3.24.1).
       #
       #   Gsm.new(text: "due in March").segments  # => 1
       class Gsm
@@ -14,10 +14,12 @@ module UprightBench
         fields :text
 
         # Clause 6.2.1, by code; the escape is at 27.
-        ALPHABET = "@£$¥èéùìòÇ\nØø\rÅåΔ_ΦΓΛΩΠΨΣΘΞ\eÆæßÉ !\"#¤%&'()*+,-./0123456789:;<=>?¡ABCDEFGHIJKLMNOPQRSTUVWXYZÄÖÑÜ§¿abcdefghijklmnopqrstuvwxyzäöñüà"
-                   .each_char.with_index.to_h.freeze
+        ALPHABET = "@£$¥èéùìòÇ\nØø\rÅåΔ_ΦΓΛΩΠΨΣΘΞ\eÆæßÉ " \
+                   "!\"#¤%&'()*+,-./0123456789:;<=>?¡ABCDEFGHIJKLMNOPQRSTUVWXYZÄÖÑÜ§¿abcdefghijklmnopqrstuvwxyzäöñüà"
+          .each_char.with_index.to_h.freeze
         # Clause 6.2.1.1, behind the escape.
-        EXTENSION = { "\f" => 10, "^" => 20, "{" => 40, "}" => 41, "\\" => 47, "[" => 60, "~" => 61, "]" => 62, "|" => 64, "€" => 101 }.freeze
+        EXTENSION = { "\f" => 10, "^" => 20, "{" => 40, "}" => 41, "\\" => 47, "[" => 60, "~" => 61, "]" => 62,
+                      "|" => 64, "€" => 101 }.freeze
         ESCAPE = 27
         # encoding => units that one message holds alone, and joined to others
         HOLDS = { gsm7: [160, 153], ucs2: [70, 67] }.freeze

@@ -61,13 +61,16 @@ module UprightBench
 
         def fill(name, most = lines.size)
           Wording.new(text: words.text(name)).fill(
-            customer: customer, machine: lines.first.machine, first_task: lines.first.words(words), and_more: and_more(lines.size - 1), tasks: tasks(most),
-            opening: words.text(attempt == 1 ? :opening : :opening_again), offer: offer_words, shop: shop, phone: (shop_phone unless shop_phone.to_s.empty?), link: link
+            customer: customer, machine: lines.first.machine, first_task: lines.first.words(words),
+            and_more: and_more(lines.size - 1), tasks: tasks(most),
+            opening: words.text(attempt == 1 ? :opening : :opening_again), offer: offer_words, shop: shop,
+            phone: (shop_phone unless shop_phone.to_s.empty?), link: link
           )
         end
 
         def tasks(most)
-          by_machine = lines.first(most).group_by(&:machine).map { |machine, rows| "#{machine}\n#{rows.map { |row| "  - #{row.words(words)}" }.join("\n")}" }
+          by_machine = lines.first(most).group_by(&:machine)
+            .map { |machine, rows| "#{machine}\n#{rows.map { |row| "  - #{row.words(words)}" }.join("\n")}" }
           "#{by_machine.join("\n\n")}#{"\n\n#{and_more(lines.size - most).strip}" if lines.size > most}"
         end
 

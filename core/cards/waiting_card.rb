@@ -3,8 +3,8 @@
 module UprightBench
   module Core
     module Cards
-      # A card that was written and has not left. Is it still wanted? What was done meanwhile, or put off, or stands on the
-      # bench is taken off it; a customer who asked us to stop, or took back a channel, gets none.
+      # A card that was written and has not left. Is it still wanted? What was done meanwhile, or put off, or stands on
+      # the bench is taken off it; a customer who asked us to stop, or took back a channel, gets none.
       class WaitingCard
         include Value
 

@@ -43,7 +43,8 @@ module UprightBench
         # @param date [Date]
         # @return [String] as in "Friday, 4 December"
         def date(date)
-          phrase(:date, weekday: listed(:weekdays, date.cwday - 1), day: date.day, month: listed(:months, date.month - 1))
+          phrase(:date, weekday: listed(:weekdays, date.cwday - 1), day: date.day,
+            month: listed(:months, date.month - 1))
         end
 
         private
@@ -61,7 +62,10 @@ module UprightBench
           names = Wording.new(text: text).names
           found = []
           found << "has no text" if text.strip.empty?
-          found << "knows no #{braces(names - allowed)}; there is #{allowed.empty? ? 'no field here' : braces(allowed)}" if (names - allowed).any?
+          if (names - allowed).any?
+            found << "knows no #{braces(names - allowed)}; there is " \
+                     "#{allowed.empty? ? 'no field here' : braces(allowed)}"
+          end
           found << "must say #{braces(needed - names)}" if (needed - names).any?
           words, count = LISTS[name]
           found << "are #{words} names, parted by commas" if count && list(text).size != count

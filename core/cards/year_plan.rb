@@ -3,14 +3,16 @@
 module UprightBench
   module Core
     module Cards
-      # A year of service days for somebody with many machines: as few days as possible on which all that falls due is done in time, none
-      # of it earlier than need be.
+      # A year of service days for somebody with many machines: as few days as possible on which all that falls due is
+      # done in time, none of it earlier than need be.
       #
-      # Each task may be done within a window before its date. The next service day is on the earliest date that is left, and takes along
-      # every task whose window has opened (the fewest points that hit all intervals; a classic greedy result). What was done
-      # comes round again after its interval, and so does what it covers: a part that is replaced is not washed as well.
+      # Each task may be done within a window before its date. The next service day is on the earliest date that is
+      # left, and takes along every task whose window has opened (the fewest points that hit all intervals; a classic
+      # greedy result). What was done comes round again after its interval, and so does what it covers: a part that is
+      # replaced is not washed as well.
       class YearPlan
-        # A task: `machine` and `what` are handed back as they came. Tasks of one `place` may cover each other by their `action`.
+        # A task: `machine` and `what` are handed back as they came. Tasks of one `place` may cover each other by their
+        # `action`.
         class Task
           include Value
 
@@ -44,18 +46,29 @@ module UprightBench
         # @return [Array<ServiceDay>] in order
         def service_days
           left = @tasks.map { |task| [task, task.due_on] }
-          found = []
-          while (first = left.map(&:last).min) && first <= @until_on && found.size < MOST_DAYS
-            date = day([first, @today].max, found.last)
+          days = []
+          while days.size < MOST_DAYS && (first = first_due(left))
+            date = day([first, @today].max, days.last)
             open = left.select { |task, due_on| opens(task, due_on) <= date }.map(&:first)
             covered = covered_by(open)
-            found << ServiceDay.new(date, open.reject(&covered))
-            left.map! { |task, due_on| [task, opens(task, due_on) <= date || covered.call(task) ? date + task.interval_days : due_on] }
+            days << ServiceDay.new(date, open.reject(&covered))
+            left = left.map { |task, due_on| [task, next_due(task, due_on, date, covered)] }
           end
-          found
+          days
         end
 
         private
+
+        # @return [Date, nil] nil when nothing more falls due in time
+        def first_due(left)
+          first = left.map(&:last).min
+          first if first && first <= @until_on
+        end
+
+        # What was done, or covered by what was done, comes round again after its interval.
+        def next_due(task, due_on, date, covered)
+          opens(task, due_on) <= date || covered.call(task) ? date + task.interval_days : due_on
+        end
 
         # @return [Proc] whether one of them does a task as well
         def covered_by(tasks)

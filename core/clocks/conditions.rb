@@ -5,8 +5,8 @@ require "zlib"
 module UprightBench
   module Core
     module Clocks
-      # What all clocks of one machine run by: how much it is used, what its household does to it, and what day it is. What follows
-      # from these is worked out once, and not for each of its tasks.
+      # What all clocks of one machine run by: how much it is used, what its household does to it, and what day it is.
+      # What follows from these is worked out once, and not for each of its tasks.
       class Conditions
         include Value
 
@@ -30,7 +30,12 @@ module UprightBench
 
         def check
           @household_factor = household.factor(factors)
-          @household_words = household_factor < 1 ? format(" × %<factor>.2f (%<why>s)", factor: household_factor, why: household.words) : ""
+          @household_words = if household_factor < 1
+                               format(" × %<factor>.2f (%<why>s)", factor: household_factor,
+                                 why: household.words)
+                             else
+                               ""
+                             end
           @rate_words = format(" at %<rate>.1f h a week", rate: use.mean)
           @household_mark = Zlib.crc32(@household_words)
           @rate_mark = Zlib.crc32(@rate_words)

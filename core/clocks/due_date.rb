@@ -10,9 +10,9 @@ module UprightBench
       #
       #   DueDate.new(task:, progress:, conditions:).call  # => Due
       #
-      # Months are calendar months and clamp at a month's end (31 Jan + 1 month is the last of February).
-      # The bounds are for the day on which the hours will have been used up, not for the rate alone (Use::Rate#bounds_over).
-      # A task whose start is unknown is due for inspection today, not in a year.
+      # Months are calendar months and clamp at a month's end (31 Jan + 1 month is the last of February). The bounds
+      # are for the day on which the hours will have been used up, not for the rate alone (Use::Rate#bounds_over). A
+      # task whose start is unknown is due for inspection today, not in a year.
       class DueDate
         # @param task [Task]
         # @param progress [Progress]
@@ -48,8 +48,10 @@ module UprightBench
 
         def answer(dated)
           first = dated.first
-          Due.new(due_on: first.due, early_on: dated.map(&:early).min, late_on: dated.filter_map(&:late).min, deciding: first.clock.kind,
-                  personal: first.personal, why: Reasons.new(dated: dated, progress: @progress, conditions: @conditions, own: @own))
+          Due.new(due_on: first.due, early_on: dated.map(&:early).min, late_on: dated.filter_map(&:late).min,
+            deciding: first.clock.kind,
+            personal: first.personal, why: Reasons.new(dated: dated, progress: @progress, conditions: @conditions,
+              own: @own))
         end
 
         # @return [Dated, nil] nil when this clock never runs out

@@ -5,8 +5,9 @@ require "zlib"
 module UprightBench
   module Core
     module Clocks
-      # Why a date is as it is: a sentence for each clock that runs out, the deciding one first. Dates are computed by the million and
-      # hardly one moves, so the sentences are made only when someone wants them; the mark tells whether they would say what was kept.
+      # Why a date is as it is: a sentence for each clock that runs out, the deciding one first. Dates are computed by
+      # the million and hardly one moves, so the sentences are made only when someone wants them; the mark tells
+      # whether they would say what was kept.
       class Reasons
         include Value
 
@@ -32,10 +33,14 @@ module UprightBench
         # @return [Array<String>]
         def sentences
           start = Units::Day.words(progress.started_on)
-          dated.map { |one| "#{one.clock.words}#{shortening(one)} from #{start}#{one.clock.progress_words(progress, conditions)}: #{Units::Day.words(one.due)}" }
+          dated.map do |one|
+            "#{one.clock.words}#{shortening(one)} from " \
+              "#{start}#{one.clock.progress_words(progress, conditions)}: #{Units::Day.words(one.due)}"
+          end
         end
 
-        # Of everything that a sentence is made of, so that it is another one when a sentence is another one. The same in every process.
+        # Of everything that a sentence is made of, so that it is another one when a sentence is another one. The same
+        # in every process.
         # @return [Integer] 32 bits
         def mark
           dated.inject(WORDING) { |mark, one| Zlib.crc32(figures(one).pack("q6E"), mark) }
@@ -44,13 +49,19 @@ module UprightBench
         private
 
         def figures(one)
-          [one.clock.mark, one.household < 1 ? conditions.household_mark : 0, own.ratios.size, progress.started_on.jd, one.clock.progress_figure(progress, conditions), one.due.jd,
+          [one.clock.mark, one.household < 1 ? conditions.household_mark : 0, own.ratios.size, progress.started_on.jd,
+           one.clock.progress_figure(progress, conditions), one.due.jd,
            one.personal]
         end
 
         def shortening(one)
           household = conditions.household_words if one.household < 1
-          one.personal == 1 ? household : format("%<household>s ÷ %<factor>.2f (%<why>s)", household: household, factor: one.personal, why: own.words)
+          if one.personal == 1
+            household
+          else
+            format("%<household>s ÷ %<factor>.2f (%<why>s)", household: household,
+              factor: one.personal, why: own.words)
+          end
         end
       end
     end

@@ -3,7 +3,8 @@
 module UprightBench
   module Core
     module Clocks
-      # How a clock runs out from a day on: by the calendar, or by use with its bounds. Shared by the clocks of one task.
+      # How a clock runs out from a day on: by the calendar, or by use with its bounds. Shared by the clocks of one
+      # task.
       #
       # Months are calendar months and clamp at a month's end (31 Jan + 1 month is the last of February). The bounds are
       # for the day on which the hours will have been used up, not for the rate alone (Use::Rate#bounds_over).

@@ -11,7 +11,8 @@ module UprightBench
         fields :key, :action, :clocks, card: true, disposable: false
 
         # What each action at a place counts as having done there. A new part starts every clock of its place.
-        DONE_BY = { replace: %i[replace wash clean inspect], wash: %i[wash clean inspect], clean: %i[clean inspect], inspect: %i[inspect] }.freeze
+        DONE_BY = { replace: %i[replace wash clean inspect], wash: %i[wash clean inspect], clean: %i[clean inspect],
+                    inspect: %i[inspect] }.freeze
         ACTIONS = DONE_BY.keys.freeze
 
         # @param one [Symbol] an action

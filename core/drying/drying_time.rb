@@ -68,7 +68,8 @@ module UprightBench
         def air_words
           return "no room reading, taken as it stands" unless @air
 
-          format("room at %<t>g °C and %<h>g %%: × %<f>.2f", t: @air.temperature_c, h: @air.humidity_percent, f: air_factor)
+          format("room at %<t>g °C and %<h>g %%: × %<f>.2f", t: @air.temperature_c, h: @air.humidity_percent,
+            f: air_factor)
         end
 
         def shaken_words
@@ -87,7 +88,7 @@ module UprightBench
 
         def will_not_dry
           Answer.new(hours: nil, reasons: [format("room at %<h>g %% humidity: it will not dry here, find another place",
-                                                  h: @air.humidity_percent)])
+            h: @air.humidity_percent)])
         end
       end
     end

@@ -38,7 +38,8 @@ module UprightBench
           sane = @field.range
           case @name
           when :standout_mm then fresh ? (sane.begin..(fresh * BEYOND_NEW)) : sane
-          when :run_minutes, :run_minutes_full then sane.begin..(@position.measures.fetch(@name.to_s, sane.end / LONGER_RUN) * LONGER_RUN)
+          when :run_minutes, :run_minutes_full then sane.begin..(@position.measures.fetch(@name.to_s,
+            sane.end / LONGER_RUN) * LONGER_RUN)
           when :length_mm then length
           else sane
           end
@@ -59,7 +60,9 @@ module UprightBench
         end
 
         def length
-          return 0..(@position.measures.fetch("new_length_mm", @field.range.end / BEYOND_NEW) * BEYOND_NEW) if @position.kind == :carbon
+          if @position.kind == :carbon
+            return 0..(@position.measures.fetch("new_length_mm", @field.range.end / BEYOND_NEW) * BEYOND_NEW)
+          end
 
           nominal = @position.measures["length_mm"]
           nominal ? (nominal * BELT.begin)..(nominal * BELT.end) : @field.range
@@ -74,7 +77,8 @@ module UprightBench
         end
 
         def expected
-          @position.measures["length_mm"] || @position.measures["new_length_mm"] || fresh&./(2.0) || @position.measures[@name.to_s] || (range.end / 2.0)
+          @position.measures["length_mm"] || @position.measures["new_length_mm"] || fresh&./(2.0) ||
+            @position.measures[@name.to_s] || (range.end / 2.0)
         end
 
         def because(number)
@@ -82,7 +86,12 @@ module UprightBench
 
           case @name
           when :standout_mm then fresh ? "new bristles stand #{written(fresh)} proud" : limits
-          when :length_mm then @position.measures["length_mm"] ? "the belt of this model is #{written(@position.measures['length_mm'])} long" : limits
+          when :length_mm then if @position.measures["length_mm"]
+                                 "the belt of this model is " \
+                                   "#{written(@position.measures['length_mm'])} long"
+                               else
+                                 limits
+                               end
           else limits
           end
         end

@@ -15,7 +15,8 @@ module UprightBench
         }.tap { |readers| readers.default = ReadState }.freeze
 
         # Kind => what its reader asks the background for, beside the policy.
-        ASKS_FOR = { filter: %i[wash_count], brush: %i[fitted_on], bag: %i[fitted_on hours_per_week] }.tap { |asks| asks.default = [].freeze }.freeze
+        ASKS_FOR = { filter: %i[wash_count], brush: %i[fitted_on], bag: %i[fitted_on hours_per_week] }
+          .tap { |asks| asks.default = [].freeze }.freeze
 
         # @return [Array<Symbol>] fields of Background; the others need not be looked up
         def self.asks_for(kind)

@@ -42,7 +42,8 @@ module UprightBench
         def stale
           return unless fill && @background.age_days && @background.age_days > hygiene_days
 
-          say(:replace, :bag_stale, "In use for #{@background.age_days} days; after #{hygiene_days} it smells, full or not.")
+          say(:replace, :bag_stale, "In use for #{@background.age_days} days; after #{hygiene_days} it smells, full " \
+                                    "or not.")
         end
 
         def room_left

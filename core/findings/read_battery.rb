@@ -20,14 +20,16 @@ module UprightBench
         def tired
           return unless worst && worst < policy.battery_limit_percent
 
-          say(:replace, :pack_tired, "Runs #{worst.floor} % of its time when new (#{measured}); below #{policy.battery_limit_percent} % a new pack is offered. " \
+          say(:replace, :pack_tired, "Runs #{worst.floor} % of its time when new (#{measured}); below " \
+                                     "#{policy.battery_limit_percent} % a new pack is offered. " \
                                      "Clean contacts and filter come first: both mimic a weak pack.", confidence: :high)
         end
 
         def charges_badly
           return unless @observed[:charging] == "flashes red"
 
-          say(:refer, :charges_badly, "Flashes red while charging: check that it is the charger made for it, then suspect the pack.")
+          say(:refer, :charges_badly, "Flashes red while charging: check that it is the charger made for it, then " \
+                                      "suspect the pack.")
         end
 
         def holds
@@ -60,7 +62,8 @@ module UprightBench
 
         def measured
           name = shares.min_by(&:last).first
-          "#{format('%g', @observed[name])} of #{format('%g', @position.measures[name.to_s])} min #{SETTINGS.fetch(name)}"
+          "#{format('%g', @observed[name])} of #{format('%g', @position.measures[name.to_s])} min " \
+            "#{SETTINGS.fetch(name)}"
         end
       end
     end

@@ -19,21 +19,23 @@ module UprightBench
         def other_belt
           return unless stretch_percent && stretch_percent < OTHER_BELT_PERCENT
 
-          say(:replace, :belt_too_short, "Shorter than the belt of this model (#{length(nominal)}): not the right belt.", confidence: :low)
+          say(:replace, :belt_too_short, "Shorter than the belt of this model (#{length(nominal)}): not the right " \
+                                         "belt.", confidence: :low)
         end
 
         def stretched
           return unless stretch_percent && stretch_percent >= policy.belt_stretch_percent
 
           say(:replace, :belt_stretched, format("Stretched %<now>.1f %%; the limit is %<limit>.1f %%.",
-                                                now: stretch_percent, limit: policy.belt_stretch_percent), confidence: :high)
+            now: stretch_percent, limit: policy.belt_stretch_percent),
+            confidence: :high)
         end
 
         def within
           return unless stretch_percent
 
           say(:leave, :belt_within, format("Stretched %<now>.1f %%, below the limit of %<limit>.1f %%.",
-                                           now: stretch_percent, limit: policy.belt_stretch_percent), confidence: :high)
+            now: stretch_percent, limit: policy.belt_stretch_percent), confidence: :high)
         end
 
         def nominal

@@ -19,13 +19,15 @@ module UprightBench
           fill = @observed[:fill_percent]
           return unless fill && fill >= policy.bin_limit_percent
 
-          say(:clean, :bin_full, "#{fill} % full; empty at #{policy.bin_limit_percent} %, and always before the filters are opened.")
+          say(:clean, :bin_full, "#{fill} % full; empty at #{policy.bin_limit_percent} %, and always before the " \
+                                 "filters are opened.")
         end
 
         def hazed
           return unless @observed[:haze]
 
-          say(:leave, :bin_hazed, "The haze is wear from grit, not dirt: it does not wash off. Say so before the customer asks.", confidence: :high)
+          say(:leave, :bin_hazed, "The haze is wear from grit, not dirt: it does not wash off. Say so before the " \
+                                  "customer asks.", confidence: :high)
         end
 
         def room_left

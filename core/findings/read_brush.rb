@@ -38,17 +38,18 @@ module UprightBench
           return unless standout && days_left && days_left < policy.service_interval_days
 
           say(:replace, :flush_before_next_service,
-              "#{length(standout)} left; at this wear flush on #{Units::Day.words(flush_on)}, before the next service.",
-              detail: { flush_on: flush_on.iso8601 })
+            "#{length(standout)} left; at this wear flush on #{Units::Day.words(flush_on)}, before the next service.",
+            detail: { flush_on: flush_on.iso8601 })
         end
 
         def proud
           return unless standout
 
-          setting = self.class.dial(standout_mm: standout, new_standout_mm: new_standout, settings: @position.measures["dial_settings"])
+          setting = self.class.dial(standout_mm: standout, new_standout_mm: new_standout,
+            settings: @position.measures["dial_settings"])
           words = setting ? "; set the height dial to #{setting}" : ""
           say(:leave, :proud, "Bristles stand #{length(standout)} proud of the guide bars#{words}.", confidence: :high,
-                                                                                                     detail: { dial: setting }.compact)
+            detail: { dial: setting }.compact)
         end
 
         def new_standout

@@ -19,13 +19,17 @@ module UprightBench
         def short
           return unless left && least && left <= least
 
-          say(:replace, :carbon_short, "#{length(left)} left, #{length(least)} is the least: cheap against a motor. The motor is opened by a competent person.",
-              confidence: :high)
+          say(:replace, :carbon_short, "#{length(left)} left, #{length(least)} is the least: cheap against a motor. " \
+                                       "The motor is opened by a competent person.",
+            confidence: :high)
         end
 
         def long_enough
           return unless left
-          return say(:leave, :carbon_unknown, "#{length(left)} left; the sheet gives no least length.", confidence: :low) unless least
+          unless least
+            return say(:leave, :carbon_unknown, "#{length(left)} left; the sheet gives no least length.",
+              confidence: :low)
+          end
 
           say(:leave, :carbon_left, "#{length(left)} left, #{length(least)} is the least.", confidence: :high)
         end

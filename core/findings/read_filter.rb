@@ -3,7 +3,8 @@
 module UprightBench
   module Core
     module Findings
-      # Filter: torn, wetted, loose, after a wash, full indicator, at its last wash, as dark as the reference, smelling, greyed.
+      # Filter: torn, wetted, loose, after a wash, full indicator, at its last wash, as dark as the reference,
+      # smelling, greyed.
       class ReadFilter < Reader
         CLAUSES = %i[torn damp unwashed_out indicator_full washed_out dark smelling loose greyed light].freeze
         DARK = 5           # as dark as the reference (common practice)
@@ -25,7 +26,9 @@ module UprightBench
         # A filter put back damp smells of mould and can kill the motor.
         def damp
           return unless @observed[:damp]
-          return say(:wash, :damp_washable, "Damp: rinse it and dry it through; damp it can kill the motor.") if @position.washable?
+          if @position.washable?
+            return say(:wash, :damp_washable, "Damp: rinse it and dry it through; damp it can kill the motor.")
+          end
 
           say(:replace, :damp, "It was wetted and must not be: replace it.", confidence: :high)
         end
@@ -33,7 +36,8 @@ module UprightBench
         def loose
           return unless @observed[:loose]
 
-          say(:clean, :loose, "Loose: clean its seat and set it again. It must click or lock, with no gap.", confidence: :high)
+          say(:clean, :loose, "Loose: clean its seat and set it again. It must click or lock, with no gap.",
+            confidence: :high)
         end
 
         def unwashed_out
@@ -75,11 +79,14 @@ module UprightBench
           return say(:wash, :grey_washable, "Grey #{grey} of 5: worth a wash.") if @position.washable?
           return say(:clean, :grey_tap_out, "Grey #{grey} of 5: tap it out.") if @position.tap_out
 
-          say(:leave, :grey_not_full, "Grey #{grey} of 5: still has life, and there is nothing to clean.", confidence: :low)
+          say(:leave, :grey_not_full, "Grey #{grey} of 5: still has life, and there is nothing to clean.",
+            confidence: :low)
         end
 
         def light
-          return say(:clean, :tap_out, "Grey #{grey} of 5: tap it out, no water needed.") if grey&.positive? && @position.tap_out
+          if grey&.positive? && @position.tap_out
+            return say(:clean, :tap_out, "Grey #{grey} of 5: tap it out, no water needed.")
+          end
           return say(:leave, :light, "Grey #{grey} of 5: nothing to do.") if grey
           return unless @observed[:indicator_percent]
 

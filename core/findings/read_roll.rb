@@ -12,7 +12,8 @@ module UprightBench
         def worn
           return unless %w[worn missing].include?(@observed[:bristles])
 
-          say(:replace, :roll_worn, "Bristles are #{@observed[:bristles]}: it turns, but picks nothing up.", confidence: :high)
+          say(:replace, :roll_worn, "Bristles are #{@observed[:bristles]}: it turns, but picks nothing up.",
+            confidence: :high)
         end
 
         def light_with_the_roll_free
@@ -35,7 +36,8 @@ module UprightBench
           return unless @observed[:light]
           return say(:leave, :roll_light_fine, "The light shows no fault.", confidence: :low) unless fault?
 
-          say(:clean, :roll_light_first, "The light shows a fault: free the roll first, then look again.", confidence: :low)
+          say(:clean, :roll_light_first, "The light shows a fault: free the roll first, then look again.",
+            confidence: :low)
         end
 
         def fault?

@@ -17,7 +17,8 @@ module UprightBench
         def bound
           return unless @position.kind == :seal && state == "binds" && policy.seal_care == :silicone
 
-          say(:clean, :seal_binds, "The seal binds: wipe it, then a film of silicone, the rest wiped off.", confidence: :high)
+          say(:clean, :seal_binds, "The seal binds: wipe it, then a film of silicone, the rest wiped off.",
+            confidence: :high)
         end
 
         def washable_pad

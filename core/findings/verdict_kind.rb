@@ -18,12 +18,13 @@ module UprightBench
         ALL = [
           new(key: :leave, letter: "L", words: "leave", means: "Nothing to do."),
           new(key: :clean, letter: "C", words: "clean", minutes: 5, done: "Cleaned",
-              means: "Wipe, brush, tap out or cut free. No water."),
+            means: "Wipe, brush, tap out or cut free. No water."),
           new(key: :wash, letter: "W", words: "wash", minutes: 8, done: "Washed: to the rack",
-              means: "Wash with water. It takes a slot on the rack until it is dry."),
+            means: "Wash with water. It takes a slot on the rack until it is dry."),
           new(key: :replace, letter: "R", words: "replace", minutes: 3, done: "Fitted", means: "Fit a new part."),
           new(key: :refer, letter: "S", words: "stop and refer", minutes: 5, done: "Referred",
-              means: "Stop. It belongs to a competent person, under local rules. Nothing else is done until somebody records what was done about it.")
+            means: "Stop. It belongs to a competent person, under local rules. Nothing else is done until somebody " \
+                   "records what was done about it.")
         ].freeze
         KEYS = ALL.map(&:key).freeze
         BY_KEY = ALL.to_h { |kind| [kind.key, kind] }.freeze

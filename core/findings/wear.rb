@@ -21,7 +21,8 @@ module UprightBench
         def found(position, observed, policy: Policy.new)
           share = case position.kind
                   when :filter then filter(observed)
-                  when :bag then percent(observed[:fill_percent], position.measures["change_at_percent"] || policy.bag_limit_percent)
+                  when :bag then percent(observed[:fill_percent],
+                    position.measures["change_at_percent"] || policy.bag_limit_percent)
                   when :bin then percent(observed[:fill_percent], policy.bin_limit_percent)
                   when :brush then worn(observed[:standout_mm], position.measures["new_standout_mm"])
                   when :roll then TURNING[observed[:turns]]
@@ -32,7 +33,8 @@ module UprightBench
         # @param started_on [Date, nil]
         # @param due_on [Date, nil]
         # @param today [Date]
-        # @param personal [Numeric] factor that the interval was divided by: it is compared with what it would be without
+        # @param personal [Numeric] factor that the interval was divided by: it is compared with what it would be
+        #   without
         # @return [Float, nil] the share of the interval that has run; nil while nothing says so
         def expected(started_on:, due_on:, today:, personal: 1)
           return unless started_on && due_on && due_on > started_on

@@ -3,8 +3,8 @@
 module UprightBench
   module Core
     module Fit
-      # Does a part have the size of a place? Belts within 1 % of the length and half a millimetre of the width, filters within
-      # a millimetre of each side (house rules). It takes two sides to tell: one alone says too little.
+      # Does a part have the size of a place? Belts within 1 % of the length and half a millimetre of the width,
+      # filters within a millimetre of each side (house rules). It takes two sides to tell: one alone says too little.
       class ByMeasure
         SIDES = %w[length_mm width_mm diameter_mm].freeze
         BELT_SHARE = 0.01
@@ -26,12 +26,19 @@ module UprightBench
 
         # @return [Boolean] so near that a person might take it for the right one
         def near?(part)
-          part.kind == @kind && @wanted.any? && @wanted.all? { |side, _| part.measures[side] && off(part, side) <= slack(side) }
+          part.kind == @kind && @wanted.any? && @wanted.all? do |side, _|
+            part.measures[side] && off(part, side) <= slack(side)
+          end
         end
 
         # @return [Array<String>] a side each, as in "length 334 mm for 332 mm"
         def words(part)
-          @wanted.filter_map { |side, value| "#{side.delete_suffix('_mm')} #{written(part.measures[side])} mm for #{written(value)} mm" if part.measures[side] }
+          @wanted.filter_map do |side, value|
+            if part.measures[side]
+              "#{side.delete_suffix('_mm')} #{written(part.measures[side])} mm for " \
+                "#{written(value)} mm"
+            end
+          end
         end
 
         # @return [Array<String>] the sides that are beyond the tolerance
@@ -40,7 +47,8 @@ module UprightBench
             next if part.measures[side].nil? || off(part, side) <= tolerance(side, value)
 
             longer = part.measures[side] > value ? "more" : "less"
-            "#{side.delete_suffix('_mm')} #{written(part.measures[side])} mm, #{written(off(part, side))} mm #{longer} than here (#{written(tolerance(side, value))} mm allowed)"
+            "#{side.delete_suffix('_mm')} #{written(part.measures[side])} mm, #{written(off(part, side))} mm " \
+              "#{longer} than here (#{written(tolerance(side, value))} mm allowed)"
           end
         end
 
@@ -52,7 +60,8 @@ module UprightBench
         private
 
         def compared?(part)
-          part.kind == @kind && %i[belt filter].include?(@kind) && @wanted.size > 1 && (@wanted.keys - part.measures.keys).empty?
+          part.kind == @kind && %i[belt filter].include?(@kind) && @wanted.size > 1 &&
+            (@wanted.keys - part.measures.keys).empty?
         end
 
         def off(part, side)

@@ -3,10 +3,11 @@
 module UprightBench
   module Core
     module Fit
-      # Filter classes of EN 1822-1 (and the groups of ISO 29463): the least share that is held back at the most penetrating
-      # particle size. Group E is EPA, H is HEPA, U is ULPA; "HEPA" on a box is a label, not a class.
+      # Filter classes of EN 1822-1 (and the groups of ISO 29463): the least share that is held back at the most
+      # penetrating particle size. Group E is EPA, H is HEPA, U is ULPA; "HEPA" on a box is a label, not a class.
       module FilterClass
-        PERCENT = { "E10" => 85, "E11" => 95, "E12" => 99.5, "H13" => 99.95, "H14" => 99.995, "U15" => 99.9995, "U16" => 99.99995, "U17" => 99.999995 }.freeze
+        PERCENT = { "E10" => 85, "E11" => 95, "E12" => 99.5, "H13" => 99.95, "H14" => 99.995, "U15" => 99.9995,
+                    "U16" => 99.99995, "U17" => 99.999995 }.freeze
         GROUPS = { "E" => "EPA", "H" => "HEPA", "U" => "ULPA" }.freeze
 
         module_function

@@ -7,9 +7,9 @@ module UprightBench
       #
       #   Find.new(position:, machine:, parts:, rules:, wants:).call  # => Answer
       #
-      # A part fits when a rule speaks for this very machine (listed for the model; or it took the place of a part that is
-      # listed; or listed for the family) and nothing in Stops speaks against it. Where nothing is listed, a part of the
-      # right size is offered as a guess that must be tried.
+      # A part fits when a rule speaks for this very machine (listed for the model; or it took the place of a part that
+      # is listed; or listed for the family) and nothing in Stops speaks against it. Where nothing is listed, a part of
+      # the right size is offered as a guess that must be tried.
       class Find
         EVIDENCE = { model: 0, successor: 1, family: 2, measure: 3 }.freeze # strongest first
         Ground = Struct.new(:level, :rule, :through, :steps)
@@ -34,7 +34,8 @@ module UprightBench
           @lineage = Lineage.new(parts)
           @stops = Stops.new(position, machine, @lineage)
           @size = ByMeasure.new(position.kind, position.measures)
-          @words = Words.new(position: position, machine: machine, wants: wants, lineage: @lineage, size: @size, fitted: fitted)
+          @words = Words.new(position: position, machine: machine, wants: wants, lineage: @lineage, size: @size,
+            fitted: fitted)
         end
 
         # @return [Answer]
@@ -43,14 +44,17 @@ module UprightBench
           fitting, others = @parts.partition { |part| @size.fits?(part) && stops(part).empty? } if fitting.empty?
           candidates = fitting.map { |part| @words.candidate(part, ground(part) || GUESS) }.sort_by { |one| order(one) }
           Answer.new(candidates: candidates, near_misses: others.filter_map { |part| near_miss(part) },
-                     nothing: (nothing_words if candidates.empty?), together: (together_words if @partner))
+            nothing: (nothing_words if candidates.empty?), together: (together_words if @partner))
         end
 
         private
 
         # @return [Ground, nil] the strongest
         def ground(part)
-          @grounds.fetch(part.id) { @grounds[part.id] = [own_ground(part), inherited_ground(part)].compact.min_by { |one| EVIDENCE.fetch(one.level) } }
+          @grounds.fetch(part.id) do
+            @grounds[part.id] = [own_ground(part), inherited_ground(part)]
+              .compact.min_by { |one| EVIDENCE.fetch(one.level) }
+          end
         end
 
         def own_ground(part)
@@ -85,9 +89,13 @@ module UprightBench
            part.on_shelf? ? 0 : 1, part.cents_a_month || Float::INFINITY, part.number]
         end
 
-        # Looks alike: a rule puts it, or what it took the place of, at this position somewhere; or it is about as large.
+        # Looks alike: a rule puts it, or what it took the place of, at this position somewhere; or it is about as
+        # large.
         def near_miss(part)
-          return unless @rules.key?(part.id) || @lineage.before(part).any? { |one, _| @rules.key?(one.id) } || @size.near?(part)
+          unless @rules.key?(part.id) || @lineage.before(part)
+              .any? { |one, _| @rules.key?(one.id) } || @size.near?(part)
+            return
+          end
 
           NearMiss.new(part: part, reasons: stops(part) + not_listed(part))
         end

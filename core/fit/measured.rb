@@ -3,8 +3,8 @@
 module UprightBench
   module Core
     module Fit
-      # An old part in the hand and a rule beside it: two sides, and nobody knows which the shelf calls length. Which parts are
-      # of that size?
+      # An old part in the hand and a rule beside it: two sides, and nobody knows which the shelf calls length. Which
+      # parts are of that size?
       class Measured
         WAYS = { belt: [%w[length_mm width_mm]], filter: [%w[length_mm width_mm], %w[length_mm diameter_mm]] }.freeze
         Match = Struct.new(:part, :fits, :words)
@@ -24,7 +24,8 @@ module UprightBench
         private
 
         def match(part)
-          ways = WAYS.fetch(part.kind, []).flat_map { |names| [names, names.reverse] }.select { |names| (part.measures.keys & ByMeasure::SIDES).sort == names.sort }
+          ways = WAYS.fetch(part.kind, []).flat_map { |names| [names, names.reverse] }
+            .select { |names| (part.measures.keys & ByMeasure::SIDES).sort == names.sort }
           sizes = ways.map { |names| ByMeasure.new(part.kind, names.zip(@sides_mm).to_h) }
           size = sizes.find { |one| one.fits?(part) } || sizes.find { |one| one.near?(part) } or return
 
@@ -33,7 +34,8 @@ module UprightBench
         end
 
         def distance(part)
-          part.measures.values_at(*ByMeasure::SIDES).compact.sort.reverse.zip(@sides_mm).sum { |had, wanted| (had - wanted).abs }
+          part.measures.values_at(*ByMeasure::SIDES).compact.sort.reverse.zip(@sides_mm)
+            .sum { |had, wanted| (had - wanted).abs }
         end
       end
     end

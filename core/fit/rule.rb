@@ -26,7 +26,8 @@ module UprightBench
           return true if serial_from.nil? && serial_to.nil?
           return false if machine.serial_number.nil?
 
-          (serial_from.nil? || rank(machine.serial_number) >= rank(serial_from)) && (serial_to.nil? || rank(machine.serial_number) <= rank(serial_to))
+          (serial_from.nil? || rank(machine.serial_number) >= rank(serial_from)) &&
+            (serial_to.nil? || rank(machine.serial_number) <= rank(serial_to))
         end
 
         private

@@ -28,7 +28,8 @@ module UprightBench
         def wrong_body_style(_part, rules)
           return [] if rules.empty? || rules.any? { |rule| rule.body_style?(@machine) }
 
-          ["made for body style #{rules.map(&:body_style).uniq.join(' and ')}; this machine is a #{@machine.body_style}"]
+          ["made for body style #{rules.map(&:body_style).uniq.join(' and ')}; this machine is a " \
+           "#{@machine.body_style}"]
         end
 
         def wrong_serial_number(_part, rules)
@@ -36,7 +37,8 @@ module UprightBench
           return [] if rules.empty? || rules.any? { |rule| rule.serial_number?(@machine) }
           return ["fits certain serial numbers only, and this machine's is not recorded"] if @machine.serial_number.nil?
 
-          ["fits serial numbers #{rules.first.serial_from || 'up'} to #{rules.first.serial_to || 'now'}; this one is #{@machine.serial_number}"]
+          ["fits serial numbers #{rules.first.serial_from || 'up'} to #{rules.first.serial_to || 'now'}; this one is " \
+           "#{@machine.serial_number}"]
         end
 
         def wrong_attributes(part, _rules)
@@ -47,7 +49,9 @@ module UprightBench
         end
 
         def attribute_words(name, wanted, had)
-          return had ? "has the #{name}, which is in the way here" : "has no #{name}, and is held by one here" if [true, false].include?(wanted)
+          if [true, false].include?(wanted)
+            return had ? "has the #{name}, which is in the way here" : "has no #{name}, and is held by one here"
+          end
 
           "#{name} is #{had || 'not stated'}; it must be #{wanted}"
         end
@@ -56,7 +60,12 @@ module UprightBench
           part.needs.filter_map do |name, wanted|
             next if @position.attributes[name] == wanted
 
-            wanted == true ? "needs a #{name.tr('_', ' ')}, which this machine lacks" : "needs #{name.tr('_', ' ')} #{wanted}"
+            if wanted == true
+              "needs a #{name.tr('_', ' ')}, which this machine lacks"
+            else
+              "needs #{name.tr('_', ' ')} " \
+                "#{wanted}"
+            end
           end
         end
 
@@ -64,7 +73,12 @@ module UprightBench
           return [] unless part.gone?
 
           newest = @lineage.newest(part)
-          [newest ? "no longer made, and none is left: #{newest.name} (#{newest.number}) took its place" : "no longer made, and none is left"]
+          [if newest
+             "no longer made, and none is left: #{newest.name} (#{newest.number}) took its place"
+           else
+             "no " \
+               "longer made, and none is left"
+           end]
         end
       end
     end

@@ -18,12 +18,15 @@ module UprightBench
         # @return [Candidate]
         def candidate(part, ground)
           Candidate.new(part: part, evidence: ground.level, goes_back: goes_back(part),
-                        reasons: [evidence(part, ground), attributes_held, want(part), pattern(part), holds(part), upgrade(part), successor(part), shelf(part)].compact)
+            reasons: [evidence(part, ground), attributes_held, want(part), pattern(part), holds(part),
+                      upgrade(part), successor(part), shelf(part)].compact)
         end
 
         # @return [String, nil] what this customer asked for and it has
         def want(part)
-          return "HEPA (#{part.filter_class}), wanted for the allergy" if @wants.allergy && FilterClass.hepa?(part.filter_class)
+          if @wants.allergy && FilterClass.hepa?(part.filter_class)
+            return "HEPA (#{part.filter_class}), wanted for the allergy"
+          end
 
           "charcoal, wanted for the smell" if @wants.smell && part.attributes["charcoal"] == true
         end
@@ -33,7 +36,8 @@ module UprightBench
         def evidence(part, ground)
           case ground.level
           when :measure then "by measure only (#{@size.words(part).join(', ')}): a guess that must be tried in place"
-          when :successor then "takes the place of #{ground.through.name} (#{ground.through.number})#{steps(ground.steps)}, #{listed(ground.rule)}"
+          when :successor then "takes the place of #{ground.through.name} " \
+                               "(#{ground.through.number})#{steps(ground.steps)}, #{listed(ground.rule)}"
           else listed(ground.rule)
           end
         end
@@ -56,13 +60,19 @@ module UprightBench
         def pattern(part)
           return unless part.pattern
 
-          @wants.in_warranty ? "pattern part: may end the maker's warranty, the customer must agree by name" : "pattern part, not the maker's"
+          if @wants.in_warranty
+            "pattern part: may end the maker's warranty, the customer must agree by " \
+              "name"
+          else
+            "pattern part, not the maker's"
+          end
         end
 
         def holds(part)
           return if part.contents.empty?
 
-          "holds #{part.contents.map { |kind, pieces| "#{pieces} #{kind.tr('_', ' ')}#{'s' if pieces > 1}" }.join(' and ')}"
+          each = part.contents.map { |kind, pieces| "#{pieces} #{kind.tr('_', ' ')}#{'s' if pieces > 1}" }
+          "holds #{each.join(' and ')}"
         end
 
         def goes_back(part)
@@ -71,7 +81,10 @@ module UprightBench
 
         def upgrade(part)
           out = goes_back(part)
-          "takes out the #{out.join(' and the ')}, which goes back to the customer labelled: never one on top of the other" if out.any?
+          return unless out.any?
+
+          "takes out the #{out.join(' and the ')}, which goes back to the customer labelled: never one on top of " \
+            "the other"
         end
 
         def successor(part)
@@ -83,7 +96,8 @@ module UprightBench
           reserved = part.reserved.positive? ? " (#{part.reserved} reserved for others)" : ""
           return "#{part.stock} on the shelf#{reserved}" if part.on_shelf?
 
-          "none #{'free ' if part.reserved.positive?}on the shelf#{reserved}#{", #{part.lead_days} days to come" if part.lead_days}"
+          "none #{'free ' if part.reserved.positive?}on the " \
+            "shelf#{reserved}#{", #{part.lead_days} days to come" if part.lead_days}"
         end
       end
     end

@@ -13,7 +13,8 @@ module UprightBench
         # @param counted_out [Hash{String=>Integer}]
         # @return [Hash{String=>Integer}] what does not go back, name => pieces
         def missing(counted_out)
-          @counted_in.to_h { |name, pieces| [name, pieces - counted_out.fetch(name, 0)] }.select { |_, pieces| pieces.positive? }
+          @counted_in.to_h { |name, pieces| [name, pieces - counted_out.fetch(name, 0)] }
+            .select { |_, pieces| pieces.positive? }
         end
 
         # @return [String] as in "2 × crevice tool, wand"

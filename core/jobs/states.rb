@@ -40,12 +40,15 @@ module UprightBench
         # The machine is in the shop.
         IN_SHOP = (ALL - OVER).freeze
 
-        SETS = { to_look_over: TO_LOOK_OVER, estimated: ESTIMATED, agreed: AGREED, under_way: UNDER_WAY, changeable: CHANGEABLE,
-                 recordable: RECORDABLE, to_collect: TO_COLLECT, ended_early: ENDED_EARLY, over: OVER, in_shop: IN_SHOP }.freeze
+        SETS = { to_look_over: TO_LOOK_OVER, estimated: ESTIMATED, agreed: AGREED, under_way: UNDER_WAY,
+                 changeable: CHANGEABLE,
+                 recordable: RECORDABLE, to_collect: TO_COLLECT, ended_early: ENDED_EARLY, over: OVER,
+                 in_shop: IN_SHOP }.freeze
 
         # What the button on the bench says.
         NEXT_ACTION = {
-          taken_in: "Look over", looked_over: "Settle", settled: "Start work", in_work: "Continue", waiting: "See the rack",
+          taken_in: "Look over", looked_over: "Settle", settled: "Start work", in_work: "Continue",
+          waiting: "See the rack",
           closed_up: "Hand over", declined: "Hand back", referred: "Hand back", handed_over: "Done"
         }.freeze
 

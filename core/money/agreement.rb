@@ -22,7 +22,8 @@ module UprightBench
           within?(estimate) && (!ends_warranty || !warranty_name.nil?)
         end
 
-        # @return [Boolean] no other part and no more money than was agreed, or so little that the customer need not be called
+        # @return [Boolean] no other part and no more money than was agreed, or so little that the customer need not be
+        #   called
         def within?(estimate)
           return true if (estimate.part_keys - part_keys).empty? && estimate.total_cents <= total_cents
 

@@ -21,7 +21,8 @@ module UprightBench
 
         # @return [Hash{Symbol=>Integer}] tax by kind of line, those without tax left out
         def taxes
-          @taxes ||= @lines.group_by(&:kind).to_h { |kind, lines| [kind, tax(kind, lines)] }.reject { |_, cents| cents.zero? }
+          @taxes ||= @lines.group_by(&:kind).to_h { |kind, lines| [kind, tax(kind, lines)] }
+            .reject { |_, cents| cents.zero? }
         end
 
         def tax_cents

@@ -21,8 +21,12 @@ module UprightBench
 
         def check
           raise ArgumentError, "a line is labour or a part" unless KINDS.include?(kind)
-          raise ArgumentError, "cents are whole and not negative" unless net_cents.is_a?(Integer) && !net_cents.negative?
-          raise ArgumentError, "no more is taken off than it costs" unless off_cents.is_a?(Integer) && off_cents.between?(0, net_cents)
+          unless net_cents.is_a?(Integer) && !net_cents.negative?
+            raise ArgumentError, "cents are whole and not negative"
+          end
+          return if off_cents.is_a?(Integer) && off_cents.between?(0, net_cents)
+
+          raise ArgumentError, "no more is taken off than it costs"
         end
       end
     end

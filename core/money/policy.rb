@@ -8,9 +8,9 @@ module UprightBench
         include Value
 
         fields rate_cents_an_hour: Policies::Table.default("labour_an_hour") * 100,
-               step_minutes: Policies::Table.default("labour_step_minutes"),
-               least_minutes: Policies::Table.default("least_labour_minutes"),
-               rounding: Policies::Table.default("tax_rounding").to_sym,
+          step_minutes: Policies::Table.default("labour_step_minutes"),
+          least_minutes: Policies::Table.default("least_labour_minutes"),
+          rounding: Policies::Table.default("tax_rounding").to_sym,
                **Policies::Table.defaults("labour_tax_percent", "part_tax_percent")
 
         ROUNDINGS = %i[total line].freeze

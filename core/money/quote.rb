@@ -9,7 +9,8 @@ module UprightBench
       class Quote
         # One thing to do. `covered` when the maker pays for it; `own` says where a part comes from that is
         # not paid again (a box that was opened for another place).
-        Work = Struct.new(:position, :place, :action, :minutes, :part_id, :part_name, :part_cents, :covered, :own, keyword_init: true) do
+        Work = Struct.new(:position, :place, :action, :minutes, :part_id, :part_name, :part_cents, :covered, :own,
+          keyword_init: true) do
           # @return [String] of its part's line
           def key
             "#{position}/#{part_id}"
@@ -31,7 +32,8 @@ module UprightBench
 
         # @return [Estimate]
         def call
-          Estimate.new(lines: [*labour, *@work.map { |work| part(work) }.compact].map { |line| off(line) }, policy: @policy)
+          Estimate.new(lines: [*labour, *@work.map { |work| part(work) }.compact].map { |line| off(line) },
+            policy: @policy)
         end
 
         private
@@ -44,18 +46,21 @@ module UprightBench
 
           charged = @policy.charged_minutes(minutes)
           free = [charged, @free_minutes].min
-          [Line.new(kind: :labour, words: "Bench time, #{charged - free} min", net_cents: @policy.labour_cents(charged - free), note: labour_note(paid, minutes, free))]
+          [Line.new(kind: :labour, words: "Bench time, #{charged - free} min",
+            net_cents: @policy.labour_cents(charged - free), note: labour_note(paid, minutes, free))]
         end
 
         def labour_note(paid, minutes, free)
-          note = "#{minutes} min of work (#{paid.map { |work| "#{work.action} #{work.place}" }.join(', ')}), in steps of #{@policy.step_minutes}"
+          note = "#{minutes} min of work (#{paid.map { |work| "#{work.action} #{work.place}" }.join(', ')}), in " \
+                 "steps of #{@policy.step_minutes}"
           free.positive? ? "#{note}; #{free} min free: #{@free_words}" : note
         end
 
         def part(work)
           return unless work.part_id
 
-          Line.new(kind: :part, words: work.part_name, net_cents: work.own ? 0 : work.part_cents, key: work.key, covered: work.covered, note: part_note(work))
+          Line.new(kind: :part, words: work.part_name, net_cents: work.own ? 0 : work.part_cents, key: work.key,
+            covered: work.covered, note: part_note(work))
         end
 
         def part_note(work)
@@ -69,7 +74,8 @@ module UprightBench
           cents = Rounding.half_even(line.net_cents * Rational(@off_percent.to_s) / 100)
           return line if cents.zero? || line.covered
 
-          line.with(off_cents: cents, note: [line.note, "#{Rational(@off_percent.to_s).to_f.to_s.chomp('.0')} % off: #{@off_words}"].compact.join("; "))
+          off = "#{Rational(@off_percent.to_s).to_f.to_s.chomp('.0')} % off: #{@off_words}"
+          line.with(off_cents: cents, note: [line.note, off].compact.join("; "))
         end
       end
     end

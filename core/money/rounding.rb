@@ -3,8 +3,8 @@
 module UprightBench
   module Core
     module Money
-      # Cents are whole. What falls between two goes to the nearer, and what lies in the very middle to the even one, so that
-      # many halves do not add up to somebody's gain.
+      # Cents are whole. What falls between two goes to the nearer, and what lies in the very middle to the even one,
+      # so that many halves do not add up to somebody's gain.
       module Rounding
         module_function
 

@@ -25,14 +25,16 @@ module UprightBench
 
         # @return [Findings::Policy]
         def findings
-          Findings::Policy.new(**numbers(*%w[bag_limit_percent bin_limit_percent washes_in_a_life battery_limit_percent]),
-                               seal_care: self["seal_care"].to_sym, length_unit: self["length_unit"].to_sym)
+          Findings::Policy.new(**numbers(*%w[
+            bag_limit_percent bin_limit_percent washes_in_a_life battery_limit_percent
+          ]),
+            seal_care: self["seal_care"].to_sym, length_unit: self["length_unit"].to_sym)
         end
 
         # @return [Money::Policy]
         def money
           Money::Policy.new(rate_cents_an_hour: self["labour_an_hour"] * 100, step_minutes: self["labour_step_minutes"],
-                            least_minutes: self["least_labour_minutes"], rounding: self["tax_rounding"].to_sym,
+            least_minutes: self["least_labour_minutes"], rounding: self["tax_rounding"].to_sym,
                             **numbers(*%w[labour_tax_percent part_tax_percent]))
         end
 
@@ -49,7 +51,10 @@ module UprightBench
         # @return [Cards::Policy]
         def cards
           Cards::Policy.new(**numbers(*%w[bundle_days follow_up_gap_days most_follow_ups]),
-                            lead_days_by_channel: Cards::Channels::ORDER.to_h { |channel| [channel, self["#{channel}_lead_days"]] })
+                            lead_days_by_channel: Cards::Channels::ORDER.to_h do |channel|
+                              [channel,
+                               self["#{channel}_lead_days"]]
+                            end)
         end
 
         # @return [Drying::Air, nil] nil until both were read

@@ -14,6 +14,11 @@ module UprightBench
           default.nil?
         end
 
+        # @return [String] above its field: what it is, with the unit where the label does not say it
+        def heading
+          label.downcase.include?(unit) ? label : "#{label}, #{unit}"
+        end
+
         # @return [String] a value as people read it, with its unit
         def words(value)
           unit == "$" ? "$#{format('%g', value)}" : "#{format('%g', value)} #{unit}"

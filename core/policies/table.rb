@@ -8,13 +8,16 @@ module UprightBench
       module Table
         GROUPS = [
           Group.new(key: :look_over, heading: "Look-over and care",
-                    sentence: "What counts as full or worn out. A model sheet with its own limit overrides these."),
-          Group.new(key: :drying, heading: "Drying", sentence: "How long washed parts stay on the rack, and the air they dry in."),
+            sentence: "What counts as full or worn out. A model sheet with its own limit overrides these."),
+          Group.new(key: :drying, heading: "Drying",
+            sentence: "How long washed parts stay on the rack, and the air they dry in."),
           Group.new(key: :promises, heading: "Promises", sentence: "How the time a machine is ready by is worked out."),
           Group.new(key: :households, heading: "Households",
-                    sentence: "How much sooner washing, cleaning and bags come round in homes like these."),
-          Group.new(key: :cards, heading: "Cards", sentence: "When reminders leave, how often they are repeated, and how a card looks."),
-          Group.new(key: :money, heading: "Prices and tax", sentence: "What bench time costs, and the tax on it and on parts."),
+            sentence: "How much sooner washing, cleaning and bags come round in homes like these."),
+          Group.new(key: :cards, heading: "Cards", sentence: "When reminders leave, how often they are repeated, and " \
+                                                             "how a card looks."),
+          Group.new(key: :money, heading: "Prices and tax",
+            sentence: "What bench time costs, and the tax on it and on parts."),
           Group.new(key: :shelf, heading: "Shelf", sentence: "How much stock to hold, and how often to reorder."),
           Group.new(key: :records, heading: "Records", sentence: "How long customers who no longer come are kept.")
         ].freeze
@@ -24,69 +27,89 @@ module UprightBench
 
         ALL = [
           Number.new(key: "bag_limit_percent", group: :look_over, label: "Change a bag at", unit: "%", range: 10..100,
-                     default: 50, hint: "Full, squeezed by hand."), # common practice
+            default: 50, hint: "Full, squeezed by hand."), # common practice
           Number.new(key: "bin_limit_percent", group: :look_over, label: "Empty a bin at", unit: "%", range: 10..100,
-                     default: 66, hint: "Of its volume."), # common practice: two thirds
+            default: 66, hint: "Of its volume."), # common practice: two thirds
           Number.new(key: "washes_in_a_life", group: :look_over, label: "Washes in a filter's life", unit: "washes",
-                     range: 1..100, default: 12, hint: "After that it is replaced."), # house rule
-          Number.new(key: "battery_limit_percent", group: :look_over, label: "Battery is tired below", unit: "%", range: 10..95,
-                     default: 60, hint: "Of its run time when new."), # house rule
+            range: 1..100, default: 12, hint: "After that it is replaced."), # house rule
+          Number.new(key: "battery_limit_percent", group: :look_over, label: "Battery is tired below", unit: "%",
+            range: 10..95,
+            default: 60, hint: "Of its run time when new."), # house rule
           Choice.new(key: "seal_care", group: :look_over, label: "A seal that binds is", default: "dry",
-                     options: { "dry" => "wiped, dry", "silicone" => "wiped, then a trace of silicone" }),
+            options: { "dry" => "wiped, dry", "silicone" => "wiped, then a trace of silicone" }),
           Choice.new(key: "length_unit", group: :look_over, label: "Lengths are in", default: "mm",
-                     options: { "mm" => "millimetres", "inch" => "inches" }),
+            options: { "mm" => "millimetres", "inch" => "inches" }),
 
           Number.new(key: "drying_hours", group: :drying, label: "Drying time", unit: "h", range: 1..96, default: 24,
-                     hint: "Where the model sheet gives none."), # common practice: a day
-          Number.new(key: "drying_temperature_c", group: :drying, label: "Drying room, temperature", unit: "°C", range: -20..50,
-                     whole: false, hint: "Leave empty if you take no readings."),
-          Number.new(key: "drying_humidity_percent", group: :drying, label: "Drying room, humidity", unit: "%", range: 0..100,
-                     whole: false, hint: "Damp air makes parts dry longer."),
+            hint: "Where the model sheet gives none."), # common practice: a day
+          Number.new(key: "drying_temperature_c", group: :drying, label: "Drying room, temperature", unit: "°C",
+            range: -20..50,
+            whole: false, hint: "Leave empty if you take no readings."),
+          Number.new(key: "drying_humidity_percent", group: :drying, label: "Drying room, humidity", unit: "%",
+            range: 0..100,
+            whole: false, hint: "Damp air makes parts dry longer."),
 
-          Number.new(key: "promise_buffer_minutes", group: :promises, label: "Spare time on every job", unit: "min", range: 0..960,
-                     default: 120, hint: "In open hours, on top of the work and the drying."), # house rule
+          Number.new(key: "promise_buffer_minutes", group: :promises, label: "Spare time on every job", unit: "min",
+            range: 0..960,
+            default: 120, hint: "In open hours, on top of the work and the drying."), # house rule
 
           # House rules; that they shorten, and in which order, is common practice.
-          Number.new(key: "pets_percent", group: :households, label: "Pets that shed", default: 75, **PERCENT_OF_INTERVAL),
-          Number.new(key: "dust_percent", group: :households, label: "Building dust", default: 70, **PERCENT_OF_INTERVAL),
-          Number.new(key: "long_hair_percent", group: :households, label: "Long hair", default: 90, **PERCENT_OF_INTERVAL),
+          Number.new(key: "pets_percent", group: :households, label: "Pets that shed", default: 75,
+            **PERCENT_OF_INTERVAL),
+          Number.new(key: "dust_percent", group: :households, label: "Building dust", default: 70,
+          **PERCENT_OF_INTERVAL),
+          Number.new(key: "long_hair_percent", group: :households, label: "Long hair", default: 90,
+          **PERCENT_OF_INTERVAL),
           Number.new(key: "daily_percent", group: :households, label: "Daily use", default: 80, **PERCENT_OF_INTERVAL),
           Number.new(key: "smoker_percent", group: :households, label: "Smokers", default: 85, **PERCENT_OF_INTERVAL),
 
           *Cards::Channels::ALL.map do |channel|
-            Number.new(key: "#{channel.key}_lead_days", group: :cards, label: "#{channel.words.sub(/\A./, &:upcase)}, days ahead",
-                       unit: "days", range: 0..90, default: channel.lead_days, hint: "Before the due date.")
+            Number.new(key: "#{channel.key}_lead_days", group: :cards,
+              label: "#{channel.words.sub(/\A./, &:upcase)}, days ahead",
+              unit: "days", range: 0..90, default: channel.lead_days, hint: "Before the due date.")
           end,
-          Number.new(key: "bundle_days", group: :cards, label: "Bundle tasks within", unit: "days", range: 0..180, default: 45,
-                     hint: "Tasks due this close together share one card."), # house rule
-          Number.new(key: "follow_up_gap_days", group: :cards, label: "Repeat after", unit: "days", range: 7..365, default: 30,
-                     hint: "If nobody answers."), # house rule
-          Number.new(key: "most_follow_ups", group: :cards, label: "Repeat at most", unit: "times", range: 0..5, default: 2), # house rule
+          Number.new(key: "bundle_days", group: :cards, label: "Bundle tasks within", unit: "days", range: 0..180,
+            default: 45,
+            hint: "Tasks due this close together share one card."), # house rule
+          Number.new(key: "follow_up_gap_days", group: :cards, label: "Repeat after", unit: "days", range: 7..365,
+            default: 30,
+            hint: "If nobody answers."), # house rule
+          # House rule
+          Number.new(key: "most_follow_ups", group: :cards, label: "Repeat at most", unit: "times", range: 0..5,
+            default: 2),
           Choice.new(key: "card_size", group: :cards, label: "A printed card is", default: "a6",
-                     options: { "a6" => "A6, 148 × 105 mm", "inch_4x6" => "4 × 6 inches" }),
+            options: { "a6" => "A6, 148 × 105 mm", "inch_4x6" => "4 × 6 inches" }),
           Choice.new(key: "card_layout", group: :cards, label: "The address is", default: "printed",
-                     options: { "printed" => "on the right, with a line down the middle",
-                                "window" => "where a C6 envelope has its window" }),
+            options: { "printed" => "on the right, with a line down the middle",
+                       "window" => "where a C6 envelope has its window" }),
 
-          Number.new(key: "labour_an_hour", group: :money, label: "Bench time, an hour", unit: "$", range: 0..1000, default: 60,
-                     hint: "Without tax."),
-          Number.new(key: "labour_step_minutes", group: :money, label: "Charged in steps of", unit: "min", range: 1..120, default: 15),
-          Number.new(key: "least_labour_minutes", group: :money, label: "Least charged", unit: "min", range: 0..240, default: 15),
-          Number.new(key: "labour_tax_percent", group: :money, label: "Tax on bench time", unit: "%", range: 0.0..50.0, default: 0.0,
-                     whole: false),
-          Number.new(key: "part_tax_percent", group: :money, label: "Tax on parts", unit: "%", range: 0.0..50.0, default: 0.0,
-                     whole: false),
+          Number.new(key: "labour_an_hour", group: :money, label: "Bench time, an hour", unit: "$", range: 0..1000,
+            default: 60,
+            hint: "Without tax."),
+          Number.new(key: "labour_step_minutes", group: :money, label: "Charged in steps of", unit: "min",
+            range: 1..120, default: 15),
+          Number.new(key: "least_labour_minutes", group: :money, label: "Least charged", unit: "min", range: 0..240,
+            default: 15),
+          Number.new(key: "labour_tax_percent", group: :money, label: "Tax on bench time", unit: "%", range: 0.0..50.0,
+            default: 0.0,
+            whole: false),
+          Number.new(key: "part_tax_percent", group: :money, label: "Tax on parts", unit: "%", range: 0.0..50.0,
+            default: 0.0,
+            whole: false),
           Choice.new(key: "tax_rounding", group: :money, label: "Tax is rounded", default: "total",
-                     options: { "total" => "once, on the total", "line" => "on each line" },
-                     hint: "To the cent; an exact half goes to the even cent."),
-          Number.new(key: "estimate_valid_days", group: :money, label: "An estimate holds for", unit: "days", range: 1..365, default: 14),
+            options: { "total" => "once, on the total", "line" => "on each line" },
+            hint: "To the cent; an exact half goes to the even cent."),
+          Number.new(key: "estimate_valid_days", group: :money, label: "An estimate holds for", unit: "days",
+            range: 1..365, default: 14),
 
           Number.new(key: "review_days", group: :shelf, label: "Reorder every", unit: "days", range: 1..90, default: 7),
-          Number.new(key: "service_level_percent", group: :shelf, label: "Chance of not running out", unit: "%", range: 50.0..99.9,
-                     default: 95.0, whole: false, hint: "Before the next delivery."),
+          Number.new(key: "service_level_percent", group: :shelf, label: "Chance of not running out", unit: "%",
+            range: 50.0..99.9,
+            default: 95.0, whole: false, hint: "Before the next delivery."),
 
-          Number.new(key: "kept_years", group: :records, label: "Suggest deleting customers after", unit: "years", range: 1..50,
-                     default: 10, hint: "Counted from their last job.")
+          Number.new(key: "kept_years", group: :records, label: "Suggest deleting customers after", unit: "years",
+            range: 1..50,
+            default: 10, hint: "Counted from their last job.")
         ].freeze
 
         BY_KEY = ALL.to_h { |policy| [policy.key, policy] }.freeze

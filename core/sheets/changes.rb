@@ -18,7 +18,8 @@ module UprightBench
 
         # @return [Array<String>] empty when nothing changed
         def call
-          fields("", @before.except(*LISTS.keys), @after.except(*LISTS.keys)) + LISTS.flat_map { |list, word| rows(list, word) }
+          fields("", @before.except(*LISTS.keys), @after.except(*LISTS.keys)) +
+            LISTS.flat_map { |list, word| rows(list, word) }
         end
 
         private
@@ -28,7 +29,8 @@ module UprightBench
           new = by_key(@after, list)
           gone = (old.keys - new.keys).map { |key| "#{word} #{old[key]['name']} removed" }
           come = (new.keys - old.keys).map { |key| "#{word} #{new[key]['name']} added" }
-          gone + come + (old.keys & new.keys).flat_map { |key| fields("#{new[key]['name']}: ", old[key], new[key]) } + moved(old.keys, new.keys, word)
+          gone + come + (old.keys & new.keys).flat_map { |key| fields("#{new[key]['name']}: ", old[key], new[key]) } +
+            moved(old.keys, new.keys, word)
         end
 
         def by_key(content, list)
@@ -40,7 +42,8 @@ module UprightBench
         end
 
         def fields(prefix, old, new)
-          (old.keys | new.keys).reject { |key| old[key] == new[key] }.map { |key| "#{prefix}#{key.tr('_', ' ')} #{change(old[key], new[key])}" }
+          (old.keys | new.keys).reject { |key| old[key] == new[key] }
+            .map { |key| "#{prefix}#{key.tr('_', ' ')} #{change(old[key], new[key])}" }
         end
 
         def change(old, new)

@@ -53,7 +53,10 @@ module UprightBench
 
         # @param fields [Hash{String=>Object}] replaces all but the key; nil and empty ones are left out
         def position(key, fields)
-          kept = fields.reject { |_, value| value.nil? || value == false || (value.respond_to?(:empty?) && value.empty?) }
+          kept = fields.reject do |_, value|
+            value.nil? || value == false ||
+              (value.respond_to?(:empty?) && value.empty?)
+          end
           change("positions", key) { |row| { "key" => row.fetch("key"), **kept } }
         end
 
@@ -65,7 +68,9 @@ module UprightBench
 
         def change(list, key)
           at = index(list, key)
-          @content.merge(list => @content.fetch(list).each_with_index.map { |row, index| index == at ? yield(row) : row })
+          @content.merge(list => @content.fetch(list).each_with_index.map do |row, index|
+            index == at ? yield(row) : row
+          end)
         end
 
         def insert(list, row, after)
@@ -74,10 +79,12 @@ module UprightBench
         end
 
         def free_key(name, list)
-          stem = name.downcase.unicode_normalize(:nfkd).gsub(/\p{M}/, "").gsub(/[^a-z0-9]+/, "-").gsub(/\A-+|-+\z/, "")[0, 50].to_s
+          stem = name.downcase.unicode_normalize(:nfkd).gsub(/\p{M}/, "").gsub(/[^a-z0-9]+/, "-")
+            .gsub(/\A-+|-+\z/, "")[0, 50].to_s
           stem = "place" if stem.empty?
           taken = @content.fetch(list).map { |row| row["key"] }
-          [stem, *(2..).lazy.map { |number| "#{stem}-#{number}" }.first(taken.size + 1)].find { |key| !taken.include?(key) }
+          [stem, *(2..).lazy.map { |number| "#{stem}-#{number}" }.first(taken.size + 1)]
+            .find { |key| !taken.include?(key) }
         end
       end
     end

@@ -23,10 +23,16 @@ module UprightBench
         end
 
         def check
-          raise ArgumentError, "a fastener's count is a whole number above 0" unless count.is_a?(Integer) && count.positive?
+          unless count.is_a?(Integer) && count.positive?
+            raise ArgumentError, "a fastener's count is a whole number above 0"
+          end
           raise ArgumentError, "a fastener names its driver" unless driver.is_a?(String) && driver.match?(/\S/)
-          raise ArgumentError, "a fastener's length is a number above 0" unless length_mm.nil? || (length_mm.is_a?(Numeric) && length_mm.positive?)
-          raise ArgumentError, "turns are a number above 0" unless turns.nil? || (turns.is_a?(Numeric) && turns.positive?)
+          unless length_mm.nil? || (length_mm.is_a?(Numeric) && length_mm.positive?)
+            raise ArgumentError, "a fastener's length is a number above 0"
+          end
+          return if turns.nil? || (turns.is_a?(Numeric) && turns.positive?)
+
+          raise ArgumentError, "turns are a number above 0"
         end
       end
     end

@@ -10,9 +10,12 @@ module UprightBench
         BY_KIND = {
           filter: SIZES,
           belt: SIZES.slice("length_mm", "width_mm"),
-          brush: { "new_standout_mm" => "Bristles beyond the guide bars when new, mm", "dial_settings" => "Settings of the height dial" },
-          bag: { "hours_a_bag" => "Hours a bag lasts", "change_at_percent" => "Its own line, %", "hygiene_days" => "Longest use, days" },
-          battery: { "run_minutes" => "Run time when new, normal setting, min", "run_minutes_full" => "Run time when new, full power, min" },
+          brush: { "new_standout_mm" => "Bristles beyond the guide bars when new, mm",
+                   "dial_settings" => "Settings of the height dial" },
+          bag: { "hours_a_bag" => "Hours a bag lasts", "change_at_percent" => "Its own line, %",
+                 "hygiene_days" => "Longest use, days" },
+          battery: { "run_minutes" => "Run time when new, normal setting, min",
+                     "run_minutes_full" => "Run time when new, full power, min" },
           carbon: { "new_length_mm" => "Length when new, mm", "least_length_mm" => "Least length, mm" }
         }.freeze
 

@@ -80,14 +80,16 @@ module UprightBench
           fields[:kind] = row["kind"].to_sym
           fields[:water] = row["water"].to_sym if row["water"]
           Position.new(**fields, tasks: map("tasks", row, path) { |task, inner| task(task, row, inner) }.compact,
-                                 fasteners: map("fasteners", row, path) { |held, _| Fastener.new(**symbols(held)) }.compact)
+            fasteners: map("fasteners", row, path) { |held, _| Fastener.new(**symbols(held)) }
+              .compact)
         end
 
         def task(row, position, path)
           clocks = map("clocks", row, path) { |clock, _| Clocks::Clock.of(**symbols(clock)) }.compact
           return if clocks.size < row["clocks"].size # each was complained of where it stands
 
-          Clocks::Task.new(**symbols(row), action: row["action"].to_sym, disposable: %w[bag bin].include?(position["kind"]), clocks: clocks)
+          Clocks::Task.new(**symbols(row), action: row["action"].to_sym,
+            disposable: %w[bag bin].include?(position["kind"]), clocks: clocks)
         end
 
         # What a value refuses is a problem of the place it stands at.

@@ -14,9 +14,10 @@ module UprightBench
         include Value
 
         fields :key, :name, :station, :kind,
-               beside: false, material: nil, water: :never, cleaner: nil, tap_out: false, care: nil, drying_floor_hours: nil, minutes: 5,
-               attributes: {}, measures: {}, features: [], tasks: [], refit_order: nil, fasteners: [], behind: [],
-               seat: nil, layer: nil, alone: false, never_without: nil, beyond_handbook: false, caution: nil
+          beside: false, material: nil, water: :never, cleaner: nil, tap_out: false, care: nil,
+          drying_floor_hours: nil, minutes: 5,
+          attributes: {}, measures: {}, features: [], tasks: [], refit_order: nil, fasteners: [], behind: [],
+          seat: nil, layer: nil, alone: false, never_without: nil, beyond_handbook: false, caution: nil
 
         WATERS = %i[never cold lukewarm].freeze
         # What a place has beside its part that is asked for at a look-over.
@@ -35,7 +36,8 @@ module UprightBench
 
         # @param need [String] a feature, a measure, or "indicator"
         def asks_for?(need)
-          features.include?(need) || measures.key?(need) || (need == "indicator" && tasks.flat_map(&:clocks).any? { |clock| clock.kind == :indicator })
+          features.include?(need) || measures.key?(need) || (need == "indicator" && tasks.flat_map(&:clocks)
+            .any? { |clock| clock.kind == :indicator })
         end
 
         private

@@ -5,8 +5,10 @@ module UprightBench
     module Sheets
       # What must hold of a whole sheet, beyond what each position checks of itself.
       class Rules
-        NAMES = %i[known_kind known_power some_path known_ratings unique_stations unique_positions stations_exist named_places_exist].freeze
-        MEANINGS = %i[one_refit_order no_refit_loop one_in_a_seat never_stacked never_itself kits_hold kits_match_clocks].freeze
+        NAMES = %i[known_kind known_power some_path known_ratings unique_stations unique_positions stations_exist
+                   named_places_exist].freeze
+        MEANINGS = %i[one_refit_order no_refit_loop one_in_a_seat never_stacked never_itself kits_hold
+                      kits_match_clocks].freeze
         RATED = %w[suction_kpa flow_l_s].freeze
 
         def initialize(sheet)
@@ -15,7 +17,8 @@ module UprightBench
 
         # @return [Array<Problem>] one for each broken rule
         def problems
-          broken(NAMES).then { |found| found.empty? ? broken(MEANINGS) : found } # meanings follow names, which must lead somewhere
+          # Meanings follow names, which must lead somewhere
+          broken(NAMES).then { |found| found.empty? ? broken(MEANINGS) : found }
         end
 
         private
@@ -33,7 +36,9 @@ module UprightBench
         end
 
         def known_kind
-          say("kind #{@sheet.kind} is none of #{Sheet::KINDS.join(', ')}", "kind") unless Sheet::KINDS.include?(@sheet.kind)
+          return if Sheet::KINDS.include?(@sheet.kind)
+
+          say("kind #{@sheet.kind} is none of #{Sheet::KINDS.join(', ')}", "kind")
         end
 
         def known_power
@@ -49,22 +54,32 @@ module UprightBench
         end
 
         def unique_stations
-          repeated(@sheet.stations, &:key).map { |station| say("station #{station.key} stands twice", "stations", @sheet.stations.index(station)) }
+          repeated(@sheet.stations, &:key).map do |station|
+            say("station #{station.key} stands twice", "stations",
+              @sheet.stations.index(station))
+          end
         end
 
         def unique_positions
-          repeated(@sheet.positions, &:key).map { |position| say("position #{position.key} stands twice", *at(position)) }
+          repeated(@sheet.positions, &:key).map do |position|
+            say("position #{position.key} stands twice",
+              *at(position))
+          end
         end
 
         def stations_exist
           keys = @sheet.stations.map(&:key)
-          @sheet.positions.reject { |position| keys.include?(position.station) }.map { |position| say("no station #{position.station}", *at(position), "station") }
+          @sheet.positions.reject { |position| keys.include?(position.station) }
+            .map { |position| say("no station #{position.station}", *at(position), "station") }
         end
 
         def named_places_exist
           @sheet.positions.flat_map do |position|
             named = { "behind" => position.behind, "never_without" => [position.never_without].compact }
-            named.flat_map { |field, keys| keys.reject { |key| @sheet.position?(key) }.map { |key| say("no position #{key}", *at(position), field) } }
+            named.flat_map do |field, keys|
+              keys.reject { |key| @sheet.position?(key) }
+                .map { |key| say("no position #{key}", *at(position), field) }
+            end
           end
         end
 
@@ -91,29 +106,47 @@ module UprightBench
 
         def never_stacked
           shared.flat_map do |here|
-            here.select(&:alone).map { |one| say("#{one.key} must not be stacked with #{(here - [one]).map(&:key).join(', ')}", *at(one), "alone") }
+            here.select(&:alone).map do |one|
+              say("#{one.key} must not be stacked with " \
+                  "#{(here - [one]).map(&:key).join(', ')}", *at(one), "alone")
+            end
           end
         end
 
         def never_itself
           @sheet.positions.flat_map do |position|
-            [(say("#{position.key} cannot need itself", *at(position), "never_without") if position.never_without == position.key),
-             (say("#{position.key} cannot be behind itself", *at(position), "behind") if position.behind.include?(position.key))].compact
+            [(if position.never_without == position.key
+                say("#{position.key} cannot need itself", *at(position), "never_without")
+              end),
+             (if position.behind.include?(position.key)
+                say("#{position.key} cannot be behind itself", *at(position), "behind")
+              end)].compact
           end
         end
 
         def kits_hold
-          each_content { |_, key, path| say("a kit holds #{key}, and there is no such position", *path) unless @sheet.position?(key) }
+          each_content do |_, key, path|
+            say("a kit holds #{key}, and there is no such position", *path) unless @sheet.position?(key)
+          end
         end
 
         # A box with four bags and one motor filter means a filter every four bags.
         def kits_match_clocks
           each_content do |kit, key, path|
-            clock = @sheet.position?(key) && @sheet.position(key).tasks.flat_map(&:clocks).find { |counted| counted.kind == :count && counted.of == "bags" }
-            bags = kit.contains.sum { |other, pieces| @sheet.position?(other) && @sheet.position(other).kind == :bag ? pieces : 0 }
+            clock = @sheet.position?(key) && @sheet.position(key).tasks.flat_map(&:clocks)
+              .find { |counted| counted.kind == :count && counted.of == "bags" }
+            bags = kit.contains.sum do |other, pieces|
+              if @sheet.position?(other) && @sheet.position(other)
+                  .kind == :bag
+                pieces
+              else
+                0
+              end
+            end
             next unless clock && bags.positive? && bags != clock.limit * kit.contains[key]
 
-            say("the kit holds #{bags} bags for #{kit.contains[key]} of #{key}, its clock says one every #{clock.limit} bags", *path)
+            say("the kit holds #{bags} bags for #{kit.contains[key]} of #{key}, its clock says one every " \
+                "#{clock.limit} bags", *path)
           end
         end
 
@@ -124,7 +157,8 @@ module UprightBench
         end
 
         def shared
-          @sheet.positions.select(&:seat).group_by { |position| [position.station, position.seat] }.values.select { |here| here.size > 1 }
+          @sheet.positions.select(&:seat).group_by { |position| [position.station, position.seat] }
+            .values.select { |here| here.size > 1 }
         end
 
         # @return [Array] the second and later of those that share a key

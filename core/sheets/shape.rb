@@ -10,25 +10,36 @@ module UprightBench
 
         # key => [what it holds, whether it is needed]
         SHEET = {
-          "format" => [:words, true], "maker" => [:words, true], "model" => [:words, true], "kind" => [:words, true], "family" => [:words, true],
-          "body_style" => [:words, true], "power" => [:words, true], "warranty_months" => [:count, true], "warranty_hours" => [:amount, false],
-          "rough" => [:flag, false], "rated" => [:amounts, false], "accessories" => [:words_list, false], "kits" => [:list, false],
+          "format" => [:words, true], "maker" => [:words, true], "model" => [:words, true], "kind" => [:words, true],
+          "family" => [:words, true],
+          "body_style" => [:words, true], "power" => [:words, true], "warranty_months" => [:count, true],
+          "warranty_hours" => [:amount, false],
+          "rough" => [:flag, false], "rated" => [:amounts, false], "accessories" => [:words_list, false],
+          "kits" => [:list, false],
           "stations" => [:list, true], "positions" => [:list, true]
         }.freeze
         STATION = { "key" => [:key, true], "name" => [:words, true] }.freeze
         KIT = { "name" => [:words, true], "contains" => [:counts, true] }.freeze
         POSITION = {
-          "key" => [:key, true], "name" => [:words, true], "station" => [:key, true], "kind" => [:words, true], "beside" => [:flag, false],
-          "material" => [:words, false], "water" => [:words, false], "cleaner" => [:words, false], "tap_out" => [:flag, false], "care" => [:words, false],
-          "drying_floor_hours" => [:amount, false], "minutes" => [:amount, false], "attributes" => [:attributes, false], "measures" => [:amounts, false],
-          "features" => [:words_list, false], "tasks" => [:list, false], "fasteners" => [:list, false], "refit_order" => [:amount, false],
-          "behind" => [:words_list, false], "seat" => [:words, false], "layer" => [:amount, false], "alone" => [:flag, false], "beyond_handbook" => [:flag, false],
+          "key" => [:key, true], "name" => [:words, true], "station" => [:key, true], "kind" => [:words, true],
+          "beside" => [:flag, false],
+          "material" => [:words, false], "water" => [:words, false], "cleaner" => [:words, false],
+          "tap_out" => [:flag, false], "care" => [:words, false],
+          "drying_floor_hours" => [:amount, false], "minutes" => [:amount, false], "attributes" => [:attributes, false],
+          "measures" => [:amounts, false],
+          "features" => [:words_list, false], "tasks" => [:list, false], "fasteners" => [:list, false],
+          "refit_order" => [:amount, false],
+          "behind" => [:words_list, false], "seat" => [:words, false], "layer" => [:amount, false],
+          "alone" => [:flag, false], "beyond_handbook" => [:flag, false],
           "never_without" => [:key, false], "caution" => [:words, false]
         }.freeze
-        TASK = { "key" => [:key, true], "action" => [:words, true], "card" => [:flag, false], "clocks" => [:list, true] }.freeze
-        CLOCK = { "kind" => [:words, true], "limit" => [:amount, true], "of" => [:words, false], "each_hours" => [:amount, false],
+        TASK = { "key" => [:key, true], "action" => [:words, true], "card" => [:flag, false],
+                 "clocks" => [:list, true] }.freeze
+        CLOCK = { "kind" => [:words, true], "limit" => [:amount, true], "of" => [:words, false],
+                  "each_hours" => [:amount, false],
                   "each_months" => [:amount, false] }.freeze
-        FASTENER = { "count" => [:amount, true], "driver" => [:words, true], "length_mm" => [:amount, false], "turns" => [:amount, false],
+        FASTENER = { "count" => [:amount, true], "driver" => [:words, true], "length_mm" => [:amount, false],
+                     "turns" => [:amount, false],
                      "note" => [:words, false] }.freeze
 
         KEY = /\A[a-z0-9]+(-[a-z0-9]+)*\z/
@@ -38,16 +49,28 @@ module UprightBench
         # what => [how to tell, how to say it]
         TYPES = {
           words: [->(value) { words?(value) }, "must be words"],
-          key: [->(value) { value.is_a?(String) && value.match?(KEY) && value.size <= 60 }, "must be small letters, digits and dashes"],
+          key: [->(value) { value.is_a?(String) && value.match?(KEY) && value.size <= 60 },
+                "must be small letters, digits and dashes"],
           count: [->(value) { value.is_a?(Integer) && value >= 0 }, "must be a whole number"],
           amount: [->(value) { amount?(value) }, "must be a number above 0"],
           flag: [->(value) { [true, false].include?(value) }, "must be true or false"],
-          list: [->(value) { value.is_a?(Array) && value.size <= MOST && value.all?(Hash) }, "must be a list of objects"],
-          words_list: [->(value) { value.is_a?(Array) && value.size <= MOST && value.all? { |one| words?(one) } }, "must be a list of words"],
-          amounts: [->(value) { value.is_a?(Hash) && value.values.all? { |one| amount?(one) } }, "must be an object of numbers above 0"],
-          counts: [->(value) { value.is_a?(Hash) && value.any? && value.values.all? { |one| one.is_a?(Integer) && one.positive? } },
+          list: [->(value) { value.is_a?(Array) && value.size <= MOST && value.all?(Hash) },
+                 "must be a list of objects"],
+          words_list: [->(value) { value.is_a?(Array) && value.size <= MOST && value.all? { |one| words?(one) } },
+                       "must be a list of words"],
+          amounts: [->(value) { value.is_a?(Hash) && value.values.all? { |one| amount?(one) } },
+                    "must be an object of numbers above 0"],
+          counts: [lambda { |value|
+            value.is_a?(Hash) && value.any? &&
+              value.values.all? { |one| one.is_a?(Integer) && one.positive? }
+          },
                    "must be an object of whole numbers above 0"],
-          attributes: [->(value) { value.is_a?(Hash) && value.values.all? { |one| [true, false].include?(one) || words?(one) } },
+          attributes: [lambda { |value|
+            value.is_a?(Hash) && value.values.all? do |one|
+              [true, false]
+                .include?(one) || words?(one)
+            end
+          },
                        "must be an object of words, true or false"]
         }.freeze
 
@@ -58,7 +81,12 @@ module UprightBench
         # @param path [Array] of `data`
         # @return [Array<Problem>]
         def problems(data, spec, path)
-          missing = spec.filter_map { |key, (_, needed)| key if needed && !data.key?(key) }.map { |key| Problem.new(path: path, words: "#{key} is missing") }
+          missing = spec.filter_map do |key, (_, needed)|
+            key if needed && !data.key?(key)
+          end.map do |key|
+            Problem.new(path: path,
+              words: "#{key} is missing")
+          end
           missing + data.filter_map do |key, value|
             what, = spec[key]
             next Problem.new(path: path + [key], words: "#{key} is not known") unless what

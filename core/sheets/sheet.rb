@@ -10,7 +10,7 @@ module UprightBench
         include Value
 
         fields :maker, :model, :kind, :family, :body_style, :power, :warranty_months, :stations, :positions,
-               warranty_hours: nil, rough: false, rated: {}, accessories: [], kits: []
+          warranty_hours: nil, rough: false, rated: {}, accessories: [], kits: []
 
         KINDS = %i[upright canister stick robot drum].freeze
         POWERS = %i[mains battery].freeze
@@ -34,7 +34,8 @@ module UprightBench
           @by_key[place_key]&.task(task_key)
         end
 
-        # @return [Array<Position>] in the order of a look-over: along the air path, what hangs beside it after what sits in it
+        # @return [Array<Position>] in the order of a look-over: along the air path, what hangs beside it after what
+        #   sits in it
         def walk
           stations.flat_map { |station| at(station.key) }
         end
@@ -54,7 +55,10 @@ module UprightBench
         # Pages look places up hundreds of times.
         def check
           @by_key = positions.to_h { |position| [position.key, position] }.freeze
-          @by_station = positions.group_by(&:station).transform_values { |here| (here.reject(&:beside) + here.select(&:beside)).freeze }.freeze
+          @by_station = positions.group_by(&:station).transform_values do |here|
+            (here.reject(&:beside) +
+                      here.select(&:beside)).freeze
+          end.freeze
           problems = Rules.new(self).problems
           raise Invalid, problems if problems.any?
         end

@@ -7,27 +7,46 @@ module UprightBench
       # certain of any of its kind and nothing that only a maker could know. Nothing is said to be washable.
       module Starter
         STICK = { stations: [%w[head Head], %w[wand Wand], %w[bin Bin], %w[filter Filter], %w[motor Motor]],
-                  positions: [["roll", "Brush roll", "head", "roll"], ["neck", "Neck", "head", "path"], ["wand", "Wand", "wand", "path"],
-                              ["contacts", "Contacts", "wand", "contacts", true], ["bin", "Bin", "bin", "bin"], ["bin-seal", "Bin seal", "bin", "seal", true],
-                              ["filter", "Filter", "filter", "filter"], ["motor", "Motor", "motor", "motor"], ["battery", "Battery pack", "motor", "battery", true]] }.freeze
-        CANISTER = { stations: [["tool", "Floor tool"], %w[wand Wand], %w[hose Hose], ["bag", "Bag chamber"], %w[motor Motor], %w[exhaust Exhaust]],
-                     positions: [["tool-neck", "Tool neck", "tool", "path"], ["wand", "Wand", "wand", "path"], ["hose", "Hose", "hose", "path"],
-                                 ["bag", "Bag", "bag", "bag"], ["lid-seal", "Lid seal", "bag", "seal", true], ["motor-filter", "Motor filter", "motor", "filter"],
+                  positions: [["roll", "Brush roll", "head", "roll"], ["neck", "Neck", "head", "path"],
+                              ["wand", "Wand", "wand", "path"],
+                              ["contacts", "Contacts", "wand", "contacts", true], ["bin", "Bin", "bin", "bin"],
+                              ["bin-seal", "Bin seal", "bin", "seal", true],
+                              ["filter", "Filter", "filter", "filter"], ["motor", "Motor", "motor", "motor"],
+                              ["battery", "Battery pack", "motor", "battery", true]] }.freeze
+        CANISTER = { stations: [["tool", "Floor tool"], %w[wand Wand], %w[hose Hose], ["bag", "Bag chamber"],
+                                %w[motor Motor], %w[exhaust Exhaust]],
+                     positions: [["tool-neck", "Tool neck", "tool", "path"], ["wand", "Wand", "wand", "path"],
+                                 ["hose", "Hose", "hose", "path"],
+                                 ["bag", "Bag", "bag", "bag"], ["lid-seal", "Lid seal", "bag", "seal", true],
+                                 ["motor-filter", "Motor filter", "motor", "filter"],
                                  ["motor", "Motor", "motor", "motor"], ["lead", "Mains lead", "motor", "lead", true],
                                  ["exhaust-filter", "Exhaust filter", "exhaust", "filter"]] }.freeze
-        UPRIGHT = { stations: [%w[head Head], %w[neck Neck], %w[hose Hose], ["dust", "Bag or bin"], %w[motor Motor], %w[exhaust Exhaust]],
-                    positions: [["roll", "Brush roll", "head", "roll"], ["belt", "Belt", "head", "belt"], ["neck", "Neck", "neck", "path"],
-                                ["hose", "Hose", "hose", "path"], ["dust", "Bag or bin", "dust", "bin"], ["dust-seal", "Door or bin seal", "dust", "seal", true],
-                                ["pre-filter", "Pre-motor filter", "motor", "filter"], ["motor", "Motor", "motor", "motor"],
-                                ["lead", "Mains lead", "motor", "lead", true], ["exhaust-filter", "Exhaust filter", "exhaust", "filter"]] }.freeze
+        UPRIGHT = { stations: [%w[head Head], %w[neck Neck], %w[hose Hose], ["dust", "Bag or bin"], %w[motor Motor],
+                               %w[exhaust Exhaust]],
+                    positions: [["roll", "Brush roll", "head", "roll"], ["belt", "Belt", "head", "belt"],
+                                ["neck", "Neck", "neck", "path"],
+                                ["hose", "Hose", "hose", "path"], ["dust", "Bag or bin", "dust", "bin"],
+                                ["dust-seal", "Door or bin seal", "dust", "seal", true],
+                                ["pre-filter", "Pre-motor filter", "motor", "filter"],
+                                ["motor", "Motor", "motor", "motor"],
+                                ["lead", "Mains lead", "motor", "lead", true],
+                                ["exhaust-filter", "Exhaust filter", "exhaust", "filter"]] }.freeze
         ROBOT = { stations: [["floor", "Floor side"], %w[bin Bin], %w[filter Filter], %w[motor Motor], %w[dock Dock]],
-                  positions: [["main-brush", "Main brush", "floor", "roll"], ["side-brush", "Side brush", "floor", "side_brush", true],
-                              ["wheels", "Wheels", "floor", "wheels", true], ["bin", "Bin", "bin", "bin"], ["filter", "Bin filter", "filter", "filter"],
-                              ["motor", "Motor", "motor", "motor"], ["contacts", "Charging contacts", "motor", "contacts", true],
-                              ["battery", "Battery pack", "motor", "battery", true], ["dock", "Dock", "dock", "dock"]] }.freeze
-        DRUM = { stations: [["tool", "Floor tool"], %w[hose Hose], %w[drum Drum], %w[textile Filter], ["motor", "Motor head"]],
-                 positions: [["hose", "Hose", "hose", "path"], ["inlet", "Drum inlet", "drum", "path"], ["bag", "Bag", "drum", "bag"],
-                             ["lid-seal", "Drum lid seal", "drum", "seal", true], ["filter", "Filter", "textile", "filter"], ["motor", "Motor", "motor", "motor"],
+                  positions: [["main-brush", "Main brush", "floor", "roll"],
+                              ["side-brush", "Side brush", "floor", "side_brush", true],
+                              ["wheels", "Wheels", "floor", "wheels", true], ["bin", "Bin", "bin", "bin"],
+                              ["filter", "Bin filter", "filter", "filter"],
+                              ["motor", "Motor", "motor", "motor"], [
+                                "contacts", "Charging contacts", "motor", "contacts", true
+                              ],
+                              ["battery", "Battery pack", "motor", "battery", true], ["dock", "Dock", "dock", "dock"]] }
+          .freeze
+        DRUM = { stations: [["tool", "Floor tool"], %w[hose Hose], %w[drum Drum], %w[textile Filter],
+                            ["motor", "Motor head"]],
+                 positions: [["hose", "Hose", "hose", "path"], ["inlet", "Drum inlet", "drum", "path"],
+                             ["bag", "Bag", "drum", "bag"],
+                             ["lid-seal", "Drum lid seal", "drum", "seal", true],
+                             ["filter", "Filter", "textile", "filter"], ["motor", "Motor", "motor", "motor"],
                              ["lead", "Mains lead", "motor", "lead", true]] }.freeze
         BY_KIND = { upright: UPRIGHT, canister: CANISTER, stick: STICK, robot: ROBOT, drum: DRUM }.freeze
         POWER = { upright: :mains, canister: :mains, stick: :battery, robot: :battery, drum: :mains }.freeze
@@ -40,14 +59,16 @@ module UprightBench
         # @raise [KeyError] for an unknown kind
         def content(kind:, maker:, model:)
           plan = BY_KIND.fetch(kind)
-          { "format" => Shape::FORMAT, "maker" => maker, "model" => model, "kind" => kind.to_s, "family" => UNKNOWN, "body_style" => UNKNOWN,
+          { "format" => Shape::FORMAT, "maker" => maker, "model" => model, "kind" => kind.to_s, "family" => UNKNOWN,
+            "body_style" => UNKNOWN,
             "power" => POWER.fetch(kind).to_s, "warranty_months" => 0, "rough" => true,
             "stations" => plan.fetch(:stations).map { |key, name| { "key" => key, "name" => name } },
             "positions" => plan.fetch(:positions).map { |row| position(*row) } }
         end
 
         def position(key, name, station, kind, *beside)
-          { "key" => key, "name" => name, "station" => station, "kind" => kind }.merge(beside.any? ? { "beside" => true } : {})
+          { "key" => key, "name" => name, "station" => station, "kind" => kind }
+            .merge(beside.any? ? { "beside" => true } : {})
         end
         private_class_method :position
       end

@@ -3,8 +3,8 @@
 module UprightBench
   module Core
     module Shelf
-      # The thirteen digits under a trade item's bars (GS1 General Specifications, check digit: weights 1 and 3 in turn from the
-      # left, made up to the next ten).
+      # The thirteen digits under a trade item's bars (GS1 General Specifications, check digit: weights 1 and 3 in turn
+      # from the left, made up to the next ten).
       module Ean13
         DIGITS = /\A\d{13}\z/
 

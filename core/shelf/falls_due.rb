@@ -6,8 +6,8 @@ module UprightBench
       # How likely is it that a due date falls within so many days from today?
       #
       # The early and the late bound of a date enclose 80 % of where it may fall; on each side of the date the normal
-      # distribution that leaves a tenth beyond its bound is taken. A date without bounds falls on its day. What is due already
-      # and was not done comes, if at all, evenly over the time after its date.
+      # distribution that leaves a tenth beyond its bound is taken. A date without bounds falls on its day. What is due
+      # already and was not done comes, if at all, evenly over the time after its date.
       class FallsDue
         include Value
 

@@ -5,10 +5,10 @@ module UprightBench
     module Shelf
       # What will be asked of a part, and how many must be there for it.
       #
-      # Demand in a stretch of days is the sum over due tasks of (chance of coming back x chance of being due in it), and what
-      # walks in besides; it is taken as Poisson. What is ordered today comes after the lead time, and the next order a review
-      # later: until then the shelf must last. The order-up-to level is the smallest that does so with the service level
-      # (a standard result of inventory control: periodic review, base stock).
+      # Demand in a stretch of days is the sum over due tasks of (chance of coming back x chance of being due in it),
+      # and what walks in besides; it is taken as Poisson. What is ordered today comes after the lead time, and the
+      # next order a review later: until then the shelf must last. The order-up-to level is the smallest that does so
+      # with the service level (a standard result of inventory control: periodic review, base stock).
       class Forecast
         # So many dues of one part that fall alike. `chance` is that of coming back.
         Dues = Struct.new(:falls, :chance, :tasks)
@@ -54,7 +54,8 @@ module UprightBench
         end
 
         # @param weeks [Integer]
-        # @return [Array<Array(Float, Float)>] for each week from today (the first with what may be due already) what the dues and what the walk-ins ask for
+        # @return [Array<Array(Float, Float)>] for each week from today (the first with what may be due already) what
+        #   the dues and what the walk-ins ask for
         def weeks(weeks)
           asked = Array.new(weeks) { |week| from_dues((week + 1) * DAYS_A_WEEK) }
           asked.zip([0.0, *asked]).map { |until_then, before| [until_then - before, @walk_ins_a_week.to_f] }

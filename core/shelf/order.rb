@@ -3,8 +3,8 @@
 module UprightBench
   module Core
     module Shelf
-      # How many to order: up to the level, counting what lies there, what is promised to jobs, and what is on its way; in
-      # whole packs.
+      # How many to order: up to the level, counting what lies there, what is promised to jobs, and what is on its way;
+      # in whole packs.
       class Order
         include Value
 

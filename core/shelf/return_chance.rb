@@ -3,8 +3,8 @@
 module UprightBench
   module Core
     module Shelf
-      # How likely is a customer who got a card to come? From how many came before; while few cards were sent, the usual share
-      # is held as if it had been seen on so many cards.
+      # How likely is a customer who got a card to come? From how many came before; while few cards were sent, the
+      # usual share is held as if it had been seen on so many cards.
       class ReturnChance
         include Value
 

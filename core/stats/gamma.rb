@@ -40,13 +40,14 @@ module UprightBench
           newton(probability, near, 0.0, upper_bracket(probability, near))
         end
 
-        # What `quantile` gives for both ends of an interval in the middle, at about a tenth of its cost: within 1 in 200 from a shape
-        # of 4 on and as far out as eight tenths, where the cube root of a Gamma is as good as normal; below, the quantiles themselves.
+        # What `quantile` gives for both ends of an interval in the middle, at about a tenth of its cost: within 1 in
+        # 200 from a shape of 4 on and as far out as eight tenths, where the cube root of a Gamma is as good as normal;
+        # below, the quantiles themselves.
         # @param share [Float] of the distribution that lies between, strictly between 0 and 1
         # @return [Array(Float, Float)]
         def near_bounds(share)
           ends = [(1 - share) / 2, (1 + share) / 2]
-          shape < NEARLY_NORMAL ? ends.map { |probability| quantile(probability) } : ends.map { |probability| wilson_hilferty(probability) }
+          ends.map { |probability| shape < NEARLY_NORMAL ? quantile(probability) : wilson_hilferty(probability) }
         end
 
         NEARLY_NORMAL = 4
@@ -89,7 +90,8 @@ module UprightBench
           h * front(x)
         end
 
-        # A first guess: the cube root of a Gamma is nearly normal (Wilson and Hilferty 1931; Abramowitz & Stegun 26.4.17).
+        # A first guess: the cube root of a Gamma is nearly normal (Wilson and Hilferty 1931; Abramowitz & Stegun
+        # 26.4.17).
         def wilson_hilferty(probability)
           ninth = 1 / (9.0 * shape)
           root = 1 - ninth + (normal(probability) * Math.sqrt(ninth))
@@ -99,7 +101,8 @@ module UprightBench
         # Abramowitz & Stegun 26.2.23, good to 4.5e-4, which is enough for a guess.
         def normal(probability)
           tail = Math.sqrt(-2 * Math.log([probability, 1 - probability].min))
-          above = tail - ((2.515517 + (0.802853 * tail) + (0.010328 * (tail**2))) / (1 + (1.432788 * tail) + (0.189269 * (tail**2)) + (0.001308 * (tail**3))))
+          above = tail - ((2.515517 + (0.802853 * tail) + (0.010328 * (tail**2))) / (1 + (1.432788 * tail) +
+            (0.189269 * (tail**2)) + (0.001308 * (tail**3))))
           probability < 0.5 ? -above : above
         end
 

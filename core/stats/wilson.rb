@@ -3,8 +3,8 @@
 module UprightBench
   module Core
     module Stats
-      # The score interval of a share (Wilson 1927; the interval recommended by Newcombe 1998 and Brown, Cai and DasGupta
-      # 2001), which stays within 0 and 1 and says something even of few, or of none.
+      # The score interval of a share (Wilson 1927; the interval recommended by Newcombe 1998 and Brown, Cai and
+      # DasGupta 2001), which stays within 0 and 1 and says something even of few, or of none.
       class Wilson
         include Value
 

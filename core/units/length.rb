@@ -14,7 +14,8 @@ module UprightBench
         MM = { mm: 1.0, cm: 10.0, m: 1000.0, inch: 25.4 }.freeze
         SHOP_UNITS = %i[mm inch].freeze
         WORDS = { mm: "mm", inch: "in" }.freeze
-        NAMES = { "mm" => :mm, "cm" => :cm, "m" => :m, "in" => :inch, "inch" => :inch, "inches" => :inch, '"' => :inch, "″" => :inch }.freeze
+        NAMES = { "mm" => :mm, "cm" => :cm, "m" => :m, "in" => :inch, "inch" => :inch, "inches" => :inch, '"' => :inch,
+                  "″" => :inch }.freeze
         DECIMALS = { mm: 1, inch: 3 }.freeze
         NUMBER = %r{(?<sign>[-−])?(?:(?<whole>\d+)[ -])?(?<top>\d+)/(?<under>[1-9]\d*)|(?<plain>[-−+]?\d*[.,]?\d+)}
         WRITTEN = /\A\s*(?:#{NUMBER})\s*(?<unit>mm|cm|m|in|inch|inches|"|″)?\.?\s*\z/i

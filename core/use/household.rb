@@ -11,7 +11,8 @@ module UprightBench
         fields traits: []
 
         FLOOR = 0.4 # house rule
-        WORDS = { pets: "pets that shed", dust: "building dust", long_hair: "long hair", daily: "daily use", smoker: "smoker" }.freeze
+        WORDS = { pets: "pets that shed", dust: "building dust", long_hair: "long hair", daily: "daily use",
+                  smoker: "smoker" }.freeze
         # trait => factor on the interval
         FACTORS = WORDS.keys.to_h { |trait| [trait, Policies::Table.default("#{trait}_percent") / 100.0] }.freeze
 

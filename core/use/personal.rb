@@ -3,9 +3,9 @@
 module UprightBench
   module Core
     module Use
-      # How a household treats a place of its machine, against what was expected of it: what was found in the jobs over what
-      # the clock predicted. The geometric mean of all jobs, in which the prior counts as two jobs that found just what was
-      # expected (house rule), kept within bounds. The next interval is divided by it.
+      # How a household treats a place of its machine, against what was expected of it: what was found in the jobs over
+      # what the clock predicted. The geometric mean of all jobs, in which the prior counts as two jobs that found just
+      # what was expected (house rule), kept within bounds. The next interval is divided by it.
       #
       #   Personal.new(ratios: [2.0, 1.6]).factor  # => 1.34
       class Personal
@@ -29,7 +29,8 @@ module UprightBench
         def words
           return "" if ratios.empty?
 
-          "found #{factor >= 1 ? 'further' : 'less'} gone than expected in #{ratios.size} #{ratios.size == 1 ? 'job' : 'jobs'}"
+          "found #{factor >= 1 ? 'further' : 'less'} gone than expected in #{ratios.size} " \
+            "#{ratios.size == 1 ? 'job' : 'jobs'}"
         end
 
         private

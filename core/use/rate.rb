@@ -27,9 +27,10 @@ module UprightBench
           stated = stated_hours_per_week || (ASSUMED_HOURS_PER_WEEK if evidence.empty?)
           prior_weeks = stated ? STATED_WEEKS : 0.0
           weights = evidence.map { |reading| reading.weight(today) }
-          new(hours: ((stated || 0) * prior_weeks) + evidence.zip(weights).sum { |reading, weight| reading.hours * weight },
-              weeks: prior_weeks + evidence.zip(weights).sum { |reading, weight| reading.weeks * weight },
-              assumed: stated_hours_per_week.nil? && evidence.empty?)
+          new(hours: ((stated || 0) * prior_weeks) + evidence.zip(weights)
+            .sum { |reading, weight| reading.hours * weight },
+            weeks: prior_weeks + evidence.zip(weights).sum { |reading, weight| reading.weeks * weight },
+            assumed: stated_hours_per_week.nil? && evidence.empty?)
         end
 
         # @return [Float] hours a week
@@ -51,10 +52,10 @@ module UprightBench
           zero? ? 0.0 : gamma.quantile((1 + INTERVAL) / 2)
         end
 
-        # How fast the coming hours may go by: the rate's own uncertainty, and that of the hours themselves, which come at random.
-        # The wait for so many events of a Poisson process whose rate is Gamma has, to the first order, the squared relative
-        # spread 1/shape + 1/events; a Gamma of that spread stands for it. Without the second term the date on which they
-        # are used up would lie between the bounds in little more than half of all cases.
+        # How fast the coming hours may go by: the rate's own uncertainty, and that of the hours themselves, which come
+        # at random. The wait for so many events of a Poisson process whose rate is Gamma has, to the first order, the
+        # squared relative spread 1/shape + 1/events; a Gamma of that spread stands for it. Without the second term the
+        # date on which they are used up would lie between the bounds in little more than half of all cases.
         # @param hours_to_come [Numeric] above 0
         # @return [Array(Float, Float)] hours a week, exceeded in nine of ten cases and in one of ten
         def bounds_over(hours_to_come)
@@ -69,7 +70,8 @@ module UprightBench
           return "stored, no use: the calendar alone counts" if zero?
 
           source = assumed ? "nothing said, an hour a week assumed" : "from what was said and read"
-          format("%<mean>.1f h a week, likely %<low>.1f to %<high>.1f (%<source>s)", mean: mean, low: low, high: high, source: source)
+          format("%<mean>.1f h a week, likely %<low>.1f to %<high>.1f (%<source>s)", mean: mean, low: low, high: high,
+            source: source)
         end
 
         private

@@ -28,14 +28,18 @@ module UprightBench
         # @return [Array<Item>]
         def call
           wanted = @sheet.walk.select { |position| @findings[position.key] && @findings[position.key].kind != :leave }
-          wanted.sort_by.with_index { |position, index| [group(position), -wait_hours(position), index] }.map { |position| item(position) }
+          wanted.sort_by.with_index { |position, index| [group(position), -wait_hours(position), index] }
+            .map { |position| item(position) }
         end
 
         private
 
         # Two that must never be without each other: where one is missing, it is fitted.
         def together(missing)
-          partners = @sheet.positions.select { |place| place.never_without && missing.include?(place.never_without) && !missing.include?(place.key) }
+          partners = @sheet.positions.select do |place|
+            place.never_without && missing.include?(place.never_without) &&
+              !missing.include?(place.key)
+          end
           partners.to_h do |place|
             reason = "Nothing is fitted here, and #{place.name.downcase} must never be without it."
             [place.never_without, Findings::Verdict.new(kind: :replace, reason: reason, clause: :never_without)]
@@ -59,7 +63,7 @@ module UprightBench
 
         def item(position)
           Item.new(position: position.key, action: verdict(position), reason: @findings.fetch(position.key).reason,
-                   minutes: self.class.minutes(position, verdict(position)))
+            minutes: self.class.minutes(position, verdict(position)))
         end
       end
     end

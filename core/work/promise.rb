@@ -3,10 +3,12 @@
 module UprightBench
   module Core
     module Work
-      # When will the machine be ready? Hands-on minutes before the wait, the wait (for what dries, or for a part that must
-      # come, whichever is longer), hands-on minutes after, a buffer, all in open hours, rounded up to the next quarter hour.
+      # When will the machine be ready? Hands-on minutes before the wait, the wait (for what dries, or for a part that
+      # must come, whichever is longer), hands-on minutes after, a buffer, all in open hours, rounded up to the next
+      # quarter hour.
       #
-      # `hours` answers `after(time, minutes)` (open minutes later) and `open_from(time)` (first open moment at or after).
+      # `hours` answers `after(time, minutes)` (open minutes later) and `open_from(time)` (first open moment at or
+      # after).
       class Promise
         BUFFER_MINUTES = Policies::Table.default("promise_buffer_minutes")
         REFIT_MINUTES = 15   # to refit, test and label once everything is dry (house rule)

@@ -3,8 +3,8 @@
 module UprightBench
   module Demo
     class TenYears
-      # Pours tables in by COPY. What would be checked and sorted row by row, foreign keys and plain indexes, is taken off
-      # before and made again afterwards, when the whole is checked at once: minutes instead of an hour.
+      # Pours tables in by COPY. What would be checked and sorted row by row, foreign keys and plain indexes, is taken
+      # off before and made again afterwards, when the whole is checked at once: minutes instead of an hour.
       class Bulk
         CHUNK = 500 # rows
 
@@ -38,7 +38,8 @@ module UprightBench
         def pour(name:, columns:, rows:)
           started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
           @db.copy_into(name, columns: columns, data: rows.each_slice(CHUNK).lazy.map(&:join))
-          @say.call format("Ten years: %<name>s, %<count>d rows, %<took>.0f s", name: name, count: @db[name].count, took: Process.clock_gettime(Process::CLOCK_MONOTONIC) - started)
+          @say.call format("Ten years: %<name>s, %<count>d rows, %<took>.0f s", name: name, count: @db[name].count,
+            took: Process.clock_gettime(Process::CLOCK_MONOTONIC) - started)
         end
 
         # @return [Array<String>] what makes it all again, in order

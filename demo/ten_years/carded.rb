@@ -3,8 +3,8 @@
 module UprightBench
   module Demo
     class TenYears
-      # The cards that went out about what is due now, by mail and each month: what falls due within the bundling window together,
-      # up to three times, and nobody answered.
+      # The cards that went out about what is due now, by mail and each month: what falls due within the bundling
+      # window together, up to three times, and nobody answered.
       class Carded
         LEAD_DAYS = 10
         WINDOW_DAYS = 45
@@ -15,7 +15,8 @@ module UprightBench
         Card = Struct.new(:machine, :day, :lines)
 
         # @param plan [Plan]
-        # @param due_days [Hash{Integer=>Array<Integer>}] by sheet: days from a job to each due, nil for those without cards
+        # @param due_days [Hash{Integer=>Array<Integer>}] by sheet: days from a job to each due, nil for those without
+        #   cards
         def initialize(plan, due_days)
           @plan = plan
           @due_days = due_days

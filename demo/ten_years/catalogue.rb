@@ -3,8 +3,8 @@
 module UprightBench
   module Demo
     class TenYears
-      # 3,000 models of 60 invented makers, 20,000 parts, and 200,000 places where they are listed to fit. The models are the
-      # demo's under other names.
+      # 3,000 models of 60 invented makers, 20,000 parts, and 200,000 places where they are listed to fit. The models
+      # are the demo's under other names.
       class Catalogue
         MODELS = 3000
         PARTS = 20_000
@@ -25,7 +25,8 @@ module UprightBench
         def all
           [table(:sheets, %i[id maker model_name current_version_id], @models) { |row| sheet(row) },
            table(:sheet_versions, %i[id sheet_id version content created_by], @models) { |row| version(row) },
-           table(:parts, %i[id number name kind measures price_cents life_months created_by], @parts) { |row| part(row) },
+           table(:parts, %i[id number name kind measures price_cents life_months created_by],
+             @parts) { |row| part(row) },
            table(:fit_rules, %i[part_id position model_title], @parts) { |row| rules(row) },
            table(:stock_levels, %i[part_id pieces], @parts) { |row| "#{@first[:parts] + row}\t#{row % 7}\n" }]
         end
@@ -33,10 +34,12 @@ module UprightBench
         # The customers' machines become machines of all these models: of one with the same places.
         def spread
           alike = @models / @contents.size
-          own = Models::Sheet.where(id: Models::SheetVersion.order(:id).limit(@contents.size).select(:sheet_id)).order(:current_version_id).select_map(:id)
+          own = Models::Sheet.where(id: Models::SheetVersion.order(:id).limit(@contents.size).select(:sheet_id))
+            .order(:current_version_id).select_map(:id)
           own.each_with_index do |sheet_id, at|
             Models::Machine.where(sheet_id: sheet_id).where(Sequel.lit("id % 2 = 0"))
-                           .update(sheet_id: (Sequel.lit("(id / 2) % ?", alike) * @contents.size) + @first[:sheets] + at)
+              .update(sheet_id: (Sequel.lit("(id / 2) % ?", alike) * @contents.size) + @first[:sheets] +
+                           at)
           end
         end
 
@@ -63,8 +66,10 @@ module UprightBench
         end
 
         def version(row)
-          whole = content(row).merge("maker" => maker(row), "model" => model(row), "family" => "#{maker(row)} #{row % 7}")
-          "#{@first[:sheet_versions] + row}\t#{@first[:sheets] + row}\t1\t#{JSON.generate(whole).gsub('\\') { '\\\\' }}\t#{@by}\n"
+          whole = content(row).merge("maker" => maker(row), "model" => model(row),
+            "family" => "#{maker(row)} #{row % 7}")
+          written = JSON.generate(whole).gsub("\\") { "\\\\" }
+          "#{@first[:sheet_versions] + row}\t#{@first[:sheets] + row}\t1\t#{written}\t#{@by}\n"
         end
 
         def place(row)
@@ -74,8 +79,10 @@ module UprightBench
 
         # Of the place's size, a millimetre or some more or less.
         def part(row)
-          sizes = place(row).fetch("measures", {}).slice("length_mm", "width_mm", "diameter_mm").transform_values { |size| size + (Crowd.mix(row) % 9) - 4 }
-          "#{@first[:parts] + row}\t#{format('X%<row>06d', row: row)}\t#{place(row)['name']}, #{maker(row)}\t#{place(row)['kind']}\t" \
+          sizes = place(row).fetch("measures", {}).slice("length_mm", "width_mm", "diameter_mm")
+            .transform_values { |size| size + (Crowd.mix(row) % 9) - 4 }
+          "#{@first[:parts] + row}\t#{format('X%<row>06d', row: row)}\t#{place(row)['name']}, " \
+            "#{maker(row)}\t#{place(row)['kind']}\t" \
             "#{JSON.generate(sizes)}\t#{500 + (row % 4000)}\t12\t#{@by}\n"
         end
 

@@ -3,8 +3,8 @@
 module UprightBench
   module Demo
     class TenYears
-      # Which rows there are and what belongs to what, all from their numbers (counted from 0). Ids go on after those that
-      # the database gave already.
+      # Which rows there are and what belongs to what, all from their numbers (counted from 0). Ids go on after those
+      # that the database gave already.
       class Plan
         DAYS = 3650
         STRIDE = 1_000_003 # a prime: steps of it pass every machine before they come back to the first
@@ -18,7 +18,8 @@ module UprightBench
           @machines = machines
           @jobs_a_machine = jobs_a_machine
           @today = today
-          @first = %i[customers machines jobs findings dues cards batches].to_h { |table| [table, (DB[table].max(:id) || 0) + 1] }
+          @first = %i[customers machines jobs findings dues cards
+                      batches].to_h { |table| [table, (DB[table].max(:id) || 0) + 1] }
           @first_number = (DB[:jobs].max(:number) || 0) + 1
           @sheets = Models::Sheet.order(:id).all
           @staff = Models::Person.where(role: %w[technician counter]).order(:id).select_map(%i[id name])
@@ -62,7 +63,10 @@ module UprightBench
 
         # @return [Date] of the machine's last job
         def last_day(machine)
-          @last_days ||= Array.new(@machines).tap { |days| ((jobs - @machines)...jobs).each { |job| days[machine_of(job)] = day_of(job) } }
+          @last_days ||= Array.new(@machines).tap do |days|
+            ((jobs - @machines)...jobs)
+              .each { |job| days[machine_of(job)] = day_of(job) }
+          end
           @last_days.fetch(machine)
         end
       end

@@ -13,7 +13,8 @@ module UprightBench
         def initialize(sheet, today)
           @sheet = sheet
           @random = Random.new(Load::SEED)
-          @background = Core::Findings::Background.new(policy: Services::Policies.now.findings, today: today, fitted_on: today - 300, hours_per_week: 2)
+          @background = Core::Findings::Background.new(policy: Services::Policies.now.findings, today: today,
+            fitted_on: today - 300, hours_per_week: 2)
         end
 
         # @return [Array<Array<Line>>] the variants of each place
@@ -26,8 +27,9 @@ module UprightBench
         def line(place)
           seen = Sight.new(place, @random).seen
           verdict = Core::Findings::Read.new(position: place, observed: seen, background: @background).call
-          Line.new([place.key, JSON.generate(seen), verdict.kind, verdict.reason, verdict.clause, verdict.confidence].join("\t"),
-                   JSON.generate(position: place.key, observed: seen, verdict: verdict.kind))
+          Line.new([place.key, JSON.generate(seen), verdict.kind, verdict.reason, verdict.clause, verdict.confidence]
+            .join("\t"),
+            JSON.generate(position: place.key, observed: seen, verdict: verdict.kind))
         end
       end
     end

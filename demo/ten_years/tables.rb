@@ -5,18 +5,23 @@ module UprightBench
     class TenYears
       # Each table's columns and its rows as lines of COPY's text format.
       class Tables
+        include CardTables
+
         NULL = '\N'
         CARD_DAYS = 200
-        JOB = "id number machine_id customer_id sheet_version_id state complaint made_safe_at made_safe_by request_key taken_in_by taken_in_at " \
+        JOB = "id number machine_id customer_id sheet_version_id state complaint made_safe_at made_safe_by " \
+              "request_key taken_in_by taken_in_at " \
               "closed_up_at handed_over_at"
-        CARD = "id customer_id channel attempt code_expires_on batch_id created_by created_at"
-        DUE = "id machine_id position position_name task action started_on due_on early_on late_on deciding reasons may_card computed_on"
+        DUE = "id machine_id position position_name task action started_on due_on early_on late_on deciding reasons " \
+              "may_card computed_on"
 
         # @param plan [Plan]
         def initialize(plan)
           @plan = plan
           @cores = plan.sheets.to_h { |sheet| [sheet.id, sheet.to_core] }
-          @tasks = @cores.transform_values { |core| core.positions.flat_map { |place| place.tasks.map { |task| [place, task] } } }
+          @tasks = @cores.transform_values do |core|
+            core.positions.flat_map { |place| [place].product(place.tasks) }
+          end
           @seen = @cores.transform_values { |core| Seen.new(core, plan.today).lines }
         end
 
@@ -45,17 +50,21 @@ module UprightBench
         end
 
         def customers
-          table(:customers, "id name phone email street town email_agreed post_agreed created_by", lines(@plan.customers) do |row|
-            line(@plan.id(:customers, row), Crowd.name(row), Crowd.phone(row), (row % 5 == 4 ? nil : "c#{row}@example.org"),
-                 "#{Crowd::STREETS[row % 8]} #{(row % 90) + 1}", Names::TOWN, row % 3 != 1, row % 4 != 1, counter)
-          end)
+          table(:customers, "id name phone email street town email_agreed post_agreed created_by",
+            lines(@plan.customers) do |row|
+              line(@plan.id(:customers, row), Crowd.name(row), Crowd.phone(row),
+                (row % 5 == 4 ? nil : "c#{row}@example.org"),
+                "#{Crowd::STREETS[row % 8]} #{(row % 90) + 1}", Names::TOWN, row % 3 != 1, row % 4 != 1, counter)
+            end)
         end
 
         def machines
-          table(:machines, "id customer_id sheet_id serial_number bought_on hours_per_week traits created_by", lines(@plan.machines) do |row|
-            line(@plan.machine_id(row), @plan.id(:customers, @plan.customer_of(row)), @plan.sheet_of(row).id, format("T%<row>06d", row: row),
-                 @plan.today - 400 - (row % 3000), 1 + (row % 4), row.even? ? "{pets}" : "{}", counter)
-          end)
+          table(:machines, "id customer_id sheet_id serial_number bought_on hours_per_week traits created_by",
+            lines(@plan.machines) do |row|
+              line(@plan.machine_id(row), @plan.id(:customers, @plan.customer_of(row)), @plan.sheet_of(row).id,
+                format("T%<row>06d", row: row),
+                @plan.today - 400 - (row % 3000), 1 + (row % 4), row.even? ? "{pets}" : "{}", counter)
+            end)
         end
 
         def counter
@@ -63,27 +72,40 @@ module UprightBench
         end
 
         def jobs
-          table(:jobs, JOB, lines(@plan.jobs) { |row| job(row, @plan.machine_of(row), @plan.day_of(row), @plan.staff[row % @plan.staff.size].first) })
+          table(:jobs, JOB, lines(@plan.jobs) do |row|
+            job(row, @plan.machine_of(row), @plan.day_of(row),
+              @plan.staff[row % @plan.staff.size].first)
+          end)
         end
 
         def job(row, machine, day, by)
-          line(@plan.id(:jobs, row), @plan.number(row), @plan.machine_id(machine), @plan.id(:customers, @plan.customer_of(machine)),
-               @plan.sheet_of(machine).current_version_id, "handed_over", "weak everywhere", "#{day} 09:00Z", by,
-               format("00000000-0000-4000-8000-%<row>012x", row: row), by, "#{day} 09:00Z", "#{day + 2} 15:00Z", "#{day + 3} 10:00Z")
+          line(@plan.id(:jobs, row), @plan.number(row), @plan.machine_id(machine),
+            @plan.id(:customers, @plan.customer_of(machine)),
+            @plan.sheet_of(machine).current_version_id, "handed_over", "weak everywhere", "#{day} 09:00Z", by,
+            format("00000000-0000-4000-8000-%<row>012x", row: row), by, "#{day} 09:00Z", "#{day + 2} 15:00Z",
+            "#{day + 3} 10:00Z")
         end
 
         # @return [Array<Seen::Line>] of FINDINGS_A_JOB places of the job's machine
         def seen_in(job)
           places = @seen.fetch(@plan.sheet_of(@plan.machine_of(job)).id)
-          Array.new(FINDINGS_A_JOB) { |index| places[(index + job) % places.size].then { |variants| variants[(job / 7) % variants.size] } }
+          Array.new(FINDINGS_A_JOB) do |index|
+            places[(index + job) % places.size]
+              .then { |variants| variants[(job / 7) % variants.size] }
+          end
         end
 
         def findings
-          table(:findings, "id job_id found_by found_at wear_found wear_expected position observed verdict reason clause confidence", lines(@plan.jobs) do |job|
-            first = @plan.id(:findings, job * FINDINGS_A_JOB)
-            shared = "#{@plan.id(:jobs, job)}\t#{@plan.staff[job % @plan.staff.size].first}\t#{@plan.day_of(job)} 09:30Z\t#{(job % 12) / 10.0}\t1.0"
-            seen_in(job).each_with_index.map { |seen, index| "#{first + index}\t#{shared}\t#{seen.finding}\n" }.join
-          end)
+          columns = "id job_id found_by found_at wear_found wear_expected position observed verdict reason clause " \
+                    "confidence"
+          table(:findings, columns, lines(@plan.jobs) { |job| findings_of(job) })
+        end
+
+        def findings_of(job)
+          first = @plan.id(:findings, job * FINDINGS_A_JOB)
+          finder = @plan.staff[job % @plan.staff.size].first
+          shared = "#{@plan.id(:jobs, job)}\t#{finder}\t#{@plan.day_of(job)} 09:30Z\t#{(job % 12) / 10.0}\t1.0"
+          seen_in(job).each_with_index.map { |seen, index| "#{first + index}\t#{shared}\t#{seen.finding}\n" }.join
         end
 
         # What was taken in and what was found; the other steps of a job are left out.
@@ -92,7 +114,9 @@ module UprightBench
             id = @plan.id(:jobs, job)
             first = @plan.id(:findings, job * FINDINGS_A_JOB)
             by = @plan.staff[job % @plan.staff.size].join("\t")
-            found = seen_in(job).each_with_index.map { |seen, index| "#{@plan.day_of(job)} 09:30Z\t#{by}\tfound\tfindings\t#{first + index}\t#{id}\t#{seen.event}\n" }
+            found = seen_in(job).each_with_index.map do |seen, index|
+              "#{@plan.day_of(job)} 09:30Z\t#{by}\tfound\tfindings\t#{first + index}\t#{id}\t#{seen.event}\n"
+            end
             "#{@plan.day_of(job)} 09:00Z\t#{by}\ttook in\tjobs\t#{id}\t#{id}\t{}\n#{found.join}"
           end)
         end
@@ -106,13 +130,17 @@ module UprightBench
 
         def dues
           table(:dues, DUE, lines(@plan.machines) do |row|
-            @tasks.fetch(@plan.sheet_of(row).id).each_with_index.map { |(place, task), at| due(row, at, place, task, @plan.last_day(row)) }.join
+            @tasks.fetch(@plan.sheet_of(row).id).each_with_index.map do |(place, task), at|
+              due(row, at, place, task, @plan.last_day(row))
+            end.join
           end)
         end
 
         def due_id(row, at)
           @first_due ||= Array.new(@plan.machines).tap do |firsts|
-            firsts.each_index.inject(@plan.id(:dues, 0)) { |id, machine| (firsts[machine] = id) + @tasks.fetch(@plan.sheet_of(machine).id).size }
+            firsts.each_index.inject(@plan.id(:dues, 0)) do |id, machine|
+              (firsts[machine] = id) + @tasks.fetch(@plan.sheet_of(machine).id).size
+            end
           end
           @first_due.fetch(row) + at
         end
@@ -121,63 +149,21 @@ module UprightBench
           CARD_DAYS + (at * 30)
         end
 
-        def sent
-          days = @tasks.transform_values { |tasks| tasks.each_with_index.map { |(_, task), at| days_to(at) if task.card } }
-          @sent ||= Carded.new(@plan, days).each.to_a
-        end
-
-        def cards
-          table(:cards, CARD, numbered do |card, id|
-            line(id, customer_id(card), "email", card.lines.values.max, card.day + 120, batch, counter, "#{card.day} 09:00Z")
-          end)
-        end
-
-        def card_lines
-          table(:card_lines, "card_id due_id attempt leaves_on", numbered do |card, id|
-            card.lines.map do |at, attempt|
-              line(id, due_id(card.machine, at), attempt, card.day)
-            end.join
-          end)
-        end
-
-        def messages
-          table(:messages, "card_id channel recipient state handed_over_at batch_id leaves_on tries", numbered do |card, id|
-            line(id, "email", "c#{@plan.customer_of(card.machine)}@example.org", "handed_over", "#{card.day} 09:05Z", batch, card.day, 1)
-          end)
-        end
-
-        def numbered
-          Enumerator.new { |out| sent.each_with_index { |card, index| out << yield(card, @plan.id(:cards, index)) } }
-        end
-
-        def customer_id(card)
-          @plan.id(:customers, @plan.customer_of(card.machine))
-        end
-
-        # They are all of one, which left long ago.
-        def batches
-          table(:batches, "id state until_on created_by created_at written_at finished_at", lines(1) do
-            line(batch, "done", @plan.today, counter, *(["#{@plan.today} 00:00Z"] * 3))
-          end)
-        end
-
-        def batch
-          @plan.id(:batches, 0)
-        end
-
         def core_of(machine)
           @cores.fetch(@plan.sheet_of(machine).id)
         end
 
         def due(row, at, place, task, started)
           due = started + days_to(at)
-          line(due_id(row, at), @plan.machine_id(row), place.key, place.name, task.key, task.action, started, due, due - 20, due + 40, "months",
-               '["by the calendar since the last job"]', task.card, started)
+          line(due_id(row, at), @plan.machine_id(row), place.key, place.name, task.key, task.action, started, due,
+            due - 20, due + 40, "months",
+            '["by the calendar since the last job"]', task.card, started)
         end
 
         def use_readings
           table(:use_readings, "machine_id job_id position kind hours weeks read_on read_by", lines(@plan.jobs) do |row|
-            line(@plan.machine_id(@plan.machine_of(row)), @plan.id(:jobs, row), "bag", "strip", 20 + (row % 60), 40, @plan.day_of(row), @plan.staff.first.first)
+            line(@plan.machine_id(@plan.machine_of(row)), @plan.id(:jobs, row), "bag", "strip", 20 + (row % 60), 40,
+              @plan.day_of(row), @plan.staff.first.first)
           end)
         end
       end

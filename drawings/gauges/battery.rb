@@ -11,13 +11,24 @@ module UprightBench
 
         def label
           state = @observed[:state] || "state not looked at"
-          share ? "#{@position.name}, #{state}, runs #{share.floor} % of its time when new" : "#{@position.name}, #{state}"
+          if share
+            "#{@position.name}, #{state}, runs #{share.floor} % of its time when new"
+          else
+            "#{@position.name}, " \
+              "#{state}"
+          end
         end
 
         def content
           level = (share || 0).clamp(0, 100) * 1.16
-          Svg.tag(:rect, x: 52, y: 17, width: level, height: 44, class: "dust") + path(@observed[:state] == "swollen" ? SWOLLEN : SOUND, "wall") +
-            (rated? ? limit_line(52 + (@policy.battery_limit_percent * 1.16), 10, 52 + (@policy.battery_limit_percent * 1.16), 68) : "") + foot(words)
+          Svg.tag(:rect, x: 52, y: 17, width: level, height: 44, class: "dust") +
+            path(@observed[:state] == "swollen" ? SWOLLEN : SOUND, "wall") +
+            (if rated?
+               limit_line(52 + (@policy.battery_limit_percent * 1.16), 10,
+                 52 + (@policy.battery_limit_percent * 1.16), 68)
+             else
+               ""
+             end) + foot(words)
         end
 
         private
@@ -27,7 +38,9 @@ module UprightBench
         end
 
         def share
-          NAMES.filter_map { |name| @observed[name] * 100.0 / @position.measures[name.to_s] if @observed[name] && @position.measures[name.to_s] }.min
+          NAMES.filter_map do |name|
+            @observed[name] * 100.0 / @position.measures[name.to_s] if @observed[name] && @position.measures[name.to_s]
+          end.min
         end
 
         def words

@@ -15,7 +15,8 @@ module UprightBench
         end
 
         def content
-          path("M60 12h100a18 18 0 0 1 0 36h-100a10 10 0 0 1 0-20z", "gauge-line") + pulleys + (@observed[:cracked] ? path("M100 8l6 10M120 8l6 10", "gauge-crack") : "") +
+          path("M60 12h100a18 18 0 0 1 0 36h-100a10 10 0 0 1 0-20z", "gauge-line") + pulleys +
+            (@observed[:cracked] ? path("M100 8l6 10M120 8l6 10", "gauge-crack") : "") +
             (nominal ? scale : foot(length(now)))
         end
 
@@ -34,13 +35,20 @@ module UprightBench
         end
 
         def pulleys
-          Svg.tag(:circle, cx: 160, cy: 30, r: 12, class: "gauge-line") + Svg.tag(:circle, cx: 64, cy: 38, r: 6, class: "gauge-line")
+          Svg.tag(:circle, cx: 160, cy: 30, r: 12, class: "gauge-line") +
+            Svg.tag(:circle, cx: 64, cy: 38, r: 6, class: "gauge-line")
         end
 
         def scale
-          Svg.tag(:line, x1: SCALE[:left], y1: SCALE[:y], x2: SCALE[:left] + SCALE[:width], y2: SCALE[:y], class: "gauge-line") +
+          Svg.tag(:line, x1: SCALE[:left], y1: SCALE[:y], x2: SCALE[:left] + SCALE[:width], y2: SCALE[:y],
+            class: "gauge-line") +
             limit_line(at(limit), SCALE[:y] - 8, at(limit), SCALE[:y] + 8) +
-            (now ? Svg.tag(:rect, x: SCALE[:left], y: SCALE[:y] - 5, width: at(now) - SCALE[:left], height: 10, class: "dust") : "") + foot(now ? length(now) : "?")
+            (if now
+               Svg.tag(:rect, x: SCALE[:left], y: SCALE[:y] - 5, width: at(now) - SCALE[:left], height: 10,
+                 class: "dust")
+             else
+               ""
+             end) + foot(now ? length(now) : "?")
         end
 
         # Where a length stands on the scale, which begins at the length when new.

@@ -40,25 +40,40 @@ module UprightBench
         def dial
           return unless standout && settings
 
-          Core::Findings::ReadBrush.dial(standout_mm: standout, new_standout_mm: @position.measures["new_standout_mm"], settings: settings)
+          Core::Findings::ReadBrush.dial(standout_mm: standout, new_standout_mm: @position.measures["new_standout_mm"],
+            settings: settings)
         end
 
         def bristles(standout, css)
-          (0..10).map { |n| Svg.tag(:line, x1: 30 + (n * 9), y1: 10, x2: 30 + (n * 9) + ((n % 3) - 1), y2: BAR + (standout * PX_A_MM), class: css) }.join
+          (0..10).map do |n|
+            Svg.tag(:line, x1: 30 + (n * 9), y1: 10, x2: 30 + (n * 9) + ((n % 3) - 1),
+              y2: BAR + (standout * PX_A_MM), class: css)
+          end.join
         end
 
         def dial_face
           return "" unless settings
 
-          marks = (1..settings).map { |setting| Svg.text(setting, **at(setting, DIAL[:r] + 10), class: setting == dial ? "gauge-text" : "gauge-faint", text_anchor: "middle") }
-          hand = dial ? at(dial, DIAL[:r] - 4).then { |tip| Svg.tag(:line, x1: DIAL[:x], y1: DIAL[:y] + 5, x2: tip[:x], y2: tip[:y], class: "gauge-hand") } : ""
+          marks = (1..settings).map do |setting|
+            Svg.text(setting, **at(setting, DIAL[:r] + 10),
+              class: setting == dial ? "gauge-text" : "gauge-faint", text_anchor: "middle")
+          end
+          hand = if dial
+                   at(dial, DIAL[:r] - 4).then do |tip|
+                     Svg.tag(:line, x1: DIAL[:x], y1: DIAL[:y] + 5, x2: tip[:x],
+                       y2: tip[:y], class: "gauge-hand")
+                   end
+                 else
+                   ""
+                 end
           Svg.tag(:circle, cx: DIAL[:x], cy: DIAL[:y] + 5, r: DIAL[:r] - 4, class: "gauge-line") + marks.join + hand
         end
 
         def at(setting, radius)
           share = settings == 1 ? 0.5 : (setting - 1) / (settings - 1.0)
           turn = ((share * SWEEP) + 150) * Math::PI / 180
-          { x: (DIAL[:x] + (radius * Math.cos(turn))).round(1), y: (DIAL[:y] + 5 + (radius * Math.sin(turn)) + (radius > DIAL[:r] ? 5 : 0)).round(1) }
+          { x: (DIAL[:x] + (radius * Math.cos(turn))).round(1),
+            y: (DIAL[:y] + 5 + (radius * Math.sin(turn)) + (radius > DIAL[:r] ? 5 : 0)).round(1) }
         end
       end
     end

@@ -8,25 +8,30 @@ module UprightBench
       class Container < Base
         TOP = 10
         FLOOR = 72
-        SIDES = { bag: "M70 10q-8 30 0 56q0 6 6 6h68q6 0 6-6q8-26 0-56", bin: "M70 10v56q0 6 6 6h68q6 0 6-6v-56" }.freeze
+        SIDES = { bag: "M70 10q-8 30 0 56q0 6 6 6h68q6 0 6-6q8-26 0-56", bin: "M70 10v56q0 6 6 6h68q6 0 6-6v-56" }
+          .freeze
         HAZE = "M78 20l10 12M88 18l14 18M104 22l8 12M118 16l12 18M132 24l10 12M82 44l12 14M100 46l12 12M124 44l12 16"
 
         def label
-          "#{@position.name}, #{@observed[:fill_percent] ? "#{fill} % full" : 'fill not measured'}, #{bag? ? 'change' : 'empty'} at #{limit} %" \
+          "#{@position.name}, #{@observed[:fill_percent] ? "#{fill} % full" : 'fill not measured'}, " \
+            "#{bag? ? 'change' : 'empty'} at #{limit} %" \
             "#{', hazed by scratches' if @observed[:haze]}"
         end
 
         def content
-          Svg.tag(:rect, x: 70, y: level(fill), width: 80, height: FLOOR - level(fill), class: "dust") + path(SIDES.fetch(@position.kind), "wall") +
+          Svg.tag(:rect, x: 70, y: level(fill), width: 80, height: FLOOR - level(fill), class: "dust") +
+            path(SIDES.fetch(@position.kind), "wall") +
             flaws +
-            limit_line(58, level(limit), 162, level(limit)) + Svg.text("#{limit} %", x: 168, y: level(limit) + 5, class: "gauge-text") +
+            limit_line(58, level(limit), 162, level(limit)) +
+            Svg.text("#{limit} %", x: 168, y: level(limit) + 5, class: "gauge-text") +
             foot(@observed[:fill_percent] ? "#{format('%g', fill)} %" : "?")
         end
 
         private
 
         def flaws
-          (@observed[:haze] ? path(HAZE, "gauge-hair") : "") + (@observed[:burst] || @observed[:cracked] ? path("M150 30l-12 8 8 8-12 10", "gauge-crack") : "")
+          (@observed[:haze] ? path(HAZE, "gauge-hair") : "") +
+            (@observed[:burst] || @observed[:cracked] ? path("M150 30l-12 8 8 8-12 10", "gauge-crack") : "")
         end
 
         def bag?

@@ -6,8 +6,10 @@ module UprightBench
       # A part drawn in the state it was found in. Each kind has its picture; a state takes something away, bends it, or
       # lays dust, hair or a crack over it. Nothing looked at yet is drawn as a ghost of the good state.
       class State < Base
-        LAYERS = { line: "wall", thin: "gauge-line", fill: "dust", ghost: "gauge-ghost", hair: "gauge-hair", crack: "gauge-crack" }.freeze
-        SPECKS = [[70, 30], [84, 44], [98, 26], [112, 50], [126, 34], [140, 46], [92, 58], [118, 20], [148, 24], [78, 56]].freeze
+        LAYERS = { line: "wall", thin: "gauge-line", fill: "dust", ghost: "gauge-ghost", hair: "gauge-hair",
+                   crack: "gauge-crack" }.freeze
+        SPECKS = [[70, 30], [84, 44], [98, 26], [112, 50], [126, 34], [140, 46], [92, 58], [118, 20], [148, 24],
+                  [78, 56]].freeze
 
         # kind => { :good => layers, state => layers }; a layer is [how, path], or [:specks] for dust
         PICTURES = {
@@ -16,10 +18,13 @@ module UprightBench
             "dirty" => [[:specks]],
             "lifted" => [[:line, "M20 16h180M20 62h180"], [:fill, "M120 10q20 30 44 2l-6 38-38 4z"]],
             "binds" => [[:hair, "M80 24q30 6 60 0M80 54q30-6 60 0"]],
-            "torn" => [[:line, "M20 16h180M20 62h180"], [:fill, "M90 18h16l-6 14 8 10-10 20h-8zM118 18h12v44h-14l6-16-8-12z"]]
+            "torn" => [[:line, "M20 16h180M20 62h180"], [
+              :fill, "M90 18h16l-6 14 8 10-10 20h-8zM118 18h12v44h-14l6-16-8-12z"
+            ]]
           },
           flap: {
-            good: [[:line, "M40 60h140"], [:fill, "M44 50h126v8h-126z"], [:thin, "M44 54m-8 0a8 8 0 1 0 16 0a8 8 0 1 0-16 0"]],
+            good: [[:line, "M40 60h140"], [:fill, "M44 50h126v8h-126z"],
+                   [:thin, "M44 54m-8 0a8 8 0 1 0 16 0a8 8 0 1 0-16 0"]],
             "gapes" => [[:line, "M40 60h140"], [:fill, "M44 50l122-30 3 8-122 30z"], [:specks]],
             "jammed" => [[:line, "M40 60h140"], [:fill, "M44 50l70-40 5 7-68 42z"], [:hair, "M90 56q20-30 50-6"]],
             "broken" => [[:line, "M40 60h140"], [:fill, "M44 50h50l6 8h-56zM120 30l48 14-3 8-50-12z"]]
@@ -32,15 +37,19 @@ module UprightBench
           roll: {
             good: [
               [:line, "M40 34h140v18h-140z"],
-              [:thin, "M52 34v-12M72 34v-12M92 34v-12M112 34v-12M132 34v-12M152 34v-12M168 34v-12M52 52v12M72 52v12M92 52v12M112 52v12M132 52v12M152 52v12M168 52v12"]
+              [:thin, "M52 34v-12M72 34v-12M92 34v-12M112 34v-12M132 34v-12M152 34v-12M168 34v-12M52 52v12M72 " \
+                      "52v12M92 52v12M112 52v12M132 52v12M152 52v12M168 52v12"]
             ],
             "drags" => [[:hair, "M42 26q4 16 0 34M48 26q4 16 0 34M172 26q4 16 0 34M178 26q4 16 0 34"]],
-            "stuck" => [[:hair, "M42 22q6 20 0 42M50 22q6 20 0 42M58 22q6 20 0 42M160 22q6 20 0 42M168 22q6 20 0 42M176 22q6 20 0 42M90 24l40 36M100 60l34-36"]]
+            "stuck" => [[:hair, "M42 22q6 20 0 42M50 22q6 20 0 42M58 22q6 20 0 42M160 22q6 20 0 42M168 22q6 20 0 " \
+                                "42M176 22q6 20 0 42M90 24l40 36M100 60l34-36"]]
           },
           side_brush: {
-            good: [[:line, "M110 42m-8 0a8 8 0 1 0 16 0a8 8 0 1 0-16 0"], [:thin, "M116 36l40-22M104 36l-40-22M110 50v26"]],
+            good: [[:line, "M110 42m-8 0a8 8 0 1 0 16 0a8 8 0 1 0-16 0"],
+                   [:thin, "M116 36l40-22M104 36l-40-22M110 50v26"]],
             "hair-wound" => [[:hair, "M98 42q12-22 24 0q-12 22-24 0M96 36q14-12 28 10M98 52q16 6 24-12"]],
-            "bent" => [[:line, "M110 42m-8 0a8 8 0 1 0 16 0a8 8 0 1 0-16 0"], [:thin, "M116 36q20-16 24-26M104 36q-20 4-44-8M110 50q18 10 26 26"]],
+            "bent" => [[:line, "M110 42m-8 0a8 8 0 1 0 16 0a8 8 0 1 0-16 0"],
+                       [:thin, "M116 36q20-16 24-26M104 36q-20 4-44-8M110 50q18 10 26 26"]],
             "missing" => [[:ghost, "M110 42m-8 0a8 8 0 1 0 16 0a8 8 0 1 0-16 0M116 36l40-22M104 36l-40-22M110 50v26"]]
           },
           wiper: {
@@ -59,9 +68,11 @@ module UprightBench
             "cracked" => [[:crack, "M80 14l14 18-8 10 20 20M94 32l26-4"]]
           },
           wheels: {
-            good: [[:line, "M60 44m-20 0a20 20 0 1 0 40 0a20 20 0 1 0-40 0M160 44m-20 0a20 20 0 1 0 40 0a20 20 0 1 0-40 0"], [:thin, "M60 44h100"]],
+            good: [[:line, "M60 44m-20 0a20 20 0 1 0 40 0a20 20 0 1 0-40 0M160 44m-20 0a20 20 0 1 0 40 0a20 20 0 1 " \
+                           "0-40 0"], [:thin, "M60 44h100"]],
             "drag" => [[:hair, "M74 36q6 8 0 18M82 36q6 8 0 18M138 36q6 8 0 18M146 36q6 8 0 18"], [:specks]],
-            "broken" => [[:line, "M60 44m-20 0a20 20 0 1 0 40 0a20 20 0 1 0-40 0M160 24a20 20 0 1 1-18 12"], [:crack, "M158 20l-10 16 12 8"]]
+            "broken" => [[:line, "M60 44m-20 0a20 20 0 1 0 40 0a20 20 0 1 0-40 0M160 24a20 20 0 1 1-18 12"],
+                         [:crack, "M158 20l-10 16 12 8"]]
           },
           vents: {
             good: [[:line, "M56 18h16v48h-16zM88 18h16v48h-16zM120 18h16v48h-16zM152 18h16v48h-16z"]],
@@ -69,7 +80,8 @@ module UprightBench
             "blocked" => [[:fill, "M56 18h16v48h-16zM88 18h16v48h-16zM120 18h16v48h-16zM152 18h16v48h-16z"]]
           },
           screen: {
-            good: [[:line, "M60 12h100v58h-100z"], [:thin, "M80 12v58M100 12v58M120 12v58M140 12v58M60 26h100M60 41h100M60 56h100"]],
+            good: [[:line, "M60 12h100v58h-100z"], [:thin, "M80 12v58M100 12v58M120 12v58M140 12v58M60 26h100M60 " \
+                                                           "41h100M60 56h100"]],
             "hair-wound" => [[:hair, "M54 24q56 14 112 0M54 36q56 14 112 0M54 48q56 14 112 0M54 60q56 12 112 0"]],
             "clogged" => [[:fill, "M62 30q50-14 96 6v32h-96z"]],
             "torn" => [[:crack, "M96 24l16 14-12 8 22 16"]]
@@ -84,7 +96,8 @@ module UprightBench
             "silent" => [[:line, "M50 20h60v44h-60zM130 42h40"], [:crack, "M178 32l16 20M194 32l-16 20"]]
           },
           motor: {
-            good: [[:line, "M110 40m-30 0a30 30 0 1 0 60 0a30 30 0 1 0-60 0"], [:thin, "M110 40m-12 0a12 12 0 1 0 24 0a12 12 0 1 0-24 0"]],
+            good: [[:line, "M110 40m-30 0a30 30 0 1 0 60 0a30 30 0 1 0-60 0"],
+                   [:thin, "M110 40m-12 0a12 12 0 1 0 24 0a12 12 0 1 0-24 0"]],
             "high-pitched" => [[:hair, "M150 26l6 8 6-8 6 8 6-8 6 8M150 44l6 8 6-8 6 8 6-8 6 8"]],
             "rough" => [[:crack, "M148 40l10-14 6 22 10-26 8 30"]],
             "burnt smell" => [[:crack, "M96 26l28 28M124 26l-28 28M86 8q6-6 0-8M110 6q6-6 0-8M134 8q6-6 0-8"]]

@@ -3,7 +3,8 @@
 module UprightBench
   module Drawings
     class Ribbon
-      # Where everything of a sheet's ribbon lies, and all of it that does not depend on a job: drawn once for each sheet.
+      # Where everything of a sheet's ribbon lies, and all of it that does not depend on a job: drawn once for each
+      # sheet.
       class Layout
         BAND = 30          # thickness of the ribbon
         BAND_Y = 46        # its middle, from the top of a row
@@ -68,7 +69,10 @@ module UprightBench
           top = index * @form[:row]
           step = (@form[:width] - (2 * EDGE)) / stations.sum { |station| slots(station) }.to_f
           left = EDGE.to_f
-          drawn = stations.map { |station| draw_station(station, left, step, top).tap { left += step * slots(station) } }
+          drawn = stations.map do |station|
+            draw_station(station, left, step, top)
+              .tap { left += step * slots(station) }
+          end
           [band(top, index.zero?, index == count - 1), drawn]
         end
 
@@ -79,29 +83,44 @@ module UprightBench
           right = @form[:width] - EDGE
           start = first ? "M2 #{y + half + 9}L#{EDGE + 12} #{y + half}" : "M0 #{y + half}"
           back = first ? "L#{EDGE + 12} #{y - half}L2 #{y - half - 9}z" : "L0 #{y - half}z"
-          finish = last ? "L#{right} #{y + half}L#{@form[:width] - 2} #{y}L#{right} #{y - half}" : "L#{@form[:width]} #{y + half}V#{y - half}"
+          finish = if last
+                     "L#{right} #{y + half}L#{@form[:width] - 2} #{y}L#{right} " \
+                       "#{y - half}"
+                   else
+                     "L#{@form[:width]} #{y + half}V#{y - half}"
+                   end
           Svg.tag(:path, d: start + finish + back, class: "band")
         end
 
         def draw_station(station, left, step, top)
           width = step * slots(station)
-          box = ->(css) { Svg.tag(:rect, x: left + 2, y: top + 2, width: width - 4, height: @form[:row] - 6, rx: 6, data_station: station.key, class: css) }
-          name = Svg.text(station.name, x: left + (width / 2), y: top + 20, class: "station-name", text_anchor: "middle")
-          places = @sheet.at(station.key).each_with_index.map { |position, index| draw_place(position, left + (step * (index + 0.5)), top, step) }
-          StationDrawing.new(station.key, box.call("station"), box.call("station station-in-hand"), name + joint(left, top), places)
+          box = lambda { |css|
+            Svg.tag(:rect, x: left + 2, y: top + 2, width: width - 4, height: @form[:row] - 6, rx: 6,
+              data_station: station.key, class: css)
+          }
+          name = Svg.text(station.name, x: left + (width / 2), y: top + 20, class: "station-name",
+            text_anchor: "middle")
+          places = @sheet.at(station.key).each_with_index.map do |position, index|
+            draw_place(position, left + (step * (index + 0.5)), top, step)
+          end
+          StationDrawing.new(station.key, box.call("station"), box.call("station station-in-hand"),
+            name + joint(left, top), places)
         end
 
         def joint(left, top)
           return "" if left <= EDGE
 
-          Svg.tag(:line, x1: left, y1: top + BAND_Y - (BAND / 2), x2: left, y2: top + BAND_Y + (BAND / 2), class: "joint")
+          Svg.tag(:line, x1: left, y1: top + BAND_Y - (BAND / 2), x2: left, y2: top + BAND_Y + (BAND / 2),
+            class: "joint")
         end
 
         def draw_place(position, x, top, step)
           y = top + (position.beside ? HANG_Y : BAND_Y)
           ring = Svg.tag(:circle, cx: x, cy: y, r: 22, class: "ring")
-          before = [stem(position, x, top), ring, %(<g transform="translate(#{(x - 16).round(1)} #{(y - 16).round(1)})">)].join(" ")
-          PlaceDrawing.new(position.key, position.name, before, "</g> #{label(position, x, y, (step / PX_A_LETTER).floor)}")
+          before = [stem(position, x, top), ring, %(<g transform="translate(#{(x - 16).round(1)} #{(y -
+            16).round(1)})">)].join(" ")
+          PlaceDrawing.new(position.key, position.name, before,
+            "</g> #{label(position, x, y, (step / PX_A_LETTER).floor)}")
         end
 
         def stem(position, x, top)
@@ -113,7 +132,9 @@ module UprightBench
         def label(position, x, y, letters)
           return "" unless @form[:labels]
 
-          lines = wrapped(position.name, letters).each_with_index.map { |line, index| Svg.tag(:tspan, Svg.escape(line), x: x, y: y + 36 + (index * 15)) }
+          lines = wrapped(position.name, letters).each_with_index.map do |line, index|
+            Svg.tag(:tspan, Svg.escape(line), x: x, y: y + 36 + (index * 15))
+          end
           Svg.tag(:text, lines.join(" "), class: "place-name", text_anchor: "middle")
         end
 

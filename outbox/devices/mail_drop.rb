@@ -5,8 +5,8 @@ require "time"
 module UprightBench
   module Outbox
     module Devices
-      # Stands in for a mail server: keeps each message as a file, and where it shall come back writes the report of it that a server
-      # would (RFC 3464).
+      # Stands in for a mail server: keeps each message as a file, and where it shall come back writes the report of it
+      # that a server would (RFC 3464).
       class MailDrop
         # @param settings [Config::Settings]
         def initialize(settings)

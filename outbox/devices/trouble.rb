@@ -5,8 +5,9 @@ require "digest"
 module UprightBench
   module Outbox
     module Devices
-      # What may go wrong with a stand-in, so that it can be seen what then happens: in so many of a hundred hand-overs it is
-      # late, fails, takes a thing without an answer, takes it twice, refuses the address, or (mail alone) sends it back later.
+      # What may go wrong with a stand-in, so that it can be seen what then happens: in so many of a hundred hand-overs
+      # it is late, fails, takes a thing without an answer, takes it twice, refuses the address, or (mail alone) sends
+      # it back later.
       #
       #   DEVICE_TROUBLE="email: fail 10, refuse 2; text: late 50"
       #
@@ -22,13 +23,21 @@ module UprightBench
         # @param settings [Config::Settings]
         # @raise [ArgumentError] when the setting says something else
         def self.for(channel, settings)
-          said = settings.device_trouble.to_s.split(";").to_h { |part| part.split(":", 2).map(&:strip).push("").first(2) }
-          new(said.fetch(channel, "").split(",").to_h { |part| percent(part, channel == "email" ? KINDS : KINDS - %w[return]) })
+          said = settings.device_trouble.to_s.split(";").to_h do |part|
+            part.split(":", 2).map(&:strip).push("")
+              .first(2)
+          end
+          new(said.fetch(channel, "").split(",").to_h do |part|
+            percent(part,
+              channel == "email" ? KINDS : KINDS - %w[return])
+          end)
         end
 
         def self.percent(part, kinds)
           kind, share = part.split
-          raise ArgumentError, "DEVICE_TROUBLE knows #{kinds.join(', ')} with a percentage, not #{part.inspect}" unless kinds.include?(kind) && share.to_s.match?(/\A\d{1,3}\z/)
+          unless kinds.include?(kind) && share.to_s.match?(/\A\d{1,3}\z/)
+            raise ArgumentError, "DEVICE_TROUBLE knows #{kinds.join(', ')} with a percentage, not #{part.inspect}"
+          end
 
           [kind, share.to_i]
         end

@@ -15,14 +15,16 @@ module UprightBench
       # @param policy [Core::Cards::Policy]
       # @return [Answer] `due` counts the tasks that fall due within a week
       def self.call(today:, policy:)
-        Answer.new(bookings: bookings(today), due: Services::DueBook.weeks(today: today, days: WEEK, policy: policy).fetch(0, 0),
-                   phone_calls: Services::HearAnswer.waiting_for_a_call(today: today).count, need_attention: Models::Message.for_a_person.count)
+        Answer.new(bookings: bookings(today), due: Services::DueBook.weeks(today: today, days: WEEK, policy: policy)
+          .fetch(0, 0),
+          phone_calls: Services::HearAnswer.waiting_for_a_call(today: today).count,
+          need_attention: Models::Message.for_a_person.count)
       end
 
       def self.bookings(today)
         Models::Booking.booked.where(Sequel[:drop_off_on] <= today).join(:customers, id: :customer_id)
-                       .order(:drop_off_on, Sequel[:bookings][:id]).limit(MOST_BOOKINGS)
-                       .select_map(%i[customer_id name drop_off_on]).map { |row| Booking.new(*row) }
+          .order(:drop_off_on, Sequel[:bookings][:id]).limit(MOST_BOOKINGS)
+          .select_map(%i[customer_id name drop_off_on]).map { |row| Booking.new(*row) }
       end
       private_class_method :bookings
     end

@@ -4,10 +4,10 @@ module UprightBench
   module Queries
     # Every job whose machine is in the shop, with what it still needs; and what lies on the rack. Four queries.
     class JobsOnBench
-      # `work_minutes` are hands-on, `wash_hours` the longest drying that is still to begin, `wet_until` when the last of
-      # what dries already may be taken up again (nil for none); `dry` says that something can come off the rack.
+      # `work_minutes` are hands-on, `wash_hours` the longest drying that is still to begin, `wet_until` when the last
+      # of what dries already may be taken up again (nil for none); `dry` says that something can come off the rack.
       Row = Struct.new(:number, :state, :complaint, :promise_at, :customer, :title, :stopped, :asked,
-                       :work_minutes, :wash_hours, :wet_until, :dry, keyword_init: true)
+        :work_minutes, :wash_hours, :wet_until, :dry, keyword_init: true)
       # A part on the rack.
       Stay = Struct.new(:slot, :number, :part, :washed_at, :dry_at, :ready_at, keyword_init: true)
 
@@ -36,7 +36,7 @@ module UprightBench
       def row(job)
         to_do = to_do_by_job.fetch(job[:id], [])
         Row.new(**job.slice(:number, :state, :complaint, :promise_at, :customer, :title, :stopped, :asked),
-                work_minutes: to_do.sum { |item| item[:minutes] }, wash_hours: wash_hours(job, to_do), **rack(job))
+          work_minutes: to_do.sum { |item| item[:minutes] }, wash_hours: wash_hours(job, to_do), **rack(job))
       end
 
       def rack(job)
@@ -57,9 +57,11 @@ module UprightBench
 
       def jobs
         @jobs ||= Models::Job.in_shop.join(:customers, id: :customer_id).join(:machines, id: Sequel[:jobs][:machine_id])
-                             .join(:sheets, id: Sequel[:machines][:sheet_id]).order(Sequel[:jobs][:id]).naked
-                             .select(Sequel[:jobs][:id], :number, Sequel[:jobs][:state], :complaint, :promise_at, :sheet_version_id,
-                                     Sequel[:customers][:name].as(:customer), Sequel.join(%i[maker model_name], " ").as(:title), *signs).all
+          .join(:sheets, id: Sequel[:machines][:sheet_id]).order(Sequel[:jobs][:id]).naked
+          .select(Sequel[:jobs][:id], :number, Sequel[:jobs][:state], :complaint, :promise_at,
+            :sheet_version_id,
+            Sequel[:customers][:name].as(:customer),
+            Sequel.join(%i[maker model_name], " ").as(:title), *signs).all
       end
 
       def signs
@@ -69,15 +71,17 @@ module UprightBench
       end
 
       def to_do_by_job
-        @to_do_by_job ||= Models::WorkItem.where(job_id: jobs.map { |job| job[:id] }, state: "to_do").naked.all.group_by { |item| item[:job_id] }
+        @to_do_by_job ||= Models::WorkItem.where(job_id: jobs.map { |job| job[:id] }, state: "to_do")
+          .naked.all.group_by { |item| item[:job_id] }
       end
 
       def on_rack
         @on_rack ||= Models::RackStay.where(off_at: nil).join(:work_items, id: :work_item_id)
-                                     .join(:rack_slots, id: Sequel[:rack_stays][:rack_slot_id])
-                                     .join(:jobs, id: Sequel[:work_items][:job_id]).naked
-                                     .select(Sequel[:work_items][:job_id], :position, :label, :number, :sheet_version_id,
-                                             :washed_at, :dry_at, :ready_at).all
+          .join(:rack_slots, id: Sequel[:rack_stays][:rack_slot_id])
+          .join(:jobs, id: Sequel[:work_items][:job_id]).naked
+          .select(Sequel[:work_items][:job_id], :position, :label, :number,
+            :sheet_version_id,
+            :washed_at, :dry_at, :ready_at).all
       end
     end
   end

@@ -50,7 +50,8 @@ module UprightBench
         return if @batch.finished_at
 
         later = @batch.messages_dataset.unordered.where(state: "queued").where(Sequel[:leaves_on] > @today)
-        count, next_on = later.get([Sequel.function(:count).*.as(:count), Sequel.function(:min, :leaves_on).as(:next_on)])
+        count, next_on = later.get([Sequel.function(:count).*.as(:count),
+                                    Sequel.function(:min, :leaves_on).as(:next_on)])
         [count, next_on] if count.positive?
       end
 
@@ -59,8 +60,9 @@ module UprightBench
       def messages(after: 0)
         columns = %i[id state channel].map { |name| Sequel[:messages][name] }
         @batch.messages_dataset.where(Sequel[:messages][:id] > after).join(:cards, id: :card_id)
-              .join(:customers, id: Sequel[:cards][:customer_id]).naked.order(Sequel[:messages][:id]).limit(PAGE)
-              .select(*columns, :last_error, :leaves_on, :card_id, Sequel[:customers][:name].as(:customer)).map { |row| Message.new(**row) }
+          .join(:customers, id: Sequel[:cards][:customer_id]).naked.order(Sequel[:messages][:id]).limit(PAGE)
+          .select(*columns, :last_error, :leaves_on, :card_id, Sequel[:customers][:name].as(:customer))
+          .map { |row| Message.new(**row) }
       end
     end
   end

@@ -31,8 +31,9 @@ module UprightBench
       def need_attention
         columns = %i[state channel card_id].map { |name| Sequel[:messages][name] }
         Models::Message.for_a_person.join(:cards, id: :card_id).join(:customers, id: Sequel[:cards][:customer_id]).naked
-                       .order(Sequel[:messages][:id]).limit(MOST)
-                       .select(*columns, :last_error, Sequel[:customers][:name].as(:customer)).map { |row| Attention.new(**row) }
+          .order(Sequel[:messages][:id]).limit(MOST)
+          .select(*columns, :last_error, Sequel[:customers][:name].as(:customer))
+          .map { |row| Attention.new(**row) }
       end
     end
   end

@@ -2,11 +2,12 @@
 
 module UprightBench
   module Queries
-    # Which card brought which job: each job taken in within Services::CardReturns::CAME_WITHIN_DAYS after a card, beside
-    # the newest card that had left before. The newest first.
+    # Which card brought which job: each job taken in within Services::CardReturns::CAME_WITHIN_DAYS after a card,
+    # beside the newest card that had left before. The newest first.
     module JobsBrought
       PAGE = 30
-      Row = Struct.new(:id, :number, :taken_in_at, :customer, :card_id, :channel, :attempt, :leaves_on, keyword_init: true)
+      Row = Struct.new(:id, :number, :taken_in_at, :customer, :card_id, :channel, :attempt, :leaves_on,
+        keyword_init: true)
 
       module_function
 
@@ -19,13 +20,15 @@ module UprightBench
         jobs = jobs.where(Sequel[:jobs][:id] < before) if before
         columns = %i[id number taken_in_at].map { |name| Sequel[:jobs][name] }
         jobs.order(Sequel.desc(Sequel[:jobs][:id])).limit(PAGE).naked
-            .select(*columns, Sequel[:customers][:name].as(:customer), :card_id, :channel, :attempt, :leaves_on).map { |row| Row.new(**row) }
+          .select(*columns, Sequel[:customers][:name].as(:customer), :card_id, :channel, :attempt, :leaves_on)
+          .map { |row| Row.new(**row) }
       end
 
       def newest_card
-        Models::Card.reached.where(customer_id: Sequel[:jobs][:customer_id]).where(Services::CardReturns.within(Sequel[:cards][:leaves_on]))
-                    .order(Sequel.desc(:leaves_on), Sequel.desc(:id)).limit(1)
-                    .select(Sequel[:id].as(:card_id), :channel, :attempt, :leaves_on)
+        Models::Card.reached.where(customer_id: Sequel[:jobs][:customer_id])
+          .where(Services::CardReturns.within(Sequel[:cards][:leaves_on]))
+          .order(Sequel.desc(:leaves_on), Sequel.desc(:id)).limit(1)
+          .select(Sequel[:id].as(:card_id), :channel, :attempt, :leaves_on)
       end
       private_class_method :newest_card
     end

@@ -14,7 +14,7 @@ module UprightBench
         answers = answers.where(Sequel[:answers][:id] < before) if before
         columns = %i[id kind note answered_at card_id].map { |name| Sequel[:answers][name] }
         answers.order(Sequel.desc(Sequel[:answers][:id])).limit(PAGE).naked
-               .select(*columns, Sequel[:customers][:name].as(:customer)).map { |row| Row.new(**row) }
+          .select(*columns, Sequel[:customers][:name].as(:customer)).map { |row| Row.new(**row) }
       end
     end
   end

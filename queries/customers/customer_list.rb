@@ -7,7 +7,8 @@ module UprightBench
     class CustomerList
       PAGE = 40
       # what is sorted by => its columns, and whether the last comes first
-      ORDERS = { "name" => [%i[name id], false], "name_down" => [%i[name id], true], "newest" => [%i[id], true], "oldest" => [%i[id], false] }.freeze
+      ORDERS = { "name" => [%i[name id], false], "name_down" => [%i[name id], true], "newest" => [%i[id], true],
+                 "oldest" => [%i[id], false] }.freeze
       Row = Struct.new(:id, :name, :phone, :street, :town, :fleet, :added_at, :machines, keyword_init: true)
 
       attr_reader :order, :fleets
@@ -23,7 +24,8 @@ module UprightBench
 
       # @return [Array<Row>] at most PAGE
       def rows
-        @rows ||= page.naked.select(:id, :name, :phone, :street, :town, :fleet, Sequel[:created_at].as(:added_at), machines.as(:machines)).map { |row| Row.new(**row) }
+        @rows ||= page.naked.select(:id, :name, :phone, :street, :town, :fleet, Sequel[:created_at].as(:added_at),
+          machines.as(:machines)).map { |row| Row.new(**row) }
       end
 
       # @return [Boolean] whether there may be more
@@ -35,7 +37,8 @@ module UprightBench
 
       def page
         columns, down = ORDERS.fetch(@order)
-        customers = Models::Customer.where(forgotten_on: nil).order(*columns.map { |column| down ? Sequel.desc(column) : column }).limit(PAGE)
+        customers = Models::Customer.where(forgotten_on: nil)
+          .order(*columns.map { |column| down ? Sequel.desc(column) : column }).limit(PAGE)
         customers = customers.where(fleet: true) if @fleets
         last = Models::Customer.where(id: @after).get(columns) if @after.positive?
         if last

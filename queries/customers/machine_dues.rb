@@ -9,7 +9,8 @@ module UprightBench
       # @param machine_id [Integer]
       # @return [Array<Models::Due>]
       def call(machine_id)
-        Models::Due.running.where(machine_id: machine_id).eager(:changes).order(Sequel.asc(:due_on, nulls: :last), :id).all
+        Models::Due.running.where(machine_id: machine_id).eager(:changes).order(Sequel.asc(:due_on, nulls: :last), :id)
+          .all
       end
     end
   end

@@ -31,9 +31,16 @@ module UprightBench
       private
 
       def place(place)
-        Place.new(name: place.name, fitted: fittings.fetch(place.key, []).map { |fitting| [fitting.fitted_on, fitting.removed_on] },
-                  done: done.fetch(place.key, []).map { |item| [Config::Zone.date(item.done_at), "#{item.action} done"] },
-                  found: found.fetch(place.key, []).map { |finding| [Config::Zone.date(finding.found_at), "found: #{finding.reason}"] }, due: due(place.key))
+        Place.new(name: place.name, fitted: fittings.fetch(place.key, [])
+          .map { |fitting| [fitting.fitted_on, fitting.removed_on] },
+          done: done.fetch(place.key, []).map do |item|
+            [Config::Zone.date(item.done_at),
+             "#{item.action} done"]
+          end,
+          found: found.fetch(place.key, []).map do |finding|
+            [Config::Zone.date(finding.found_at),
+             "found: #{finding.reason}"]
+          end, due: due(place.key))
       end
 
       def fittings
@@ -42,16 +49,19 @@ module UprightBench
 
       # A new part shows as a bar that begins; what was washed, cleaned or looked at has a mark.
       def done
-        @done ||= Models::WorkItem.where(job_id: @jobs.map(&:id), state: "done").exclude(action: "replace").exclude(done_at: nil).order(:done_at).all.group_by(&:position)
+        @done ||= Models::WorkItem.where(job_id: @jobs.map(&:id), state: "done").exclude(action: "replace")
+          .exclude(done_at: nil).order(:done_at).all.group_by(&:position)
       end
 
       # Where something was to be done; what was left alone is not drawn.
       def found
-        @found ||= Models::Finding.where(job_id: @jobs.map(&:id)).exclude(verdict: "leave").order(:found_at).all.group_by(&:position)
+        @found ||= Models::Finding.where(job_id: @jobs.map(&:id)).exclude(verdict: "leave").order(:found_at)
+          .all.group_by(&:position)
       end
 
       def due(position)
-        @dues ||= Models::Due.running.where(machine_id: @machine.id).exclude(due_on: nil).order(Sequel.desc(:due_on)).all.to_h { |due| [due.position, due] }
+        @dues ||= Models::Due.running.where(machine_id: @machine.id).exclude(due_on: nil).order(Sequel.desc(:due_on))
+          .all.to_h { |due| [due.position, due] }
         due = @dues[position]
         due && [due.due_on, due.early_on, due.late_on, "#{due.action} due"]
       end

@@ -29,7 +29,8 @@ module UprightBench
       # @return [Array<Models::Fitting>] what is and was fitted, at places that its sheet has
       def fittings
         sheet = @machine.to_core
-        @fittings ||= @machine.fittings_dataset.eager(:part).order(:position, :id).all.select { |fitting| sheet.position?(fitting.position) }
+        @fittings ||= @machine.fittings_dataset.eager(:part).order(:position, :id)
+          .all.select { |fitting| sheet.position?(fitting.position) }
       end
     end
   end

@@ -21,7 +21,8 @@ module UprightBench
       # @param numbers [Range<Integer>]
       # @return [Array<Models::Job>] with customer, machine and sheet
       def taken_in(customer_id, numbers)
-        Models::Job.where(number: numbers, customer_id: customer_id).order(:number).limit(MOST).eager(:customer, machine: :sheet).all
+        Models::Job.where(number: numbers, customer_id: customer_id).order(:number).limit(MOST)
+          .eager(:customer, machine: :sheet).all
       end
 
       # @param serial_numbers [Array<String>]

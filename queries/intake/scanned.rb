@@ -2,8 +2,8 @@
 
 module UprightBench
   module Queries
-    # What a scanned or typed code stands for: a tag (J1042, or its number), a filter label (M17), the code of a card or of
-    # a tag's slip, a part's number or barcode.
+    # What a scanned or typed code stands for: a tag (J1042, or its number), a filter label (M17), the code of a card
+    # or of a tag's slip, a part's number or barcode.
     class Scanned
       # @param text [String]
       # @param today [Date]

@@ -2,7 +2,8 @@
 
 module UprightBench
   module Queries
-    # What was found in a job, as its pages show it. Whoever includes this has a `job`, and may have the @person who looks.
+    # What was found in a job, as its pages show it. Whoever includes this has a `job`, and may have the @person who
+    # looks.
     module JobFindings
       # @return [Hash{String=>Models::Finding}] by position
       def findings
@@ -25,7 +26,8 @@ module UprightBench
 
       # @return [Hash{String=>Symbol}] position => mark
       def marks
-        skips.select { |_, skip| skip.not_fitted? }.transform_values { :unfitted }.merge(findings.transform_values { |finding| finding.verdict.to_sym })
+        skips.select { |_, skip| skip.not_fitted? }.transform_values { :unfitted }
+          .merge(findings.transform_values { |finding| finding.verdict.to_sym })
       end
 
       # @return [Hash{String=>String}] position => reason

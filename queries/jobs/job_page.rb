@@ -32,7 +32,8 @@ module UprightBench
       end
 
       def items
-        @items ||= Models::WorkItem.where(job_id: @job.id).order(:sequence).eager(part: %i[stock_level supplier], rack_stays: :slot).all
+        @items ||= Models::WorkItem.where(job_id: @job.id).order(:sequence)
+          .eager(part: %i[stock_level supplier], rack_stays: :slot).all
       end
 
       def to_do
@@ -60,7 +61,12 @@ module UprightBench
         @fits ||= begin
           open = items.select { |item| item.state != "done" && %w[replace wash].include?(item.action) }.map(&:position)
           smell = findings.values.any? { |finding| finding.seen[:smell] }
-          open.empty? ? {} : Services::FitFor.new(sheet, machine, today: Config::Zone.date(@now), smell: smell, job: @job).call(open)
+          if open.empty?
+            {}
+          else
+            Services::FitFor.new(sheet, machine, today: Config::Zone.date(@now), smell: smell,
+              job: @job).call(open)
+          end
         end
       end
 
@@ -77,7 +83,10 @@ module UprightBench
       def ready(item, action, part = nil, rotates: false)
         place = sheet.position(item.position)
         asks = asks(to_do.reject { |one| one.id == item.id })
-        asks << Services::Promises.ask(place, action, part, *(Services::ChoosePart.rotation_minutes(place) if rotates), policies: @policies) if action
+        if action
+          minutes = rotates ? [Services::ChoosePart.rotation_minutes(place)] : []
+          asks << Services::Promises.ask(place, action, part, *minutes, policies: @policies)
+        end
         promised(asks).call
       end
 
@@ -133,8 +142,12 @@ module UprightBench
       end
 
       # @return [Core::Money::Estimate] as it stands now, at the prices agreed
+      def standing_estimate
+        sent_estimate if sent_estimate_stands?
+      end
+
       def quote
-        @quote ||= Services::Quotes.of(@job, items, held: agreed || (sent_estimate if sent_estimate_stands?), policies: @policies)
+        @quote ||= Services::Quotes.of(@job, items, held: agreed || standing_estimate, policies: @policies)
       end
 
       # @return [Boolean] more is to be done than was agreed, or the warranty may end and nobody agreed to that by name

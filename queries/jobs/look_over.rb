@@ -2,8 +2,8 @@
 
 module UprightBench
   module Queries
-    # What the look-over of a job shows beside its sheet: what was found and skipped so far, what was due before, what was
-    # found last time, and what somebody else recorded meanwhile.
+    # What the look-over of a job shows beside its sheet: what was found and skipped so far, what was due before, what
+    # was found last time, and what somebody else recorded meanwhile.
     class LookOver
       include JobFindings
 
@@ -26,13 +26,15 @@ module UprightBench
       # @param place [Core::Sheets::Position]
       # @return [Array<Models::Due>] what was due there before this job
       def overdue(place)
-        @overdue ||= shown(Models::Due.running.where(machine_id: job.machine_id)).where(Sequel[:due_on] <= @today).all.group_by(&:position)
+        @overdue ||= shown(Models::Due.running.where(machine_id: job.machine_id)).where(Sequel[:due_on] <= @today)
+          .all.group_by(&:position)
         @overdue.fetch(place.key, [])
       end
 
       # @return [Models::Finding, nil] what was found there in the last job that looked
       def last_time(place)
-        @last_findings ||= shown(Models::Finding.of_earlier_jobs(job), Sequel[:findings][:position]).to_h { |finding| [finding.position, finding] }
+        @last_findings ||= shown(Models::Finding.of_earlier_jobs(job), Sequel[:findings][:position])
+          .to_h { |finding| [finding.position, finding] }
         @last_findings[place.key]
       end
 
@@ -45,7 +47,7 @@ module UprightBench
       # @return [Array<String>] the places where something was recorded, cleared or skipped after it
       def changed(since)
         events = Models::Event.where(job_id: job.id).where { id > since }
-                              .select_map([:id, Sequel.lit("data ->> 'position'").as(:position)])
+          .select_map([:id, Sequel.lit("data ->> 'position'").as(:position)])
         @stamp = [since, *events.map(&:first)].max
         events.filter_map(&:last).uniq
       end

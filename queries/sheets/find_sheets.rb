@@ -58,7 +58,7 @@ module UprightBench
 
       def read(dataset)
         dataset.order(alike.desc, :maker, :model_name).limit(MOST).naked
-               .select_map([Sequel[:sheets][:id], self.class.title.as(:title), :family]).map { |row| Row.new(*row) }
+          .select_map([Sequel[:sheets][:id], self.class.title.as(:title), :family]).map { |row| Row.new(*row) }
       end
     end
   end

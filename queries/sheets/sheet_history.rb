@@ -13,8 +13,8 @@ module UprightBench
         @version = version.to_s
       end
 
-      # @return [Array<Array(Models::SheetVersion, Models::SheetVersion)>] at most MOST, each with the one before it (nil
-      #   for the first)
+      # @return [Array<Array(Models::SheetVersion, Models::SheetVersion)>] at most MOST, each with the one before it
+      #   (nil for the first)
       def versions
         rows.zip(rows.drop(1)).first(MOST)
       end

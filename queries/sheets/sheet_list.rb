@@ -2,7 +2,8 @@
 
 module UprightBench
   module Queries
-    # Model sheets by maker and model, page by page, those with some words in their name; and those that are still rough.
+    # Model sheets by maker and model, page by page, those with some words in their name; and those that are still
+    # rough.
     class SheetList
       PAGE = 20
       MOST_ROUGH = 20
@@ -32,7 +33,7 @@ module UprightBench
 
         rough = Sequel.lit("content ->> 'rough' = 'true'")
         @rough ||= Models::Sheet.join(:sheet_versions, id: :current_version_id).where(rough).select_all(:sheets)
-                                .order(Sequel[:sheets][:id]).limit(MOST_ROUGH).all
+          .order(Sequel[:sheets][:id]).limit(MOST_ROUGH).all
       end
 
       # @return [Array<Models::Draft>] under way
@@ -43,7 +44,8 @@ module UprightBench
       private
 
       def rows
-        @rows ||= matching.limit(PAGE + 1).all.tap { |sheets| Models::SheetVersion.preload(sheets.map(&:current_version_id)) }
+        @rows ||= matching.limit(PAGE + 1)
+          .all.tap { |sheets| Models::SheetVersion.preload(sheets.map(&:current_version_id)) }
       end
 
       def matching

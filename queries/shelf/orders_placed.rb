@@ -20,7 +20,8 @@ module UprightBench
       # @return [Models::SupplierOrder] with its lines, their parts, and who received what
       # @raise [Services::NotFound]
       def one(number)
-        order = Models::SupplierOrder.where(number: number).eager(:supplier, :orderer, lines: [:part, { stock_moves: :mover }]).all.first
+        order = Models::SupplierOrder.where(number: number)
+          .eager(:supplier, :orderer, lines: [:part, { stock_moves: :mover }]).all.first
         order || raise(Services::NotFound, "There is no such order.")
       end
     end

@@ -12,7 +12,8 @@ module UprightBench
       def call
         parts = Models::Part.exclude(supplier_id: nil).group_and_count(:supplier_id).as_hash(:supplier_id, :count)
         Models::Supplier.order(:name).all.map do |supplier|
-          Row.new(**supplier.values.slice(:id, :name, :email, :lead_days, :learned_lead_days), parts: parts.fetch(supplier.id, 0))
+          Row.new(**supplier.values.slice(:id, :name, :email, :lead_days, :learned_lead_days),
+            parts: parts.fetch(supplier.id, 0))
         end
       end
     end

@@ -19,7 +19,9 @@ module UprightBench
           end
 
           rule(:line, :card_id, :kind) do
-            key(:line).failure("says who answered, and what") if values[:line].nil? && (values[:card_id].nil? || values[:kind].nil?)
+            if values[:line].nil? && (values[:card_id].nil? || values[:kind].nil?)
+              key(:line).failure("says who answered, and what")
+            end
           end
         end
 

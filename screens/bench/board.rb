@@ -3,9 +3,11 @@
 module UprightBench
   module Screens
     module Bench
-      # The jobs as the bench draws them: in the order of the plan, what waits to be collected last, each on the ruler of the day.
+      # The jobs as the bench draws them: in the order of the plan, what waits to be collected last, each on the ruler
+      # of the day.
       class Board
-        HEADINGS = { hands: "Work now", drying: "Drying", customer: "Waiting for the customer", stop: "Stopped", collection: "To collect" }.freeze
+        HEADINGS = { hands: "Work now", drying: "Drying", customer: "Waiting for the customer", stop: "Stopped",
+                     collection: "To collect" }.freeze
         MOST_OPEN = 9 # rows that fit; with more, all but the work now is folded
 
         # @param jobs [Queries::JobsOnBench]
@@ -22,7 +24,8 @@ module UprightBench
           @lines ||= plan.map { |row| Line.new(by_number.fetch(row.number), row) }
         end
 
-        # @return [Hash{Symbol=>Array<Line>}] what they wait for => the jobs, in the order of the plan; without those of none
+        # @return [Hash{Symbol=>Array<Line>}] what they wait for => the jobs, in the order of the plan; without those
+        #   of none
         def groups
           lines.group_by(&:waits_for).sort_by { |waits_for, _| Core::Bench::JobAhead::WAITS_FOR.index(waits_for) }.to_h
         end
@@ -47,7 +50,8 @@ module UprightBench
         end
 
         def ruler
-          @ruler ||= Drawings::BenchRuler.new(open: @policies.schedule.stretches(day), now: @now, zone: ->(time) { Config::Zone.local(time) })
+          @ruler ||= Drawings::BenchRuler.new(open: @policies.schedule.stretches(day), now: @now,
+            zone: ->(time) { Config::Zone.local(time) })
         end
 
         private
@@ -57,12 +61,14 @@ module UprightBench
         end
 
         def plan
-          Core::Bench::DayPlan.new(jobs: @jobs.rows.map { |job| ahead(job) }, hours: @policies.schedule, now: @now, hands: @jobs.hands).call
+          Core::Bench::DayPlan.new(jobs: @jobs.rows.map { |job| ahead(job) }, hours: @policies.schedule, now: @now,
+            hands: @jobs.hands).call
         end
 
         def ahead(job)
-          Core::Bench::JobAhead.from(state: job.state, work_minutes: job.work_minutes, stopped: job.stopped, number: job.number,
-                                     wait_hours: job.wash_hours, wait_until: job.wet_until, promise_at: job.promise_at)
+          Core::Bench::JobAhead.from(state: job.state, work_minutes: job.work_minutes, stopped: job.stopped,
+            number: job.number,
+            wait_hours: job.wash_hours, wait_until: job.wet_until, promise_at: job.promise_at)
         end
       end
     end

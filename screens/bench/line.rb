@@ -16,8 +16,9 @@ module UprightBench
 
         # @return [Symbol] one of Core::Bench::JobAhead::WAITS_FOR
         def waits_for
-          @waits_for ||= Core::Bench::JobAhead.waits_for(state: @job.state, work_minutes: @job.work_minutes, stopped: @job.stopped,
-                                                         dry: @job.dry, wet: !@job.wet_until.nil?, asked: @job.asked)
+          @waits_for ||= Core::Bench::JobAhead.waits_for(state: @job.state, work_minutes: @job.work_minutes,
+            stopped: @job.stopped,
+            dry: @job.dry, wet: !@job.wet_until.nil?, asked: @job.asked)
         end
 
         def late?
@@ -41,7 +42,7 @@ module UprightBench
           return "See the stop" if @job.stopped
           return "Answer" if @job.asked
 
-          @job.dry ? "Take it off the rack" : Core::Jobs::States::NEXT_ACTION.fetch(@job.state.to_sym)
+          @job.dry ? "Take off rack" : Core::Jobs::States::NEXT_ACTION.fetch(@job.state.to_sym)
         end
 
         def action_path

@@ -23,12 +23,17 @@ module UprightBench
             BOXES.each { |box| optional(box).maybe(:bool) }
           end
 
-          rule(:email) { key.failure("is not an e-mail address") if value && !value.match?(/\A[^@\s<>]+@[^@\s<>]+\.[^@\s<>]+\z/) }
+          rule(:email) do
+            key.failure("is not an e-mail address") if value && !value.match?(/\A[^@\s<>]+@[^@\s<>]+\.[^@\s<>]+\z/)
+          end
         end
 
         def self.typed_from(customer)
-          TEXTS.to_h { |name| [name.to_s, customer[name]] }.merge(BOXES.to_h { |name| [name.to_s, customer[name] ? "1" : nil] })
-               .merge("lock_version" => customer.lock_version.to_s)
+          TEXTS.to_h { |name| [name.to_s, customer[name]] }.merge(BOXES.to_h do |name|
+            [name.to_s,
+             customer[name] ? "1" : nil]
+          end)
+            .merge("lock_version" => customer.lock_version.to_s)
         end
 
         # @return [Hash] columns; agreeing to a channel again ends an earlier "stop writing"

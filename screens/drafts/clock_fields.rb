@@ -3,8 +3,8 @@
 module UprightBench
   module Screens
     module Drafts
-      # The clocks of a position, from the rows of a form, and back. A row is one clock; those of one action are one task,
-      # done by whichever runs out first.
+      # The clocks of a position, from the rows of a form, and back. A row is one clock; those of one action are one
+      # task, done by whichever runs out first.
       module ClockFields
         # What a clock counts, as it is chosen, and as a sheet writes it.
         CLOCKS = Core::Clocks::Kinds::CHOICES
@@ -15,7 +15,8 @@ module UprightBench
         # @return [Array<Hash>] tasks as a sheet writes them
         def read(typed)
           rows = Typed.rows(typed).reject { |row| row["limit"].to_s.strip.empty? }
-          rows.group_by { |row| [Typed.words(row["key"]) || row["action"].to_s, row["action"].to_s] }.map do |(key, action), same|
+          rows.group_by { |row| [Typed.words(row["key"]) || row["action"].to_s, row["action"].to_s] }
+            .map do |(key, action), same|
             task = { "key" => key, "action" => action, "clocks" => same.map { |row| clock(row) } }
             same.any? { |row| row["card"] == "1" } ? task : task.merge("card" => false)
           end
@@ -39,7 +40,8 @@ module UprightBench
         end
 
         def row(task, clock)
-          { "key" => task["key"], "action" => task["action"], "card" => (task.fetch("card", true) ? "1" : nil), "limit" => clock["limit"],
+          { "key" => task["key"], "action" => task["action"], "card" => (task.fetch("card", true) ? "1" : nil),
+            "limit" => clock["limit"],
             "counts" => clock["of"] || clock["kind"], "each" => clock["each_hours"] || clock["each_months"],
             "each_unit" => clock["each_months"] ? "months" : "hours" }
         end

@@ -15,9 +15,11 @@ module UprightBench
         # @return [Hash{String=>Object}] as Core::Sheets::Edit#head takes it
         def read(params)
           WORDS.to_h { |key| [key, Typed.words(params[key]) || ""] }
-               .merge("warranty_months" => Typed.number(params["warranty_months"]) || 0, "warranty_hours" => Typed.number(params["warranty_hours"]),
-                      "rough" => Typed.flag(params["rough"]), "accessories" => some(params["accessories"].to_s.split(",").map(&:strip).reject(&:empty?)),
-                      "rated" => some(rated(params["rated"])), "kits" => some(kits(params["kits"])))
+            .merge("warranty_months" => Typed.number(params["warranty_months"]) || 0,
+              "warranty_hours" => Typed.number(params["warranty_hours"]),
+              "rough" => Typed.flag(params["rough"]), "accessories" => some(params["accessories"]
+                      .to_s.split(",").map(&:strip).reject(&:empty?)),
+              "rated" => some(rated(params["rated"])), "kits" => some(kits(params["kits"])))
         end
 
         def rated(typed)
@@ -40,7 +42,10 @@ module UprightBench
 
         # @return [String] as it is typed
         def write_kits(kits)
-          (kits || []).map { |kit| "#{kit['name']}: #{kit['contains'].map { |key, pieces| "#{pieces} #{key}" }.join(', ')}" }.join("\n")
+          (kits || []).map do |kit|
+            "#{kit['name']}: " \
+              "#{kit['contains'].map { |key, pieces| "#{pieces} #{key}" }.join(', ')}"
+          end.join("\n")
         end
 
         def some(value)

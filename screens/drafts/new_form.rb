@@ -16,7 +16,9 @@ module UprightBench
             optional(:sheet_title).maybe(:string, max_size?: 120)
           end
           rule(:relative_id, :sheet_title) do
-            key(:relative_id).failure("is not on file: choose it from the list") if values[:relative_id].nil? && values[:sheet_title]
+            if values[:relative_id].nil? && values[:sheet_title]
+              key(:relative_id).failure("is not on file: choose it from the list")
+            end
           end
         end
       end

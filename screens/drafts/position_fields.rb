@@ -16,7 +16,8 @@ module UprightBench
         def read(params)
           read_all(WORDS, params, :words).merge(
             read_all(NUMBERS, params, :number), read_all(FLAGS, params, :flag),
-            "water" => water(params["water"]), "behind" => Typed.list(params["behind"]), "features" => Typed.list(params["features"]),
+            "water" => water(params["water"]), "behind" => Typed.list(params["behind"]),
+            "features" => Typed.list(params["features"]),
             "attributes" => attributes(params["attributes"]), "measures" => Typed.numbers(params["measures"]),
             "fasteners" => fasteners(params["fasteners"]), "tasks" => ClockFields.read(params["clocks"])
           )
@@ -33,13 +34,18 @@ module UprightBench
 
         def attributes(typed)
           named = Typed.rows(typed).reject { |row| row["name"].to_s.strip.empty? }
-          named.to_h { |row| [row["name"].to_s.strip.tr(" ", "_"), Typed.words(row["value"])] }.transform_values { |value| TRUTH.fetch(value, value || "") }
+          named.to_h { |row| [row["name"].to_s.strip.tr(" ", "_"), Typed.words(row["value"])] }
+            .transform_values { |value| TRUTH.fetch(value, value || "") }
         end
 
         def fasteners(typed)
-          held = Typed.rows(typed).reject { |row| row.values_at("count", "driver").all? { |text| text.to_s.strip.empty? } }
+          held = Typed.rows(typed).reject do |row|
+            row.values_at("count", "driver")
+              .all? { |text| text.to_s.strip.empty? }
+          end
           held.map do |row|
-            { "count" => Typed.number(row["count"]) || 1, "driver" => Typed.words(row["driver"]) || "", "length_mm" => Typed.number(row["length_mm"]),
+            { "count" => Typed.number(row["count"]) || 1, "driver" => Typed.words(row["driver"]) || "",
+              "length_mm" => Typed.number(row["length_mm"]),
               "turns" => Typed.number(row["turns"]), "note" => Typed.words(row["note"]) }.compact
           end
         end
@@ -48,7 +54,12 @@ module UprightBench
         # @return [Hash{Numeric=>String}] turns of a lock to choose from
         def turns(given)
           usual = Core::Sheets::Fastener::TURNS
-          given.to_s.empty? || usual.keys.map(&:to_s).include?(given.to_s) ? usual : usual.merge(given => "#{given} turns")
+          if given.to_s.empty? || usual.keys.map(&:to_s).include?(given.to_s)
+            usual
+          else
+            usual.merge(given => "#{given} " \
+                                 "turns")
+          end
         end
 
         # @return [Array<Hash>] rows as they are typed

@@ -40,7 +40,8 @@ module UprightBench
         # @return [Hash{String=>Object}] the head, as typed or as it stands
         def head
           @typed.fetch("head") do
-            data.merge("accessories" => (data["accessories"] || []).join(", "), "kits" => HeadFields.write_kits(data["kits"]), "rough" => (data["rough"] ? "1" : nil))
+            data.merge("accessories" => (data["accessories"] || []).join(", "),
+              "kits" => HeadFields.write_kits(data["kits"]), "rough" => (data["rough"] ? "1" : nil))
           end
         end
 

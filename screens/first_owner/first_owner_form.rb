@@ -20,8 +20,12 @@ module UprightBench
           end
 
           rule(:password) do
-            key.failure("is too short: at least #{Services::FirstOwner::LEAST_LETTERS} letters") if value.length < Services::FirstOwner::LEAST_LETTERS
-            key.failure("is too long: at most #{Services::FirstOwner::MOST_BYTES} letters") if value.bytesize > Services::FirstOwner::MOST_BYTES
+            if value.length < Services::FirstOwner::LEAST_LETTERS
+              key.failure("is too short: at least #{Services::FirstOwner::LEAST_LETTERS} letters")
+            end
+            if value.bytesize > Services::FirstOwner::MOST_BYTES
+              key.failure("is too long: at most #{Services::FirstOwner::MOST_BYTES} letters")
+            end
           end
           rule(:password, :again) { key(:again).failure("is not the same") if values[:password] != values[:again] }
         end

@@ -17,7 +17,9 @@ module UprightBench
           end
 
           rule(:made_safe) { key.failure("Tick this once every one of them is.") if value.nil? }
-          rule(:no_condition) { key.failure("Look at each first. Take in a machine that has one by itself.") if value.nil? }
+          rule(:no_condition) do
+            key.failure("Look at each first. Take in a machine that has one by itself.") if value.nil?
+          end
         end
 
         # @param typed [Hash] `list_file` may be an uploaded file in place of `list`
@@ -48,20 +50,34 @@ module UprightBench
           machines = Formats::MachineList.new(values[:list]).call
           known = Queries::FleetMachines.known(machines.map { |machine| machine[:serial_number] })
           sheets = Queries::FleetMachines.sheets_by_title
-          machines.filter_map { |machine| row(machine, sheets["#{machine[:maker]} #{machine[:model]}".downcase], known) }
+          machines.filter_map do |machine|
+            row(machine, sheets["#{machine[:maker]} #{machine[:model]}".downcase],
+              known)
+          end
         rescue Formats::Malformed => e
           add(list: e.problems)
           []
         end
 
         def row(listed, sheet, known)
-          return refuse(listed, "there is no sheet of #{listed[:maker]} #{listed[:model]}. Take one in by itself first; that starts its sheet") unless sheet
+          unless sheet
+            return refuse(listed, "there is no sheet of #{listed[:maker]} #{listed[:model]}. Take one in by itself " \
+                                  "first; that starts its sheet")
+          end
 
           machine = known.fetch(listed[:serial_number], []).find { |other| other.sheet_id == sheet.id }
-          return refuse(listed, "serial no. #{listed[:serial_number]} belongs to another customer") if machine && machine.customer_id != @customer.id
+          if machine && machine.customer_id != @customer.id
+            return refuse(listed, "serial no. #{listed[:serial_number]} belongs to another customer")
+          end
 
-          which = machine ? { machine_id: machine.id } : { machine: { sheet_id: sheet.id, **listed.slice(:serial_number, :bought_on) } }
-          which.merge(complaint: listed[:complaint] || values[:complaint] || "", hours_per_week: listed[:hours_per_week])
+          which = if machine
+                    { machine_id: machine.id }
+                  else
+                    { machine: { sheet_id: sheet.id,
+                                 **listed.slice(:serial_number, :bought_on) } }
+                  end
+          which.merge(complaint: listed[:complaint] || values[:complaint] || "",
+            hours_per_week: listed[:hours_per_week])
         end
 
         def refuse(listed, words)

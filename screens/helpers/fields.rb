@@ -3,15 +3,16 @@
 module UprightBench
   module Screens
     module Helpers
-      # Form fields with their label, what was typed, and what is wrong with it, tied together for those who listen. A password is never
-      # sent back.
+      # Form fields with their label, what was typed, and what is wrong with it, tied together for those who listen. A
+      # password is never sent back.
       module Fields
         # @param form [Form]
         # @param path [Array<Symbol>] one field, or a group and a field
         # @param more [Hash] attributes of the input
         def field(form, *path, label:, as: :input, hint: nil, rows: 2, **more)
           erb :_field, layout: false, locals: {
-            id: path.join("-"), name: name_of(path), label: label, as: as, rows: rows, hint: hint, value: (form.value(*path) unless more[:type] == "password"),
+            id: path.join("-"), name: name_of(path), label: label, as: as, rows: rows, hint: hint,
+            value: (form.value(*path) unless more[:type] == "password"),
             errors: form.errors_at(*path), more: attributes(more)
           }
         end
@@ -27,7 +28,8 @@ module UprightBench
         # @param path [Array<Symbol>] of the id
         def sheet_picker(form, *path, label:)
           erb :"sheets/_picker", layout: false, locals: {
-            id: path.join("-"), name: name_of(path), value: form.value(*path), title: form.value(:sheet_title), label: label,
+            id: path.join("-"), name: name_of(path), value: form.value(*path), title: form.value(:sheet_title),
+            label: label,
             errors: form.errors_at(*path), more: described_error(form, *path)
           }
         end
@@ -45,7 +47,9 @@ module UprightBench
 
         def form_errors(form)
           messages = form.errors_at(:base)
-          messages.any? ? %(<p class="slip slip-stop" role="alert">#{::Rack::Utils.escape_html(messages.join(' '))}</p>) : ""
+          return "" if messages.empty?
+
+          %(<p class="slip slip-stop" role="alert">#{::Rack::Utils.escape_html(messages.join(' '))}</p>)
         end
 
         private
@@ -55,7 +59,14 @@ module UprightBench
         end
 
         def attributes(more)
-          more.compact.map { |key, value| value == true ? key.to_s : %(#{key.to_s.tr('_', '-')}="#{::Rack::Utils.escape_html(value.to_s)}") }.join(" ")
+          more.compact.map do |key, value|
+            if value == true
+              key.to_s
+            else
+              %(#{key.to_s.tr('_',
+                '-')}="#{::Rack::Utils.escape_html(value.to_s)}")
+            end
+          end.join(" ")
         end
       end
     end

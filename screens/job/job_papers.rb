@@ -29,16 +29,23 @@ module UprightBench
         # @return [String] PDF
         def trays
           items = @page.items.reject { |item| item.state == "left" }
-          parts = items.map { |item| tray(item) } + items.flat_map { |item| item.goes_back.to_a }.map { |name| goes_back(name) }
-          accessories = Core::Intake::Accessories.words(@page.accessories.to_h { |accessory| [accessory.name, accessory.pieces_in] })
-          Papers::TrayLabel.new(number: @job.number, machine: "#{@page.sheet.title}, #{@page.customer.name}", came_with: accessories, parts: parts).render
+          parts = items.map { |item| tray(item) } + items.flat_map { |item| item.goes_back.to_a }
+            .map { |name| goes_back(name) }
+          accessories = Core::Intake::Accessories.words(@page.accessories.to_h do |accessory|
+            [accessory.name,
+             accessory.pieces_in]
+          end)
+          Papers::TrayLabel.new(number: @job.number, machine: "#{@page.sheet.title}, #{@page.customer.name}",
+            came_with: accessories, parts: parts).render
         end
 
         # @return [String] PDF
         # @raise [Services::Refused] when nothing was fitted
         def filter_labels
           labels = Queries::FilterLabels.new(@job).call
-          raise Services::Refused, "Nothing new was fitted in job #{@job.number}, so there is no label to print." if labels.empty?
+          if labels.empty?
+            raise Services::Refused, "Nothing new was fitted in job #{@job.number}, so there is no label to print."
+          end
 
           Papers::FilterLabel.new(shop: shop_line, labels: labels).render
         end
@@ -46,9 +53,11 @@ module UprightBench
         # As it was agreed, or as it was sent, or as it stands while neither is.
         # @return [String] PDF
         def estimate
-          Papers::Estimate.new(shop: [@shop.name, @shop.street, @shop.town, @shop.phone].compact, number: @job.number, date: @words.day(dated),
-                               customer: [@page.customer.name, @page.customer.street, @page.customer.town].compact, about: about,
-                               estimate: shown, taxes: taxes, money: @words.method(:money), notes: notes).render
+          Papers::Estimate.new(shop: [@shop.name, @shop.street, @shop.town, @shop.phone].compact, number: @job.number,
+            date: @words.day(dated),
+            customer: [@page.customer.name, @page.customer.street, @page.customer.town].compact,
+            about: about,
+            estimate: shown, taxes: taxes, money: @words.method(:money), notes: notes).render
         end
 
         private
@@ -63,7 +72,8 @@ module UprightBench
 
         def slip
           { number: @job.number, code: Outbox::JobLink.of(@job),
-            lines: [@page.sheet.title, "Scan to see how it is going", "See our estimate, agree to it, or ask us.", "Bring this slip when you collect it."] }
+            lines: [@page.sheet.title, "Scan to see how it is going", "See our estimate, agree to it, or ask us.",
+                    "Bring this slip when you collect it."] }
         end
 
         def tray(item)
@@ -114,14 +124,21 @@ module UprightBench
         def notes
           return [ready, holds].compact unless agreed
 
-          call = "We call before it comes to more than #{@words.money(agreed.call_above_cents)}." if agreed.call_above_cents
+          if agreed.call_above_cents
+            call = "We call before it comes to more than #{@words.money(agreed.call_above_cents)}."
+          end
           warranty = "#{agreed.warranty_name} agreed that the maker's warranty may end." if agreed.warranty_name
           who = "Agreed by #{agreed.agreed_name} #{SettleForm::AGREED.fetch(agreed.agreed_how)}, #{@words.day(dated)}."
           [ready, who, call, warranty].compact
         end
 
         def holds
-          sent ? "Not agreed yet. These prices hold until #{@words.day(sent.valid_until)}." : "Not agreed yet. Today's prices."
+          if sent
+            "Not agreed yet. These prices hold until #{@words.day(sent.valid_until)}."
+          else
+            "Not agreed yet. " \
+              "Today's prices."
+          end
         end
 
         # Nothing is promised before it is agreed.

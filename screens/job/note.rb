@@ -15,8 +15,18 @@ module UprightBench
         def of(text, field)
           return if text.nil?
           raise Services::Invalid, { field => ["This is no text. Type it again."] } unless text.is_a?(String)
-          raise Services::Invalid, { field => ["This is too long: at most #{MOST} letters. You typed #{text.length}."] } if text.length > MOST
-          raise Services::Invalid, { field => ["Some signs could not be read; they stand as #{Form::UNREADABLE}. Type them again."] } if text.include?(Form::UNREADABLE)
+          if text.length > MOST
+            raise Services::Invalid, { field => [
+              "This is too long: at most #{MOST} letters. You typed " \
+              "#{text.length}."
+            ] }
+          end
+          if text.include?(Form::UNREADABLE)
+            raise Services::Invalid, { field => [
+              "Some signs could not be read; they stand as #{Form::UNREADABLE}. " \
+              "Type them again."
+            ] }
+          end
 
           text
         end

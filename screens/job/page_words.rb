@@ -60,7 +60,10 @@ module UprightBench
           order = page.sheet.refit_order.select { |place| done.include?(place.key) }
           return if order.empty?
 
-          order.map { |place| [place.name.downcase, *place.fasteners.map(&:words).first(9).join(", ").then { |held| held.empty? ? [] : [held] }].join(" with ") }.join("; ")
+          order.map do |place|
+            [place.name.downcase, *place.fasteners.map(&:words).first(9).join(", ")
+              .then { |held| held.empty? ? [] : [held] }].join(" with ")
+          end.join("; ")
         end
 
         def dry_words(stay)
@@ -95,7 +98,12 @@ module UprightBench
           return "Their spare #{name} is washed. Give it to them with the machine." if stay.nil? || stay.off_at
 
           where = "Their spare #{name} is on rack slot #{stay.slot.label}"
-          stay.dry?(now) ? "#{where}, dry. Give it to them with the machine." : "#{where}, wet until #{moment(stay.dry_at)}. They can fetch it later, or it stays here for next time."
+          if stay.dry?(now)
+            "#{where}, dry. Give it to them with the machine."
+          else
+            "#{where}, wet until " \
+              "#{moment(stay.dry_at)}. They can fetch it later, or it stays here for next time."
+          end
         end
 
         # @return [String] as in "2 × crevice tool, wand"

@@ -3,8 +3,8 @@
 module UprightBench
   module Screens
     module Job
-      # What may be chosen at a place: to wash and wait, each part that fits, a spare in rotation, or to leave it as it is;
-      # each with when the machine would be ready.
+      # What may be chosen at a place: to wash and wait, each part that fits, a spare in rotation, or to leave it as it
+      # is; each with when the machine would be ready.
       class PartChoices
         Choice = Struct.new(:value, :words, :number, :price_cents, :ready, :why, :chosen, keyword_init: true)
 
@@ -21,7 +21,8 @@ module UprightBench
 
         # @return [Array<Choice>]
         def all
-          [(wash if to_wash?), *@fit.candidates.map { |candidate| part(candidate) }, (rotation if to_wash?), (leave if to_replace?)].compact
+          [(wash if to_wash?), *@fit.candidates.map { |candidate| part(candidate) }, (rotation if to_wash?),
+           (leave if to_replace?)].compact
         end
 
         # @return [String, nil] what must be in place together with it
@@ -59,16 +60,23 @@ module UprightBench
 
         def wash
           drying = @page.drying(@item)
-          why = drying.dries? ? "dries #{format('%g', drying.hours)} h: #{drying.reasons.join('; ')}" : drying.reasons.first
-          Choice.new(value: "wash", words: "Wash it and wait", ready: ready("wash"), why: why, chosen: @item.action == "wash")
+          why = if drying.dries?
+                  "dries #{format('%g', drying.hours)} h: " \
+                    "#{drying.reasons.join('; ')}"
+                else
+                  drying.reasons.first
+                end
+          Choice.new(value: "wash", words: "Wash it and wait", ready: ready("wash"), why: why,
+            chosen: @item.action == "wash")
         end
 
         def part(candidate)
           part = candidate.part
           words = to_wash? ? "New one now: #{part.name}" : part.name
           at = ready("replace", part)
-          Choice.new(value: part.id, words: words, number: part.number, price_cents: part.price_cents, ready: part.on_shelf? ? at : "to be ordered, #{at}",
-                     why: candidate.reasons.join("; "), chosen: @item.part_id == part.id && !@item.rotates)
+          Choice.new(value: part.id, words: words, number: part.number, price_cents: part.price_cents,
+            ready: part.on_shelf? ? at : "to be ordered, #{at}",
+            why: candidate.reasons.join("; "), chosen: @item.part_id == part.id && !@item.rotates)
         end
 
         # Their own spare where one waits, else a new one that becomes it.
@@ -81,17 +89,22 @@ module UprightBench
         end
 
         def own_spare(spare)
-          Choice.new(value: "own", words: "Fit their own spare, wash this one for next time", ready: ready("replace", rotates: true), chosen: @item.own_spare,
-                     why: "washed #{Core::Units::Day.words(spare.washed_on)}, #{spare.wash_count} washes so far; nothing to buy")
+          Choice.new(value: "own", words: "Fit their own spare, wash this one for next time",
+            ready: ready("replace", rotates: true), chosen: @item.own_spare,
+            why: "washed #{Core::Units::Day.words(spare.washed_on)}, #{spare.wash_count} washes so far; " \
+                 "nothing to buy")
         end
 
         def new_spare(part)
-          Choice.new(value: "rotate-#{part.id}", words: "Spare in rotation: #{part.name} now, this one washed for next time", price_cents: part.price_cents,
-                     ready: ready("replace", part, rotates: true), why: "no waiting, this time and every next time", chosen: @item.rotates)
+          words = "Spare in rotation: #{part.name} now, this one washed for next time"
+          Choice.new(value: "rotate-#{part.id}", words: words, price_cents: part.price_cents,
+            ready: ready("replace", part, rotates: true), why: "no waiting, this time and every next time",
+            chosen: @item.rotates)
         end
 
         def leave
-          Choice.new(value: "leave", words: "Leave it as it is", ready: ready(nil), why: "the customer knows what that means: #{seen}")
+          Choice.new(value: "leave", words: "Leave it as it is", ready: ready(nil),
+            why: "the customer knows what that means: #{seen}")
         end
 
         # What the rule says, where a person's own verdict stands over it.

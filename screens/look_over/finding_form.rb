@@ -19,7 +19,9 @@ module UprightBench
         # @param policy [Core::Findings::Policy]
         # @raise [Services::NotFound] when the job's sheet has no such position
         def self.of(job, params, policy)
-          raise Services::NotFound, "Job #{job.number} has no place of that name." unless job.sheet.position?(params["position"].to_s)
+          unless job.sheet.position?(params["position"].to_s)
+            raise Services::NotFound, "Job #{job.number} has no place of that name."
+          end
 
           new(params, job.sheet.position(params["position"]), policy)
         end
@@ -28,7 +30,14 @@ module UprightBench
         # @return [Hash{Symbol=>Object}]
         def self.written(position, observed, unit:)
           fields = Core::Findings::KINDS.fetch(position.kind)
-          observed.to_h { |name, value| [name, value && fields[name] ? fields.fetch(name).typed(value, unit: unit) : value] }
+          observed.to_h do |name, value|
+            [name, if value && fields[name]
+                     fields.fetch(name)
+                       .typed(value, unit: unit)
+                   else
+                     value
+                   end]
+          end
         end
 
         def self.build(fields)
@@ -44,7 +53,8 @@ module UprightBench
 
         # What each type of field takes.
         TAKES = {
-          scale: ->(field) { [:integer, { included_in?: field.options }] }, choice: ->(field) { [:string, { included_in?: field.options }] },
+          scale: ->(field) { [:integer, { included_in?: field.options }] },
+          choice: ->(field) { [:string, { included_in?: field.options }] },
           flag: ->(_) { [:bool, {}] }, measure: ->(_) { [:float, {}] }
         }.freeze
 
@@ -67,7 +77,8 @@ module UprightBench
         # @return [Hash] observed, verdict, version and request_key, as Services::RecordFinding takes them
         def finding
           observed = values.slice(*fields.keys).compact.reject { |_, value| value == false }
-          { observed: observed.transform_values { |value| whole(value) }, verdict: values[:verdict]&.to_sym, version: values[:version],
+          { observed: observed.transform_values { |value| whole(value) }, verdict: values[:verdict]&.to_sym,
+            version: values[:version],
             request_key: values[:request_key] }
         end
 

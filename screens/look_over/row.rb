@@ -96,7 +96,10 @@ module UprightBench
 
         # @return [Array<RowField>]
         def fields
-          Core::Findings.fields(@place).map { |name, field| RowField.new(self, name, field, shown[name], unit: @walk.policy.length_unit) }
+          Core::Findings.fields(@place).map do |name, field|
+            RowField.new(self, name, field, shown[name],
+              unit: @walk.policy.length_unit)
+          end
         end
 
         # @return [FindingForm, nil] what was typed here and not saved
@@ -131,8 +134,9 @@ module UprightBench
           name = kind.key.to_s
           pressed = finding&.verdict == name
           dry_only = kind.key == :wash && !@place.washable?
-          VerdictButton.new(kind: kind, digit: digit, id: "verdict-#{key}-#{name}", pressed: pressed, dry_only: dry_only,
-                            value: finding&.own_verdict && pressed ? "" : name, disabled: !open? || dry_only)
+          VerdictButton.new(kind: kind, digit: digit, id: "verdict-#{key}-#{name}", pressed: pressed,
+            dry_only: dry_only,
+            value: finding&.own_verdict && pressed ? "" : name, disabled: !open? || dry_only)
         end
       end
     end

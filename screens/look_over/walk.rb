@@ -5,7 +5,8 @@ require "forwardable"
 module UprightBench
   module Screens
     module LookOver
-      # Where the walk stands: the job, the place in hand, what was found and skipped so far, and what was found last time.
+      # Where the walk stands: the job, the place in hand, what was found and skipped so far, and what was found last
+      # time.
       class Walk
         extend Forwardable
 
@@ -62,7 +63,7 @@ module UprightBench
         # @return [String] the ribbon, the place in hand marked on it
         def ribbon
           Drawings::Ribbon.new(sheet: sheet, marks: marks, notes: notes, current: position.key,
-                               link: ->(key) { "/jobs/#{@job.number}/look-over?at=#{key}" }).render
+            link: ->(key) { "/jobs/#{@job.number}/look-over?at=#{key}" }).render
         end
 
         # @return [String, nil] as in " and 3 more", beyond those that are named

@@ -22,8 +22,12 @@ module UprightBench
           rows = rows(typed)
           words = []
           words << "At most #{MOST} closed days." if rows.size > MOST
-          words << "A closed day is written as in 2026-12-24." if rows.any? { |row| Core::Units::Day.parse(row["on"].to_s).nil? }
-          words << "A name has at most #{LONGEST_NAME} letters." if rows.any? { |row| row["name"].to_s.length > LONGEST_NAME }
+          if rows.any? { |row| Core::Units::Day.parse(row["on"].to_s).nil? }
+            words << "A closed day is written as in 2026-12-24."
+          end
+          if rows.any? { |row| row["name"].to_s.length > LONGEST_NAME }
+            words << "A name has at most #{LONGEST_NAME} letters."
+          end
           words.empty? ? {} : { closed_days: words }
         end
 
@@ -41,7 +45,9 @@ module UprightBench
 
         def day(row)
           name = row["name"].to_s.strip
-          Core::Policies::ClosedDay.new(on: Core::Units::Day.parse(row["on"].to_s), name: (name unless name.empty?), yearly: row["yearly"] == "1")
+          name = nil if name.empty?
+          on = Core::Units::Day.parse(row["on"].to_s)
+          Core::Policies::ClosedDay.new(on: on, name: name, yearly: row["yearly"] == "1")
         end
         private_class_method :day
       end

@@ -16,12 +16,17 @@ module UprightBench
         # @param typed [Object] as above
         # @return [Hash{String=>Hash{String=>String}}] day => opening => closing, for those that open
         def read(typed)
-          rows(typed).transform_values { |stretches| stretches.to_h { |from, to| times(from, to) } }.reject { |_, times| times.empty? }
+          rows(typed).transform_values { |stretches| stretches.to_h { |from, to| times(from, to) } }
+            .reject { |_, times| times.empty? }
         end
 
         # @return [Hash{Symbol=>Array<String>}] what is wrong, by day
         def problems(typed)
-          rows(typed).filter_map { |day, stretches| problem(stretches).then { |words| [:"hours_#{day}", [words]] if words } }.to_h
+          rows(typed).filter_map do |day, stretches|
+            problem(stretches).then do |words|
+              [:"hours_#{day}", [words]] if words
+            end
+          end.to_h
         end
 
         # @param hours [Hash{String=>Hash}] as `read` returns them
@@ -30,7 +35,9 @@ module UprightBench
           Core::Policies::Week::DAYS.keys.to_h do |day|
             stretches = hours.fetch(day, {}).to_h.to_a
             stretches += [["", ""]] * [STRETCHES - stretches.size, 0].max
-            [day, stretches.each_with_index.to_h { |(from, to), index| [index.to_s, { "from" => from, "to" => MIDNIGHT.key(to) || to }] }]
+            [day, stretches.each_with_index.to_h do |(from, to), index|
+              [index.to_s, { "from" => from, "to" => MIDNIGHT.key(to) || to }]
+            end]
           end
         end
 
@@ -46,10 +53,15 @@ module UprightBench
 
         def problem(stretches)
           return "needs both times" if stretches.flatten.any?(&:empty?)
-          return "has a time that is none; write it as in 08:30" unless stretches.flatten.all? { |text| text.match?(TIME) }
+          unless stretches.flatten.all? { |text| text.match?(TIME) }
+            return "has a time that is none; write it as in 08:30"
+          end
 
           hours = stretches.map { |from, to| times(from, to) }.sort
-          return if hours.all? { |from, to| from < to } && hours.flatten.each_cons(2).all? { |earlier, later| earlier <= later }
+          if hours.all? { |from, to| from < to } && hours.flatten.each_cons(2)
+              .all? { |earlier, later| earlier <= later }
+            return
+          end
 
           "closes before it opens, or opens twice at once"
         end

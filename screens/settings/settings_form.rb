@@ -12,9 +12,17 @@ module UprightBench
             TABLE.numbers.each do |policy|
               limits = { gteq?: policy.range.begin, lteq?: policy.range.end }
               type = policy.whole ? :integer : :float
-              policy.optional? ? optional(policy.key.to_sym).maybe(type, **limits) : required(policy.key.to_sym).filled(type, **limits)
+              if policy.optional?
+                optional(policy.key.to_sym).maybe(type, **limits)
+              else
+                required(policy.key.to_sym)
+                  .filled(type, **limits)
+              end
             end
-            TABLE.choices.each { |policy| required(policy.key.to_sym).filled(:string, included_in?: policy.options.keys) }
+            TABLE.choices.each do |policy|
+              required(policy.key.to_sym)
+                .filled(:string, included_in?: policy.options.keys)
+            end
           end
         end
 
@@ -22,8 +30,9 @@ module UprightBench
         # @return [Hash{String=>Object}] as it would be typed
         def self.typed_from(policies)
           TABLE.numbers.to_h { |policy| [policy.key, policies[policy.key]&.then { |number| format("%g", number) }] }
-               .merge(TABLE.choices.to_h { |policy| [policy.key, policies[policy.key]] })
-               .merge("hours" => HoursFields.write(policies.open_hours), "closed" => ClosedDayFields.write(policies.closed_days))
+            .merge(TABLE.choices.to_h { |policy| [policy.key, policies[policy.key]] })
+            .merge("hours" => HoursFields.write(policies.open_hours),
+              "closed" => ClosedDayFields.write(policies.closed_days))
         end
 
         def initialize(typed = {})
@@ -45,7 +54,8 @@ module UprightBench
         # @return [Hash{String=>Object}] as Services::SavePolicies takes them
         def policies
           plain = TABLE::ALL.to_h { |policy| [policy.key, values[policy.key.to_sym]] }
-          plain.merge("open_hours" => HoursFields.read(typed["hours"]), "closed_days" => ClosedDayFields.read(typed["closed"]).map(&:to_stored))
+          plain.merge("open_hours" => HoursFields.read(typed["hours"]),
+            "closed_days" => ClosedDayFields.read(typed["closed"]).map(&:to_stored))
         end
 
         private

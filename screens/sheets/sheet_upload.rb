@@ -11,10 +11,17 @@ module UprightBench
         # @raise [Services::Invalid] when nothing was sent, or it is no text
         def text(params)
           file = params["file"]
-          text = file.is_a?(Hash) && file[:tempfile].respond_to?(:read) ? file[:tempfile].read(Formats::SheetFile::MOST_BYTES + 1).to_s : params["pasted"].to_s
+          text = if file.is_a?(Hash) && file[:tempfile].respond_to?(:read)
+                   file[:tempfile]
+                     .read(Formats::SheetFile::MOST_BYTES + 1).to_s
+                 else
+                   params["pasted"].to_s
+                 end
           text = text.dup.force_encoding(Encoding::UTF_8)
           raise Services::Invalid, { file: ["Choose a file, or paste its text."] } if text.strip.empty?
-          raise Services::Invalid, { file: ["The file is no text."] } unless text.valid_encoding? && !text.include?("\u0000")
+          unless text.valid_encoding? && !text.include?("\u0000")
+            raise Services::Invalid, { file: ["The file is no text."] }
+          end
 
           text
         rescue ArgumentError

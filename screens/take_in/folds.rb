@@ -3,7 +3,8 @@
 module UprightBench
   module Screens
     module TakeIn
-      # Which of the folded parts of the form are open when the page comes: those in which something was typed or is wrong.
+      # Which of the folded parts of the form are open when the page comes: those in which something was typed or is
+      # wrong.
       module Folds
         def customer_more?(form)
           more?(form, :customer, %i[street town])

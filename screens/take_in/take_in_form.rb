@@ -56,24 +56,40 @@ module UprightBench
           rule(:conditions) do
             next if schema_error?(:conditions)
 
-            key(:no_condition).failure("Tick what there is, or that there is none.") if values[:no_condition].nil? && value.to_a.empty?
-            key(:no_condition).failure("Tick one or the other: none of these, or what there is.") if values[:no_condition] && value.to_a.any?
+            if values[:no_condition].nil? && value.to_a.empty?
+              key(:no_condition).failure("Tick what there is, or that there is none.")
+            end
+            if values[:no_condition] && value.to_a.any?
+              key(:no_condition).failure("Tick one or the other: none of these, or what there is.")
+            end
           end
-          rule(:came_with) { key.failure("is a list, for example: 2 crevice tools, charger") if value.to_s.split(",").any? { |one| !one.strip.match?(COUNTED) } }
+          rule(:came_with) do
+            if value.to_s.split(",").any? { |one| !one.strip.match?(COUNTED) }
+              key.failure("is a list, for example: 2 crevice tools, charger")
+            end
+          end
           rule(:customer) do
             next if values[:customer_id] || values[:machine_id]
 
             key(%i[customer name]).failure("is needed") if values.dig(:customer, :name).nil?
             email = values.dig(:customer, :email)
-            key(%i[customer email]).failure("is not an e-mail address") if email && !email.match?(/\A[^@\s<>]+@[^@\s<>]+\.[^@\s<>]+\z/)
+            if email && !email.match?(/\A[^@\s<>]+@[^@\s<>]+\.[^@\s<>]+\z/)
+              key(%i[customer email]).failure("is not an e-mail address")
+            end
           end
           rule(:machine) do
             next if values[:machine_id]
 
             named = values[:machine].to_h.values_at(:maker, :model)
-            key(%i[machine sheet_id]).failure("is needed: choose it from the list, or name it below") if values.dig(:machine, :sheet_id).nil? && named.none?
-            key(%i[machine maker]).failure("is needed, with the model and what kind it is nearest to") if named.one?(&:nil?)
-            key(%i[machine kind]).failure("is needed: the nearest one") if named.all? && values.dig(:machine, :sheet_id).nil? && values.dig(:machine, :kind).nil?
+            if values.dig(:machine, :sheet_id).nil? && named.none?
+              key(%i[machine sheet_id]).failure("is needed: choose it from the list, or name it below")
+            end
+            if named.one?(&:nil?)
+              key(%i[machine maker]).failure("is needed, with the model and what kind it is nearest to")
+            end
+            if named.all? && values.dig(:machine, :sheet_id).nil? && values.dig(:machine, :kind).nil?
+              key(%i[machine kind]).failure("is needed: the nearest one")
+            end
             bought = values.dig(:machine, :bought_on)
             key(%i[machine bought_on]).failure("lies in the future") if bought && bought > Date.today + 1
           end
@@ -88,25 +104,30 @@ module UprightBench
         def input
           known = values.slice(:request_key, :customer_id, :machine_id, :complaint)
           known.merge(use: use, customer: values[:customer]&.then { |one| switched(one, *AGREED) }, machine: machine,
-                      accessories: accessories, conditions: values[:conditions].to_a.uniq, made_safe: !values[:made_safe].nil?)
+            accessories: accessories, conditions: values[:conditions].to_a.uniq,
+            made_safe: !values[:made_safe].nil?)
         end
 
         private
 
         def use
-          { hours_per_week: values[:hours_per_week], traits: (values[:traits] || []).uniq, allergy: values[:allergy] || false }
+          { hours_per_week: values[:hours_per_week], traits: (values[:traits] || []).uniq,
+            allergy: values[:allergy] || false }
         end
 
         def machine
           given = values[:machine] or return
-          rough = { maker: given[:maker], model: given[:model], kind: given[:kind]&.to_sym } if given[:sheet_id].nil? && given[:maker]
+          if given[:sheet_id].nil? && given[:maker]
+            rough = { maker: given[:maker], model: given[:model], kind: given[:kind]&.to_sym }
+          end
           switched(given.except(:maker, :model, :kind), :second_hand).merge({ rough: rough }.compact)
         end
 
         # What was ticked, and what was written beside it: name => pieces.
         def accessories
           ticked = (values[:accessories] || []).map(&:strip).reject(&:empty?).uniq.to_h { |name| [name, 1] }
-          written = values[:came_with].to_s.split(",").filter_map { |one| COUNTED.match(one.strip) }.to_h { |found| [found[:name].strip, (found[:pieces] || 1).to_i] }
+          written = values[:came_with].to_s.split(",").filter_map { |one| COUNTED.match(one.strip) }
+            .to_h { |found| [found[:name].strip, (found[:pieces] || 1).to_i] }
           ticked.merge(written)
         end
 

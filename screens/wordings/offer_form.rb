@@ -17,12 +17,15 @@ module UprightBench
             optional(:fleets).maybe(:bool)
           end
 
-          rule(:starts_on, :ends_on) { key(:ends_on).failure("is before it starts") if values[:ends_on] < values[:starts_on] }
+          rule(:starts_on, :ends_on) do
+            key(:ends_on).failure("is before it starts") if values[:ends_on] < values[:starts_on]
+          end
         end
 
         # @return [Hash] columns
         def fields
-          { **values.slice(:minutes, :starts_on, :ends_on, :channel), first_only: values[:first_only] || false, fleets: values[:fleets] || false }
+          { **values.slice(:minutes, :starts_on, :ends_on, :channel),
+            first_only: values[:first_only] || false, fleets: values[:fleets] || false }
         end
       end
     end

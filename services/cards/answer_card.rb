@@ -5,7 +5,8 @@ module UprightBench
     # What a customer says to a card changes the clocks, the machine or the consent. Said twice is said once.
     class AnswerCard
       # In the order of the page's buttons. The words are the customer's, in English.
-      KINDS = %w[will_come send_part done_elsewhere not_now no_longer_have stop_writing].to_h { |kind| [kind, Core::Cards::Texts::PAGE.fetch(kind.to_sym).first] }.freeze
+      KINDS = %w[will_come send_part done_elsewhere not_now no_longer_have
+                 stop_writing].to_h { |kind| [kind, Core::Cards::Texts::PAGE.fetch(kind.to_sym).first] }.freeze
       EXPECTED_DAYS = 45 # after "I will come" or "send it" we wait this long before writing again (house rule)
       AFTER_BOOKING_DAYS = 14 # and after a day that was named, this long (house rule)
       PUT_OFF_WEEKS = [4, 8, 13].freeze
@@ -22,7 +23,8 @@ module UprightBench
       # @return [Models::Answer]
       # @raise [Invalid]
       def self.call(card, kind:, by:, at:, note: nil, weeks: "4", machine_id: nil, drop_off_on: nil, how: "page")
-        new(card, kind, at, note: note, weeks: weeks, machine_id: machine_id, drop_off_on: drop_off_on, how: how, by: by).call
+        new(card, kind, at, note: note, weeks: weeks, machine_id: machine_id, drop_off_on: drop_off_on, how: how,
+          by: by).call
       end
 
       def initialize(card, kind, at, note:, weeks:, machine_id:, drop_off_on:, how:, by:)
@@ -33,7 +35,12 @@ module UprightBench
         @at = at
         @today = Config::Zone.date(at)
         @note = note
-        @weeks = weeks.to_s.match?(/\A\d{1,3}\z/) && weeks.to_i.between?(1, MOST_WEEKS) ? weeks.to_i : raise(Invalid, { weeks: ["Choose when we may write again."] })
+        @weeks = if weeks.to_s.match?(/\A\d{1,3}\z/) && weeks.to_i.between?(1, MOST_WEEKS)
+                   weeks.to_i
+                 else
+                   raise(Invalid,
+                     { weeks: ["Choose when we may write again."] })
+                 end
         @machine_id = machine_id
         @drop_off_on = drop_off_on
         @how = how
@@ -84,7 +91,8 @@ module UprightBench
 
       def done_elsewhere
         open_dues.eager(:machine).all.group_by(&:machine).each do |machine, dues|
-          done = dues.group_by(&:position).transform_values { |rows| rows.flat_map { |due| Core::Clocks::Task::DONE_BY.fetch(due.action.to_sym) } }
+          done = dues.group_by(&:position)
+            .transform_values { |rows| rows.flat_map { |due| Core::Clocks::Task::DONE_BY.fetch(due.action.to_sym) } }
           SetClocks.call(machine, done: done, on: @today, why: "done elsewhere, as the customer said")
         end
       end

@@ -2,13 +2,14 @@
 
 module UprightBench
   module Services
-    # What came of the cards: how many of those who got one brought a machine within so many days, by channel and attempt, by how
-    # long ahead it left, and by what it offered. Of cards old enough to have been followed.
+    # What came of the cards: how many of those who got one brought a machine within so many days, by channel and
+    # attempt, by how long ahead it left, and by what it offered. Of cards old enough to have been followed.
     class CardReturns
       CAME_WITHIN_DAYS = 60 # after a card, for the one to have brought the other (house rule)
       LOOKED_BACK_DAYS = 730
       # days before the first date on it, at least => words; what left later than the date comes last
-      LEADS = { 21 => "three weeks ahead or more", 7 => "one to three weeks ahead", 0 => "in the last week", nil => "after the date" }.freeze
+      LEADS = { 21 => "three weeks ahead or more", 7 => "one to three weeks ahead", 0 => "in the last week",
+                nil => "after the date" }.freeze
 
       # @param left [Sequel::SQL::Expression] the day on which a card left
       # @return [Sequel::SQL::Expression] that a job came of it, by its time
@@ -29,33 +30,45 @@ module UprightBench
 
       # @return [Hash{String=>Core::Stats::Wilson}] of first cards, in LEADS' order
       def by_lead
-        found = shares(all.select { |row| row[:attempt] == 1 }) { |row| LEADS.keys.compact.find { |days| row[:ahead] && row[:ahead] >= days } }
+        found = shares(all.select { |row| row[:attempt] == 1 }) do |row|
+          LEADS.keys.compact.find do |days|
+            row[:ahead] &&
+              row[:ahead] >= days
+          end
+        end
         LEADS.filter_map { |days, words| [words, found[days]] if found[days] }.to_h
       end
 
       # @return [Hash{String=>Core::Stats::Wilson}]
       def by_offer
         found = shares(all) { |row| row[:minutes] }
-        found.sort_by { |minutes, _| minutes || -1 }.to_h { |minutes, share| [minutes ? "#{minutes} minutes free" : "nothing offered", share] }
+        found.sort_by { |minutes, _| minutes || -1 }.to_h do |minutes, share|
+          [minutes ? "#{minutes} minutes free" : "nothing offered", share]
+        end
       end
 
       # @return [Hash{String=>Core::Shelf::ReturnChance}] by channel, of first cards
       def chances
         first = tallied(cards.where(attempt: 1).select(:channel, came.as(:came)), :channel)
-        shares(first) { |row| row[:channel] }.transform_values { |share| Core::Shelf::ReturnChance.new(cards: share.tries, came: share.hits) }
+        shares(first) { |row| row[:channel] }
+          .transform_values { |share| Core::Shelf::ReturnChance.new(cards: share.tries, came: share.hits) }
       end
 
       private
 
       def shares(rows, &key)
-        rows.group_by(&key).transform_values { |alike| Core::Stats::Wilson.new(hits: alike.sum { |row| row[:came] }, tries: alike.sum { |row| row[:cards] }) }
+        rows.group_by(&key).transform_values do |alike|
+          Core::Stats::Wilson.new(hits: alike.sum { |row| row[:came] },
+            tries: alike.sum { |row| row[:cards] })
+        end
       end
 
       # Every card is looked at once, for there may be a million.
       # @return [Array<Hash>] channel, attempt, ahead (days), minutes, and how many cards there were and came
       def all
-        @all ||= tallied(cards.left_join(:offers, id: :offer_id).select(Sequel[:cards][:channel], :attempt, :minutes, ahead.as(:ahead), came.as(:came)),
-                         :channel, :attempt, :ahead, :minutes)
+        @all ||= tallied(cards.left_join(:offers, id: :offer_id)
+          .select(Sequel[:cards][:channel], :attempt, :minutes, ahead.as(:ahead), came.as(:came)),
+          :channel, :attempt, :ahead, :minutes)
       end
 
       def tallied(cards, *groups)
@@ -70,12 +83,14 @@ module UprightBench
 
       # Of a first card; others are not asked for it.
       def ahead
-        first_due = Models::CardLine.where(card_id: Sequel[:cards][:id], void: false).join(:dues, id: :due_id).select(Sequel.function(:min, :due_on))
+        first_due = Models::CardLine.where(card_id: Sequel[:cards][:id], void: false).join(:dues, id: :due_id)
+          .select(Sequel.function(:min, :due_on))
         Sequel.case({ { Sequel[:cards][:attempt] => 1 } => first_due - Sequel[:cards][:leaves_on] }, nil)
       end
 
       def came
-        Models::Job.where(customer_id: Sequel[:cards][:customer_id]).where(self.class.within(Sequel[:cards][:leaves_on])).select(1).exists
+        Models::Job.where(customer_id: Sequel[:cards][:customer_id])
+          .where(self.class.within(Sequel[:cards][:leaves_on])).select(1).exists
       end
     end
   end

@@ -6,22 +6,25 @@ module UprightBench
     class DueBook
       # One open due with what a screen or a card says about it; `task` and `address` are what the core asks for.
       Row = Struct.new(:task, :address, :read) do
-        %i[customer_id customer_name machine_id machine_title serial_number position_name action due_on].each { |name| define_method(name) { read[name] } }
+        %i[customer_id customer_name machine_id machine_title serial_number position_name action
+           due_on].each { |name| define_method(name) { read[name] } }
       end
 
-      # What somebody may still hear of falls due in each week from today; -1 is what is overdue. What was written about often enough
-      # is left out: that is much, and more with every year. The dues of a machine that was sold are ended with it.
+      # What somebody may still hear of falls due in each week from today; -1 is what is overdue. What was written
+      # about often enough is left out: that is much, and more with every year. The dues of a machine that was sold are
+      # ended with it.
       # @param policy [Core::Cards::Policy]
       # @return [Hash{Integer=>Integer}] weeks in which nothing falls due are not in it
       def self.weeks(today:, days:, policy:)
         week = Sequel.function(:greatest, Sequel.function(:floor, (Sequel[:due_on] - today) / 7.0), -1).cast(Integer)
         Models::DueCount.where(attempts: policy.attempts_to_follow).where(Sequel[:due_on] < today + days).group(week)
-                        .naked.select_hash(week.as(:week), Sequel.function(:sum, :dues).as(:dues))
+          .naked.select_hash(week.as(:week), Sequel.function(:sum, :dues).as(:dues))
       end
 
       # @param today [Date]
       # @param until_on [Date] cards that leave by then are looked for
-      # @param customer_ids [Array<Integer>, nil] of these customers only, with what the core holds back for being written often enough
+      # @param customer_ids [Array<Integer>, nil] of these customers only, with what the core holds back for being
+      #   written often enough
       def initialize(today:, policies: Policies.now, until_on: today, customer_ids: nil)
         @today = today
         @policy = policies.cards
@@ -43,7 +46,8 @@ module UprightBench
 
       # @return [Array<Core::Cards::Bundle>] one for each customer with something to write about, soonest to leave first
       def bundles
-        @bundles ||= all_bundles.select { |bundle| bundle.lines.any? }.sort_by { |bundle| [bundle.leaves_on, bundle.customer_id] }
+        @bundles ||= all_bundles.select { |bundle| bundle.lines.any? }
+          .sort_by { |bundle| [bundle.leaves_on, bundle.customer_id] }
       end
 
       # @return [Array<Core::Cards::Bundle>] whose cards leave by the day asked for
@@ -60,8 +64,10 @@ module UprightBench
       # Those who were written to often enough are not read with the others: there are many, and more with every year.
       # @return [Integer] customers
       def often_enough
-        Models::Due.running.where(may_card: true).where(Sequel[:due_on] <= @until_on + @policy.longest_lead_days).where(Sequel[:attempts] > @policy.most_follow_ups)
-                   .join(:machines, id: :machine_id).get(Sequel.function(:count, Sequel[:machines][:customer_id]).distinct)
+        Models::Due.running.where(may_card: true).where(Sequel[:due_on] <= @until_on + @policy.longest_lead_days)
+          .where(Sequel[:attempts] > @policy.most_follow_ups)
+          .join(:machines, id: :machine_id).get(Sequel.function(:count, Sequel[:machines][:customer_id])
+                   .distinct)
       end
 
       private
@@ -71,7 +77,8 @@ module UprightBench
 
       def all_bundles
         @all_bundles ||= by_customer.map do |customer_id, rows|
-          Core::Cards::Bundle.new(customer_id: customer_id, tasks: rows.map(&:task), address: rows.first.address, policy: @policy, today: @today, open_day: open_day)
+          Core::Cards::Bundle.new(customer_id: customer_id, tasks: rows.map(&:task), address: rows.first.address,
+            policy: @policy, today: @today, open_day: open_day)
         end
       end
 
@@ -81,7 +88,9 @@ module UprightBench
 
         last = @until_on + @policy.lead_days(bundle.channel || :email)
         held = bundle.held_back.select { |task, _| task.due_on <= last }
-        [by_id.fetch(held.keys.first.id), held.values.uniq.join("; ")] if held.any? && (bundle.lines.empty? || bundle.leaves_on > @until_on)
+        return unless held.any? && (bundle.lines.empty? || bundle.leaves_on > @until_on)
+
+        [by_id.fetch(held.keys.first.id), held.values.uniq.join("; ")]
       end
 
       def by_customer
@@ -93,19 +102,27 @@ module UprightBench
         @open_day ||= Hash.new { |known, day| known[day] = @schedule.last_open_day(day, from: @today) }.to_proc
       end
 
+      def whose
+        return { attempts: @policy.attempts_to_follow } unless @customer_ids
+
+        { Sequel[:machines][:customer_id] => @customer_ids }
+      end
+
       def dataset
         found = Models::Due.running.where(may_card: true).where(Sequel[:dues][:due_on] <= @last_due_on)
-                           .join(:machines, id: :machine_id).join(:customers, id: Sequel[:machines][:customer_id])
-                           .join(:sheets, id: Sequel[:machines][:sheet_id]).exclude(Sequel[:machines][:state] => %w[sold scrapped])
-                           .where(Sequel[:customers][:forgotten_on] => nil)
-        found = @customer_ids ? found.where(Sequel[:machines][:customer_id] => @customer_ids) : found.where(attempts: @policy.attempts_to_follow)
-        found.select(*columns).order(Sequel[:dues][:due_on], Sequel[:dues][:id]).naked
+          .join(:machines, id: :machine_id).join(:customers, id: Sequel[:machines][:customer_id])
+          .join(:sheets, id: Sequel[:machines][:sheet_id])
+          .exclude(Sequel[:machines][:state] => %w[sold scrapped])
+          .where(Sequel[:customers][:forgotten_on] => nil)
+        found.where(whose).select(*columns).order(Sequel[:dues][:due_on], Sequel[:dues][:id]).naked
       end
 
       def columns
         DUE.map { |name| Sequel[:dues][name] } + Models::Customer::REACHED_BY.map { |name| Sequel[:customers][name] } +
-          [Sequel[:customers][:name].as(:customer_name), Sequel[:machines][:customer_id], Sequel[:machines][:serial_number],
-           Sequel[:machines][:state].as(:machine_state), Sequel.join(%i[maker model_name], " ").as(:machine_title), on_bench.as(:on_bench)]
+          [Sequel[:customers][:name].as(:customer_name), Sequel[:machines][:customer_id],
+           Sequel[:machines][:serial_number],
+           Sequel[:machines][:state].as(:machine_state), Sequel.join(%i[maker model_name], " ").as(:machine_title),
+           on_bench.as(:on_bench)]
       end
 
       def on_bench
@@ -114,9 +131,11 @@ module UprightBench
 
       # Field by field, for there are many.
       def task(due)
-        Core::Cards::DueTask.new(id: due[:id], customer_id: due[:customer_id], due_on: due[:due_on], action: due[:action].to_sym, attempts: due[:attempts],
-                                 carded_on: due[:carded_on], snoozed_until: due[:snoozed_until], on_bench: due[:on_bench], machine_state: due[:machine_state].to_sym,
-                                 may_card: due[:may_card])
+        Core::Cards::DueTask.new(id: due[:id], customer_id: due[:customer_id], due_on: due[:due_on],
+          action: due[:action].to_sym, attempts: due[:attempts],
+          carded_on: due[:carded_on], snoozed_until: due[:snoozed_until],
+          on_bench: due[:on_bench], machine_state: due[:machine_state].to_sym,
+          may_card: due[:may_card])
       end
 
       def address(due)
@@ -126,7 +145,12 @@ module UprightBench
       def faults
         @faults ||= begin
           noted = @customer_ids ? Models::ChannelFault.where(customer_id: @customer_ids) : Models::ChannelFault.dataset
-          noted.all.group_by(&:customer_id).transform_values { |rows| rows.to_h { |fault| [[fault.channel, fault.address], fault.reason] } }
+          noted.all.group_by(&:customer_id).transform_values do |rows|
+            rows.to_h do |fault|
+              [[fault.channel,
+                fault.address], fault.reason]
+            end
+          end
         end
       end
     end

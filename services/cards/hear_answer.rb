@@ -12,18 +12,22 @@ module UprightBench
       # The newest card of each customer, while nobody has answered it.
       # @return [Sequel::Dataset] of cards
       def waiting_for_a_call(today:)
-        listed = Models::Message.where(channel: "phone", state: "handed_over").where(Sequel[:handed_over_at] > Config::Zone.at(today - VALID_DAYS, 0))
+        listed = Models::Message.where(channel: "phone", state: "handed_over")
+          .where(Sequel[:handed_over_at] > Config::Zone.at(today - VALID_DAYS, 0))
         newest = Models::Card.where(id: listed.select(:card_id)).group(:customer_id).select(Sequel.function(:max, :id))
         Models::Card.where(id: newest, answered_at: nil)
       end
 
-      # The newest card of each customer whom the words name: a part of the name, the last digits of a phone, a serial number.
+      # The newest card of each customer whom the words name: a part of the name, the last digits of a phone, a serial
+      # number.
       # @param who [String]
       # @return [Array<Models::Card>]
       def cards_of(who, today:)
         ids = FindCustomers.call(who).map(&:customer_id).uniq
-        newest = Models::Card.where(customer_id: ids).where { created_at > Config::Zone.at(today - VALID_DAYS, 0) }.group(:customer_id).select(Sequel.function(:max, :id))
-        Models::Card.where(id: newest).eager(:customer, :lines).limit(MOST).all.sort_by { |card| ids.index(card.customer_id) }
+        newest = Models::Card.where(customer_id: ids).where { created_at > Config::Zone.at(today - VALID_DAYS, 0) }
+          .group(:customer_id).select(Sequel.function(:max, :id))
+        Models::Card.where(id: newest).eager(:customer, :lines).limit(MOST)
+          .all.sort_by { |card| ids.index(card.customer_id) }
       end
 
       # @param said [Hash] kind, on, weeks, note: as in Core::Cards::AnswerLine
@@ -31,7 +35,8 @@ module UprightBench
       def call(card, said, by:, at:)
         return SettleMessage.bounced(card.message, reason: said[:note].to_s, by: by, at: at) if said[:kind] == "bounced"
 
-        AnswerCard.call(card, kind: said[:kind].to_s, weeks: said[:weeks] || 4, drop_off_on: said[:on], note: said[:note], how: "phone", by: by, at: at)
+        AnswerCard.call(card, kind: said[:kind].to_s, weeks: said[:weeks] || 4, drop_off_on: said[:on],
+          note: said[:note], how: "phone", by: by, at: at)
       end
 
       # Nobody picked up: it stays on the list, with how often it was tried.

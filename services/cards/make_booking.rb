@@ -19,10 +19,17 @@ module UprightBench
       # @raise [Invalid] when the shop is closed that day, or it is too far off
       def self.call(customer, on:, by:, at:, card: nil)
         today = Config::Zone.date(at)
-        raise Invalid, { drop_off_on: ["Choose a day from today on, within #{MOST_DAYS_AHEAD} days."] } unless on.between?(today, today + MOST_DAYS_AHEAD)
+        unless on.between?(today, today + MOST_DAYS_AHEAD)
+          raise Invalid, { drop_off_on: ["Choose a day from today on, within #{MOST_DAYS_AHEAD} days."] }
+        end
 
         open_day = Policies.now.schedule.open_day(on)
-        raise Invalid, { drop_off_on: ["We are closed on #{on.strftime('%-d %B')}; the next open day is #{open_day.strftime('%-d %B')}."] } unless open_day == on
+        unless open_day == on
+          raise Invalid, { drop_off_on: [
+            "We are closed on #{on.strftime('%-d %B')}; the next open day is " \
+            "#{open_day.strftime('%-d %B')}."
+          ] }
+        end
 
         DB.transaction do
           keep(customer, { drop_off_on: on, card_id: card&.id, booked_by: by.id, booked_at: at }).tap do |booking|

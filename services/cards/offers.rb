@@ -29,7 +29,8 @@ module UprightBench
 
       # @param today [Date]
       def initialize(today:)
-        @running = Models::Offer.running.where { starts_on <= today }.where { ends_on >= today }.order(Sequel.desc(:minutes), :id).all
+        @running = Models::Offer.running.where { starts_on <= today }.where { ends_on >= today }
+          .order(Sequel.desc(:minutes), :id).all
       end
 
       # Only with something to replace: it is given for a part that the shop fits.
@@ -40,7 +41,8 @@ module UprightBench
         return unless bundle.lines.any?(&:replaces?)
 
         @running.find do |offer|
-          [nil, bundle.channel.to_s].include?(offer.channel) && (offer.fleets || !customer.fleet) && (!offer.first_only || bundle.attempt == 1)
+          [nil, bundle.channel.to_s].include?(offer.channel) && (offer.fleets || !customer.fleet) &&
+            (!offer.first_only || bundle.attempt == 1)
         end
       end
     end

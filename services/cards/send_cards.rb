@@ -2,8 +2,8 @@
 
 module UprightBench
   module Services
-    # Begins a batch of cards; the worker writes them and hands them over. Safe to press twice and from two places at once: the
-    # second batch finds that the first has written to everybody.
+    # Begins a batch of cards; the worker writes them and hands them over. Safe to press twice and from two places at
+    # once: the second batch finds that the first has written to everybody.
     class SendCards
       # @param by [Models::Person]
       # @param at [Time]
@@ -16,10 +16,13 @@ module UprightBench
       def self.call(by:, at:, until_on: nil, at_once: false, chosen: nil, without: [])
         Words.check
         DB.transaction do
-          batch = Models::Batch.create(until_on: until_on || Config::Zone.date(at), at_once: at_once, created_by: by.id, created_at: at,
-                                       chosen: chosen && Sequel.pg_array(chosen, :bigint), without: Sequel.pg_array(without, :bigint))
+          batch = Models::Batch.create(until_on: until_on || Config::Zone.date(at), at_once: at_once, created_by: by.id,
+            created_at: at,
+            chosen: chosen && Sequel.pg_array(chosen, :bigint),
+            without: Sequel.pg_array(without, :bigint))
           WriteBatch::Work.enqueue(batch.id)
-          History.note("began batch", batch, by: by, at: at, data: { until: batch.until_on, chosen: chosen&.size, without: without.size })
+          History.note("began batch", batch, by: by, at: at,
+            data: { until: batch.until_on, chosen: chosen&.size, without: without.size })
           batch
         end
       end

@@ -2,14 +2,17 @@
 
 module UprightBench
   module Services
-    # A person decides about a message of which nobody can tell whether it arrived, that failed too often, or that came back.
+    # A person decides about a message of which nobody can tell whether it arrived, that failed too often, or that came
+    # back.
     class SettleMessage
       # @param arrived [Boolean] true: it counts as handed over; false: it is sent again
       # @raise [Refused] when there is nothing to decide
       def self.call(message, arrived:, by:, at:)
         DB.transaction do
           message.lock!
-          raise Refused, "There is no doubt about this card any more." unless %w[unsure given_up].include?(message.state)
+          unless %w[unsure given_up].include?(message.state)
+            raise Refused, "There is no doubt about this card any more."
+          end
 
           arrived ? message.update(state: "handed_over", handed_over_at: at) : again(message)
           History.note("settled message", message, by: by, at: at, data: { arrived: arrived })
@@ -23,7 +26,9 @@ module UprightBench
         DB.transaction do
           message.lock!
           next if message.state == "bounced"
-          raise Refused, "This card has not left, so it cannot have come back." unless Outbox::Reached.came_back(message, reason.strip, at)
+          unless Outbox::Reached.came_back(message, reason.strip, at)
+            raise Refused, "This card has not left, so it cannot have come back."
+          end
 
           History.note("came back", message, by: by, at: at, data: { reason: reason })
         end

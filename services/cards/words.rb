@@ -22,7 +22,10 @@ module UprightBench
 
         DB.transaction do
           Models::Wording.where(language: language).delete
-          texts.each { |name, text| Models::Wording.create(language: language, name: name.to_s, template: text, changed_by: by.id, changed_at: at) }
+          texts.each do |name, text|
+            Models::Wording.create(language: language, name: name.to_s, template: text,
+              changed_by: by.id, changed_at: at)
+          end
           History.note("worded", Models::Shop.the, by: by, at: at, data: { language: language, texts: texts.keys })
         end
       end
@@ -49,7 +52,10 @@ module UprightBench
 
       # @return [Array<String>] what would be missing from every card
       def problems
-        @by_language.flat_map { |language, words| missing(words).map { |name, error| "#{Core::Cards::Texts::ALL.fetch(name).last} (#{language}): #{error.message}" } }
+        @by_language.flat_map do |language, words|
+          missing(words)
+            .map { |name, error| "#{Core::Cards::Texts::ALL.fetch(name).last} (#{language}): #{error.message}" }
+        end
       end
 
       private
@@ -67,8 +73,10 @@ module UprightBench
       end
 
       def sample(words)
-        line = Core::Cards::Letter::Line.new(machine: "machine", part: "part", action: "replace", due_on: Date.new(2000), overdue: false)
-        Core::Cards::Letter.new(customer: "customer", shop: @shop.name, shop_phone: @shop.phone, lines: [line], link: "link", words: words)
+        line = Core::Cards::Letter::Line.new(machine: "machine", part: "part", action: "replace",
+          due_on: Date.new(2000), overdue: false)
+        Core::Cards::Letter.new(customer: "customer", shop: @shop.name, shop_phone: @shop.phone, lines: [line],
+          link: "link", words: words)
       end
     end
   end

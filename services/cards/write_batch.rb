@@ -4,8 +4,8 @@ require "que"
 
 module UprightBench
   module Services
-    # Writes the cards of a batch, some customers at a time, each of them locked and asked for again: card_lines_once holds
-    # whatever happens. Begun again after a crash it goes on where it was.
+    # Writes the cards of a batch, some customers at a time, each of them locked and asked for again: card_lines_once
+    # holds whatever happens. Begun again after a crash it goes on where it was.
     class WriteBatch
       SLICE = 500
 
@@ -68,13 +68,17 @@ module UprightBench
         bundles = book(customers.keys).leaving
         return if bundles.empty?
 
-        ids = DB[:cards].import(CARD, bundles.map { |bundle| card(bundle, customers.fetch(bundle.customer_id)) }, return: :primary_key)
+        ids = DB[:cards].import(CARD, bundles.map { |bundle| card(bundle, customers.fetch(bundle.customer_id)) },
+          return: :primary_key)
         fill(ids.zip(bundles), customers)
       end
 
       def fill(cards, customers)
         DB[:card_lines].import(LINE, cards.flat_map { |id, bundle| lines(id, bundle) })
-        DB[:messages].import(MESSAGE, cards.map { |id, bundle| message(id, bundle, customers.fetch(bundle.customer_id)) })
+        DB[:messages].import(MESSAGE, cards.map do |id, bundle|
+          message(id, bundle,
+            customers.fetch(bundle.customer_id))
+        end)
         DB[:events].import(EVENT, cards.map { |id, bundle| event(id, bundle) })
       end
 
@@ -85,7 +89,8 @@ module UprightBench
       private_constant :CARD, :LINE, :MESSAGE, :EVENT
 
       def card(bundle, customer)
-        [customer.id, bundle.channel.to_s, bundle.attempt, @batch.created_by, @at, leaves_on(bundle) + @policies.cards.code_valid_days, @batch.id,
+        [customer.id, bundle.channel.to_s, bundle.attempt, @batch.created_by, @at,
+         leaves_on(bundle) + @policies.cards.code_valid_days, @batch.id,
          @offers.for(customer, bundle)&.id]
       end
 

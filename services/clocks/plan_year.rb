@@ -2,8 +2,8 @@
 
 module UprightBench
   module Services
-    # A year of service days of a customer with many machines: as few days as the windows allow, what is done on each, how long the
-    # bench is busy with it, and which parts it takes.
+    # A year of service days of a customer with many machines: as few days as the windows allow, what is done on each,
+    # how long the bench is busy with it, and which parts it takes.
     class PlanYear
       DEFAULT_DAYS = 365 # between two times, where the clock that runs does not say
 
@@ -28,7 +28,8 @@ module UprightBench
       def call
         schedule = @policies.schedule
         open_day = ->(day) { schedule.last_open_day(day, from: @today) }
-        plan = Core::Cards::YearPlan.new(tasks: tasks, window_days: @policies["bundle_days"], today: @today, until_on: @today >> 12, open_day: open_day)
+        plan = Core::Cards::YearPlan.new(tasks: tasks, window_days: @policies["bundle_days"], today: @today,
+          until_on: @today >> 12, open_day: open_day)
         plan.service_days.map do |service_day|
           ServiceDay.new(date: service_day.date, rows: rows(service_day), minutes: service_day.tasks.sum do |task|
             minutes(task)
@@ -43,28 +44,33 @@ module UprightBench
           next unless due.due_on
 
           interval = due.started_on ? (due.due_on - due.started_on).to_i : DEFAULT_DAYS
-          Core::Cards::YearPlan::Task.new(machine: due.machine, what: due, due_on: due.due_on, interval_days: [interval, 1].max,
-                                          place: [due.machine_id, due.position], action: due.action.to_sym)
+          Core::Cards::YearPlan::Task.new(machine: due.machine, what: due, due_on: due.due_on,
+            interval_days: [interval, 1].max,
+            place: [due.machine_id, due.position], action: due.action.to_sym)
         end
       end
 
       # What is looked after at home is not brought.
       def dues
         machines = Models::Machine.where(customer_id: @customer.id, state: %w[in_use stored]).select(:id)
-        @dues ||= Models::Due.running.where(machine_id: machines, may_card: true).eager(machine: :sheet).order(:due_on, :id).all
+        @dues ||= Models::Due.running.where(machine_id: machines, may_card: true).eager(machine: :sheet)
+          .order(:due_on, :id).all
       end
 
       def rows(service_day)
         service_day.tasks.group_by(&:machine).map do |machine, tasks|
-          { machine: [machine.sheet.title, machine.serial_number].compact.join(" "), machine_id: machine.id, what: tasks.map do |task|
-            "#{task.what.action} #{task.what.position_name.downcase}"
-          end }
+          { machine: [machine.sheet.title, machine.serial_number].compact.join(" "), machine_id: machine.id,
+            what: tasks.map do |task|
+              "#{task.what.action} #{task.what.position_name.downcase}"
+            end }
         end
       end
 
       def parts(service_day)
-        known, unknown = service_day.tasks.map(&:what).select { |due| due.action == "replace" }.partition { |due| part_of.key?(due.id) }
-        { parts: known.map { |due| part_of[due.id] }.tally.sort_by { |part, _| [part.name, part.number] }.to_h, unknown: unknown.size }
+        known, unknown = service_day.tasks.map(&:what).select { |due| due.action == "replace" }
+          .partition { |due| part_of.key?(due.id) }
+        { parts: known.map { |due| part_of[due.id] }.tally.sort_by { |part, _| [part.name, part.number] }.to_h,
+          unknown: unknown.size }
       end
 
       # @return [Hash{Integer=>Models::Part}] by due: what its replacement takes
@@ -79,8 +85,12 @@ module UprightBench
       # @return [Array<Hash>] as WhichPart asks for them
       def replacements
         replaced = dues.select { |due| due.action == "replace" }
-        fitted = Models::Fitting.in_place.where(machine_id: replaced.map(&:machine_id).uniq).select_hash(%i[machine_id position], :part_id)
-        replaced.map { |due| { due_id: due.id, sheet_id: due.machine.sheet_id, position: due.position, part_id: fitted[[due.machine_id, due.position]] } }
+        fitted = Models::Fitting.in_place.where(machine_id: replaced.map(&:machine_id).uniq)
+          .select_hash(%i[machine_id position], :part_id)
+        replaced.map do |due|
+          { due_id: due.id, sheet_id: due.machine.sheet_id, position: due.position,
+            part_id: fitted[[due.machine_id, due.position]] }
+        end
       end
 
       def minutes(task)

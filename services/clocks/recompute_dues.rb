@@ -4,8 +4,8 @@ require "que"
 
 module UprightBench
   module Services
-    # What the dates of many machines rest on has changed: the worker computes them again, some machines at a time, so that nobody
-    # waits for it and nothing is held up by it. Any number of workers share it.
+    # What the dates of many machines rest on has changed: the worker computes them again, some machines at a time, so
+    # that nobody waits for it and nothing is held up by it. Any number of workers share it.
     module RecomputeDues
       SLICE = 500 # machines
 
@@ -15,7 +15,8 @@ module UprightBench
       # @return [Models::Recompute]
       def self.ask(why:, by:, at:, sheet: nil, traits: nil)
         DB.transaction do
-          asked = Models::Recompute.create(reason: why, sheet_id: sheet&.id, traits: traits && Sequel.pg_array(traits.map(&:to_s), :text), asked_by: by.id, asked_at: at)
+          asked = Models::Recompute.create(reason: why, sheet_id: sheet&.id,
+            traits: traits && Sequel.pg_array(traits.map(&:to_s), :text), asked_by: by.id, asked_at: at)
           Plan.enqueue(asked.id)
           asked
         end
@@ -49,10 +50,12 @@ module UprightBench
       def self.slices(asked)
         numbered = asked.machines_dataset.select(:id, Sequel.function(:row_number).over(order: :id).as(:place))
         numbered.from_self.group(Sequel.lit("(place - 1) / #{SLICE}")).order(1).naked
-                .select_map([Sequel.function(:min, :id).as(:first), Sequel.function(:max, :id).as(:last), Sequel.function(:count).*.as(:count)])
+          .select_map([Sequel.function(:min, :id).as(:first), Sequel.function(:max, :id).as(:last),
+                       Sequel.function(:count).*.as(:count)])
       end
 
-      # The machines are held while their dates are computed, so that another use told at the counter meanwhile is not overwritten.
+      # The machines are held while their dates are computed, so that another use told at the counter meanwhile is not
+      # overwritten.
       # @param count [Integer] machines when the plan was made
       def self.slice(asked, first, last, count, at:)
         held = asked.machines_dataset.where(id: first..last).order(:id).for_no_key_update.eager(:sheet).all

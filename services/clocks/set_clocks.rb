@@ -30,13 +30,17 @@ module UprightBench
       def initialize(machine, on, facts: Facts.new([machine]))
         @machine = machine
         @on = on
-        @conditions = Core::Clocks::Conditions.new(use: facts.use_rate(machine, on), household: machine.household, today: on, factors: facts.factors)
+        @conditions = Core::Clocks::Conditions.new(use: facts.use_rate(machine, on), household: machine.household,
+          today: on, factors: facts.factors)
         @facts = facts
         @open = facts.open(machine)
       end
 
       def call(done, why)
-        begun, going_on = tasks.partition { |place, task| open_at(place, task).nil? || done.fetch(place.key, []).include?(task.action) }
+        begun, going_on = tasks.partition do |place, task|
+          open_at(place, task).nil? || done.fetch(place.key, [])
+            .include?(task.action)
+        end
         self.class.close(begun.filter_map { |place, task| open_at(place, task) }, "done", @on)
         Models::Due.dataset.multi_insert(begun.map { |place, task| first_or_next(place, task, done) })
         WriteDates.write(going_on.map { |place, task| move(open_at(place, task), task) }, why: why, on: @on)
@@ -82,8 +86,9 @@ module UprightBench
 
       # Of what was ended too: a place may be named again by a later sheet.
       def cycles
-        @cycles ||= Models::Due.where(machine_id: @machine.id).group(:position, :task).select(:position, :task, Sequel.function(:max, :cycle).as(:cycle))
-                               .naked.as_hash(%i[position task], :cycle)
+        @cycles ||= Models::Due.where(machine_id: @machine.id).group(:position, :task)
+          .select(:position, :task, Sequel.function(:max, :cycle).as(:cycle))
+          .naked.as_hash(%i[position task], :cycle)
       end
 
       def start_of(place, task)
@@ -99,13 +104,15 @@ module UprightBench
       def row(place, task, cycle, start)
         answer = answer(known(place), task, start)
         dates = WriteDates.columns(answer)
-        { machine_id: @machine.id, position: place.key, position_name: place.name, task: task.key, action: task.action.to_s, cycle: cycle,
+        { machine_id: @machine.id, position: place.key, position_name: place.name, task: task.key,
+          action: task.action.to_s, cycle: cycle,
           started_on: start, may_card: task.card, computed_on: @on, **dates, reasons: Sequel.pg_jsonb(dates[:reasons]) }
       end
 
       # @param here [Hash] what is known of the place
       def answer(here, task, start)
-        Core::Clocks::DueDate.new(task: task, progress: progress(here, start), conditions: @conditions, own: own(here)).call
+        Core::Clocks::DueDate.new(task: task, progress: progress(here, start), conditions: @conditions, own: own(here))
+          .call
       end
 
       def own(here)
@@ -116,7 +123,8 @@ module UprightBench
       def progress(here, start)
         washes = start ? counted(here, start) : 0
         read_on = read_on(here, start) if start
-        Core::Clocks::Progress.new(started_on: start, counted: washes, counted_on: (@on if washes.positive?), indicator: (here[:strip_percent] if read_on), indicator_on: read_on)
+        Core::Clocks::Progress.new(started_on: start, counted: washes, counted_on: (@on if washes.positive?),
+          indicator: (here[:strip_percent] if read_on), indicator_on: read_on)
       end
 
       # The shop sees its own washes only; they count once they run ahead of the calendar.

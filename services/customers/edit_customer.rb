@@ -16,7 +16,8 @@ module UprightBench
           raise Stale, stale_words(customer, changed) unless customer.lock_version == version
 
           KeepConsent.call(customer, agreed(changed), how: how, by: by, at: at)
-          customer.update(changed.key?(:name) ? changed.merge(forgotten_on: nil) : changed) # somebody who was forgotten is back
+          # Somebody who was forgotten is back
+          customer.update(changed.key?(:name) ? changed.merge(forgotten_on: nil) : changed)
           History.note("edited", customer, by: by, at: at, data: changed)
           customer
         end
@@ -24,12 +25,14 @@ module UprightBench
 
       # @return [Hash{Symbol=>Boolean}] by channel
       def self.agreed(changed)
-        Models::Customer::AGREED.select { |_, column| changed.key?(column) }.transform_values { |column| changed[column] }
+        Models::Customer::AGREED.select { |_, column| changed.key?(column) }
+          .transform_values { |column| changed[column] }
       end
 
       def self.stale_words(customer, changed)
         now = changed.keys.map { |name| "#{name.to_s.tr('_', ' ')}: “#{customer[name]}”" }.join(", ")
-        "Somebody else saved this customer in the meantime. Now on file are #{now}. What you typed is kept below; save again to put it in place."
+        "Somebody else saved this customer in the meantime. Now on file are #{now}. What you typed is kept below; " \
+          "save again to put it in place."
       end
       private_class_method :agreed, :stale_words
     end

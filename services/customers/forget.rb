@@ -2,8 +2,8 @@
 
 module UprightBench
   module Services
-    # Takes a person out of the book. The machines, what was found and done with them and what it cost stay, of nobody; what says
-    # who it was goes: name, addresses, what was written to them and by them. It cannot be undone.
+    # Takes a person out of the book. The machines, what was found and done with them and what it cost stay, of nobody;
+    # what says who it was goes: name, addresses, what was written to them and by them. It cannot be undone.
     class Forget
       NAME = "forgotten"
       LIST = 40
@@ -14,9 +14,11 @@ module UprightBench
       # @return [Array<Models::Customer>]
       def self.long_away(today:, years:, after: 0)
         since = Config::Zone.at(today << (12 * years), 0)
-        seen = Models::Job.where(customer_id: Sequel[:customers][:id]).where { (taken_in_at > since) | (handed_over_at > since) }
-        Models::Customer.where(forgotten_on: nil).where(Sequel[:created_at] < since).where(Sequel[:id] > after).exclude(seen.select(1).exists)
-                        .exclude(in_shop(Sequel[:customers][:id]).select(1).exists).order(:id).limit(LIST).all
+        seen = Models::Job.where(customer_id: Sequel[:customers][:id])
+          .where { (taken_in_at > since) | (handed_over_at > since) }
+        Models::Customer.where(forgotten_on: nil).where(Sequel[:created_at] < since).where(Sequel[:id] > after)
+          .exclude(seen.select(1).exists)
+          .exclude(in_shop(Sequel[:customers][:id]).select(1).exists).order(:id).limit(LIST).all
       end
 
       def self.in_shop(customer_id)
@@ -63,19 +65,23 @@ module UprightBench
 
       def withdraw
         KeepConsent.stop(@customer, how: "written", by: @by, at: @at)
-        Outbox::Withdraw.call(Models::Message.where(card_id: cards.select(:id), state: Models::Message::WAITING), "the customer asked to be forgotten")
+        Outbox::Withdraw.call(Models::Message.where(card_id: cards.select(:id), state: Models::Message::WAITING),
+          "the customer asked to be forgotten")
         Models::Booking.booked.where(customer_id: @customer.id).update(state: "called_off")
       end
 
       def forget_words
         Models::Message.where(card_id: cards.select(:id)).update(recipient: NAME, last_error: nil)
-        Models::Question.where(job_id: jobs.select(:id)).update(asked: Sequel.join([NAME, " ", Sequel.cast(:id, String)]))
+        Models::Question.where(job_id: jobs.select(:id)).update(asked: Sequel.join([
+          NAME, " ", Sequel.cast(:id, String)
+        ]))
         jobs.update(agreed_name: Sequel.case([[{ agreed_name: nil }, nil]], NAME), complaint: NAME)
       end
 
       def forget_person
         Models::ChannelFault.where(customer_id: @customer.id).delete
-        @customer.update(name: "#{NAME} #{@customer.id}", phone: nil, email: nil, street: nil, town: nil, notes: nil, fleet: false, forgotten_on: Config::Zone.date(@at))
+        @customer.update(name: "#{NAME} #{@customer.id}", phone: nil, email: nil, street: nil, town: nil, notes: nil,
+          fleet: false, forgotten_on: Config::Zone.date(@at))
       end
     end
   end

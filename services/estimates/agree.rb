@@ -2,7 +2,8 @@
 
 module UprightBench
   module Services
-    # Writes down what was agreed, by whom and how; at settling, and again whenever something came up that was not on it.
+    # Writes down what was agreed, by whom and how; at settling, and again whenever something came up that was not on
+    # it.
     class Agree
       # Again, while the work goes on.
       # @return [Models::Estimate]
@@ -34,11 +35,13 @@ module UprightBench
       # @param agreed_how [String] counter, phone, message or page
       # @param call_above_cents [Integer, nil] up to this sum nobody need be called
       # @param warranty_name [String, nil] who agreed that the maker's warranty may end
-      def initialize(job, by, at, agreed_name:, agreed_how:, call_above_cents: nil, warranty_name: nil, estimate_sent_id: nil)
+      def initialize(job, by, at, agreed_name:, agreed_how:, call_above_cents: nil, warranty_name: nil,
+        estimate_sent_id: nil)
         @job = job
         @by = by
         @at = at
-        @agreed = { agreed_name: agreed_name, agreed_how: agreed_how, call_above_cents: call_above_cents, warranty_name: warranty_name, estimate_sent_id: estimate_sent_id }
+        @agreed = { agreed_name: agreed_name, agreed_how: agreed_how, call_above_cents: call_above_cents,
+                    warranty_name: warranty_name, estimate_sent_id: estimate_sent_id }
         @items = job.work_items_dataset.eager(:part).order(:sequence).all
       end
 
@@ -51,15 +54,18 @@ module UprightBench
         policies = Policies.now
         before = Quotes.agreed(@job)
         Earned.keep(@job, @items, at: @at)
-        quote = Quotes.of(@job, @items, held: Quotes.held(@job, today: Config::Zone.date(@at), agreed: before), policies: policies)
-        Models::Estimate.create(job_id: @job.id, version: (before&.version || 0) + 1, lines: Sequel.pg_jsonb(quote.lines.map(&:to_h)),
-                                net_cents: quote.net_cents, tax_cents: quote.tax_cents, total_cents: quote.total_cents,
-                                agreed_at: @at, written_by: @by.id, **@agreed)
+        quote = Quotes.of(@job, @items, held: Quotes.held(@job, today: Config::Zone.date(@at), agreed: before),
+          policies: policies)
+        Models::Estimate.create(job_id: @job.id, version: (before&.version || 0) + 1,
+          lines: Sequel.pg_jsonb(quote.lines.map(&:to_h)),
+          net_cents: quote.net_cents, tax_cents: quote.tax_cents, total_cents: quote.total_cents,
+          agreed_at: @at, written_by: @by.id, **@agreed)
       end
 
       private
 
-      # A part of another maker, or opening what the handbook leaves shut, may end it: the customer says so by name before a hand goes in.
+      # A part of another maker, or opening what the handbook leaves shut, may end it: the customer says so by name
+      # before a hand goes in.
       def refuse_ended_warranty
         parts = Quotes.ends_warranty(@job, @items, today: Config::Zone.date(@at))
         return if parts.empty? || !@agreed[:warranty_name].to_s.empty?

@@ -2,8 +2,8 @@
 
 module UprightBench
   module Services
-    # The customer agrees on the page behind the tag's code: to the newest estimate, while it stands and says what the job comes
-    # to. Agreed twice is agreed once.
+    # The customer agrees on the page behind the tag's code: to the newest estimate, while it stands and says what the
+    # job comes to. Agreed twice is agreed once.
     class AgreeToEstimate
       # @param estimate_sent_id [Integer] the one that was read
       # @param by [Actor] behind the slip's code
@@ -28,7 +28,12 @@ module UprightBench
         return @job if Models::Estimate.where(job_id: @job.id, estimate_sent_id: @estimate_sent_id).any?
 
         refuse_another
-        @job.estimated? ? Settle.call(@job.number, **@agreed, by: @by, at: @at) : Agree.call(@job.number, **@agreed, by: @by, at: @at)
+        if @job.estimated?
+          Settle.call(@job.number, **@agreed, by: @by, at: @at)
+        else
+          Agree.call(@job.number, **@agreed,
+            by: @by, at: @at)
+        end
         @job.refresh
       end
 
@@ -36,13 +41,21 @@ module UprightBench
 
       def refuse_another
         raise Refused, "There is no estimate to agree to now. Call us." if @sent.nil? || !@job.changeable?
-        raise Refused, "We changed the estimate since you read it: read it once more." unless @sent.id == @estimate_sent_id
+        unless @sent.id == @estimate_sent_id
+          raise Refused, "We changed the estimate since you read it: read it once more."
+        end
 
         today = Config::Zone.date(@at)
-        raise Refused, "This estimate held until #{Core::Units::Day.words(@sent.valid_until)}. Ask us for a new one." unless @sent.stands?(today)
+        unless @sent.stands?(today)
+          raise Refused, "This estimate held until #{Core::Units::Day.words(@sent.valid_until)}. Ask us for a new one."
+        end
 
-        quote = Quotes.of(@job, @job.work_items_dataset.eager(:part).order(:sequence).all, held: Quotes.held(@job, today: today))
-        raise Refused, "Something changed since this estimate was made. We will send you a new one; nothing is done until then." unless Quotes.same?(@sent, quote)
+        quote = Quotes.of(@job, @job.work_items_dataset.eager(:part).order(:sequence).all,
+          held: Quotes.held(@job, today: today))
+        return if Quotes.same?(@sent, quote)
+
+        raise Refused, "Something changed since this estimate was made. We will send you a new one; nothing is " \
+                       "done until then."
       end
     end
   end

@@ -2,8 +2,8 @@
 
 module UprightBench
   module Services
-    # Free bench time for a customer whose card offered it, who comes within the offer's days and has the filter on the card
-    # fitted from the shop's shelf: once for a card, and once for a job.
+    # Free bench time for a customer whose card offered it, who comes within the offer's days and has the filter on the
+    # card fitted from the shop's shelf: once for a card, and once for a job.
     class Earned
       DAYS = 120 # from card to taking in, for the one to have brought the other (house rule)
 
@@ -12,28 +12,34 @@ module UprightBench
       # @param items [Array<Models::WorkItem>] all of the job
       # @return [Free, nil]
       def self.of(job, items)
-        places = items.select { |item| item.action == "replace" && item.part_id && item.state != "left" && !item.covered }.map(&:position)
+        places = items.select do |item|
+          item.action == "replace" && item.part_id && item.state != "left" &&
+            !item.covered
+        end.map(&:position)
         return if places.empty?
 
         card = card(job, places)
         card && Free.new(card[:id], card[:minutes],
-                         "the #{job.sheet.position(card[:position]).name.downcase} on the card of #{Core::Units::Day.words(Config::Zone.date(card[:created_at]))} is fitted here")
+          "the #{job.sheet.position(card[:position]).name.downcase} on the card of " \
+          "#{Core::Units::Day.words(Config::Zone.date(card[:created_at]))} is fitted here")
       end
 
       # An offer that the owner ended holds for the cards that named it.
       def self.card(job, places)
         on = Config::Zone.date(job.taken_in_at)
         found = sent_to(job).join(:offers, id: :offer_id).where { starts_on <= on }.where { ends_on >= on }
-                            .join(:card_lines, card_id: Sequel[:cards][:id], void: false).join(:dues, id: :due_id)
-                            .where(Sequel[:dues][:machine_id] => job.machine_id, Sequel[:dues][:position] => places)
-        found.order(Sequel.desc(Sequel[:cards][:id]), :position).naked.select(Sequel[:cards][:id], Sequel[:cards][:created_at], :minutes, :position).first
+          .join(:card_lines, card_id: Sequel[:cards][:id], void: false).join(:dues, id: :due_id)
+          .where(Sequel[:dues][:machine_id] => job.machine_id, Sequel[:dues][:position] => places)
+        found.order(Sequel.desc(Sequel[:cards][:id]), :position)
+          .naked.select(Sequel[:cards][:id], Sequel[:cards][:created_at], :minutes, :position).first
       end
 
       # Those that earned for no other job.
       def self.sent_to(job)
         taken = Models::Earning.where(card_id: Sequel[:cards][:id]).exclude(job_id: job.id)
         within = (job.taken_in_at - (DAYS * 86_400))..job.taken_in_at
-        Models::Card.where(customer_id: job.customer_id, created_at: within).exclude(taken.select(1).exists).from_self(alias: :cards)
+        Models::Card.where(customer_id: job.customer_id, created_at: within).exclude(taken.select(1).exists)
+          .from_self(alias: :cards)
       end
       private_class_method :card, :sent_to
 

@@ -8,20 +8,23 @@ module UprightBench
 
       # @param items [Array<Models::WorkItem>] with their parts
       # @param held [Models::Estimate, Models::EstimateSent, nil] whose prices hold for what was on it
-      # @param whole [Array<Models::WorkItem>] all of the job, where `items` are only some: what a card earned goes by all
+      # @param whole [Array<Models::WorkItem>] all of the job, where `items` are only some: what a card earned goes by
+      #   all
       # @return [Core::Money::Estimate] of what is to do and what is done
       def of(job, items, held: nil, whole: items, policies: Policies.now)
         prices = held ? held.to_lines.to_h { |line| [line.key, line.net_cents] } : {}
         counted = items.reject { |item| item.state == "left" || item.action == "refer" }
         work = counted.each_with_index.map { |item, at| work(job.sheet, item, prices, counted.first(at)) }
         earned = Earned.of(job, whole)
-        Core::Money::Quote.new(work: work, policy: policies.money, free_minutes: earned&.minutes || 0, free_words: earned&.words,
-                               off_percent: job.discount_percent || 0, off_words: job.discount_reason).call
+        Core::Money::Quote.new(work: work, policy: policies.money, free_minutes: earned&.minutes || 0,
+          free_words: earned&.words,
+          off_percent: job.discount_percent || 0, off_words: job.discount_reason).call
       end
 
       def work(sheet, item, prices, before)
-        work = Core::Money::Quote::Work.new(position: item.position, place: sheet.position(item.position).name.downcase, action: item.action,
-                                            minutes: item.minutes, covered: item.covered)
+        work = Core::Money::Quote::Work.new(position: item.position, place: sheet.position(item.position).name.downcase,
+          action: item.action,
+          minutes: item.minutes, covered: item.covered)
         return work unless item.action == "replace" && item.part
 
         work.part_id = item.part_id
@@ -53,7 +56,8 @@ module UprightBench
         return Core::Money::Agreement::NONE if agreed.nil?
 
         parts = agreed.to_lines.select { |line| line.kind == :part }.map(&:key)
-        Core::Money::Agreement.new(part_keys: parts, **agreed.values.slice(:total_cents, :call_above_cents, :warranty_name))
+        Core::Money::Agreement.new(part_keys: parts, **agreed.values.slice(:total_cents, :call_above_cents,
+          :warranty_name))
       end
 
       # @param quote [Core::Money::Estimate]
@@ -63,8 +67,8 @@ module UprightBench
       end
 
       # @param items [Array<Models::WorkItem>] with their parts
-      # @return [Array<String>] what is still to do and may end the maker's warranty, while the machine is in it: parts of
-      #   another maker, and opening what the owner's handbook leaves shut
+      # @return [Array<String>] what is still to do and may end the maker's warranty, while the machine is in it: parts
+      #   of another maker, and opening what the owner's handbook leaves shut
       def ends_warranty(job, items, today:)
         risky = items.select(&:to_do?).filter_map { |item| warranty_words(job.sheet.position(item.position), item) }
         risky.empty? || !job.machine.warranty(today).in? ? [] : risky

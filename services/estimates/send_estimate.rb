@@ -20,7 +20,9 @@ module UprightBench
       end
 
       def call
-        raise Refused, "Job #{@job.number} is #{@job.state_words}: there is nothing to agree to now." unless @job.changeable?
+        unless @job.changeable?
+          raise Refused, "Job #{@job.number} is #{@job.state_words}: there is nothing to agree to now."
+        end
 
         Agree.refuse_open_choice(@job, @items)
         policies = Policies.now
@@ -34,11 +36,15 @@ module UprightBench
       private
 
       def write(quote, before, valid_until)
-        sent = Models::EstimateSent.create(job_id: @job.id, version: (before&.version || 0) + 1, lines: Sequel.pg_jsonb(quote.lines.map(&:to_h)),
-                                           net_cents: quote.net_cents, tax_cents: quote.tax_cents, total_cents: quote.total_cents,
-                                           ends_warranty: Sequel.pg_array(Quotes.ends_warranty(@job, @items, today: @today), :text),
-                                           valid_until: valid_until, sent_by: @by.id, sent_at: @at)
-        History.note("sent estimate", @job, by: @by, at: @at, job: @job, data: { total_cents: quote.total_cents, valid_until: valid_until.iso8601 })
+        sent = Models::EstimateSent.create(job_id: @job.id, version: (before&.version || 0) + 1,
+          lines: Sequel.pg_jsonb(quote.lines.map(&:to_h)),
+          net_cents: quote.net_cents, tax_cents: quote.tax_cents,
+          total_cents: quote.total_cents,
+          ends_warranty: Sequel.pg_array(Quotes.ends_warranty(@job, @items,
+            today: @today), :text),
+          valid_until: valid_until, sent_by: @by.id, sent_at: @at)
+        History.note("sent estimate", @job, by: @by, at: @at, job: @job,
+          data: { total_cents: quote.total_cents, valid_until: valid_until.iso8601 })
         sent
       end
     end

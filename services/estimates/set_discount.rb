@@ -10,11 +10,18 @@ module UprightBench
       def self.call(number, percent:, reason:, by:, at:)
         DB.transaction do
           job = Lookup.job(number, lock: true)
-          raise Refused, "Job #{number} is #{job.state.tr('_', ' ')}: what is taken off is settled before it is agreed." unless job.estimated?
-          raise Invalid, { discount_reason: ["is needed: it stands on the estimate"] } if percent.positive? && reason.to_s.strip.empty?
+          unless job.estimated?
+            raise Refused, "Job #{number} is #{job.state.tr('_', ' ')}: what is taken off is settled before it is " \
+                           "agreed."
+          end
+          if percent.positive? && reason.to_s.strip.empty?
+            raise Invalid, { discount_reason: ["is needed: it stands on the estimate"] }
+          end
 
-          job.update(percent.positive? ? { discount_percent: percent, discount_reason: reason.strip } : { discount_percent: nil, discount_reason: nil })
-          History.note(percent.positive? ? "took off" : "took nothing off", job, by: by, at: at, job: job, data: { percent: percent.to_s, note: reason })
+          taken = { discount_percent: percent, discount_reason: reason.strip } if percent.positive?
+          job.update(taken || { discount_percent: nil, discount_reason: nil })
+          History.note(percent.positive? ? "took off" : "took nothing off", job, by: by, at: at, job: job,
+            data: { percent: percent.to_s, note: reason })
           job
         end
       end

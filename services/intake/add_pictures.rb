@@ -12,7 +12,9 @@ module UprightBench
       # @return [Array<Pictures::Prepare::Prepared>]
       # @raise [Invalid] naming each file that is no picture; when there are too many
       def self.prepare(files)
-        raise Invalid, { pictures: ["At most #{MOST_AT_ONCE} pictures at once; send the others after them."] } if files.size > MOST_AT_ONCE
+        if files.size > MOST_AT_ONCE
+          raise Invalid, { pictures: ["At most #{MOST_AT_ONCE} pictures at once; send the others after them."] }
+        end
 
         wrong = []
         made = files.filter_map do |file|
@@ -33,7 +35,9 @@ module UprightBench
         keep_files(prepared)
         DB.transaction do
           job = Lookup.job(number, lock: true)
-          raise Refused, "A job keeps at most #{MOST} pictures." if Models::Picture.where(job_id: job.id).count + prepared.size > MOST
+          if Models::Picture.where(job_id: job.id).count + prepared.size > MOST
+            raise Refused, "A job keeps at most #{MOST} pictures."
+          end
 
           prepared.filter_map { |one| keep(job, one, by, at) }
         end
@@ -44,11 +48,13 @@ module UprightBench
         prepared.each { |one| one.sizes.each { |size, bytes| store.put(one.digest, size, bytes) } }
       rescue SystemCallError => e
         Config::Report.error(e, what: "pictures")
-        raise Refused, "The pictures could not be kept: the disk is full or cannot be written to. Tell the owner; everything else goes on."
+        raise Refused, "The pictures could not be kept: the disk is full or cannot be written to. Tell the owner; " \
+                       "everything else goes on."
       end
 
       def self.keep(job, one, by, at)
-        row = { job_id: job.id, digest: one.digest, width: one.width, height: one.height, state: job.state, added_by: by.id, added_at: at }
+        row = { job_id: job.id, digest: one.digest, width: one.width, height: one.height, state: job.state,
+                added_by: by.id, added_at: at }
         id = Models::Picture.dataset.insert_conflict(target: %i[job_id digest]).insert(row)
         History.note("added picture", job, by: by, at: at, job: job, data: { picture: id }) if id
         id

@@ -2,8 +2,9 @@
 
 module UprightBench
   module Services
-    # Finds customers and machines as somebody types: parts of a name in any order (accents forgiven, small typing errors
-    # too when nothing else is found), the last digits of a phone, a serial number; or scans a tag (J1042) or a filter label (M17).
+    # Finds customers and machines as somebody types: parts of a name in any order (accents forgiven, small typing
+    # errors too when nothing else is found), the last digits of a phone, a serial number; or scans a tag (J1042) or a
+    # filter label (M17).
     class FindCustomers
       MOST = 12
       FEWEST_LETTERS = 2
@@ -12,7 +13,8 @@ module UprightBench
       MOST_TO_RANK = 200 # of those that match, so many are put in order; whoever matches too many types on
 
       # One machine of a customer, or a customer without machines (machine_id nil).
-      Hit = Struct.new(:customer_id, :name, :phone, :town, :fleet, :machine_id, :title, :serial_number, :job_number, keyword_init: true)
+      Hit = Struct.new(:customer_id, :name, :phone, :town, :fleet, :machine_id, :title, :serial_number, :job_number,
+        keyword_init: true)
 
       # @param text [String]
       # @return [Array<Hit>] the closest first
@@ -44,8 +46,9 @@ module UprightBench
         near = matching.map(&:from_self).reduce { |all, ids| all.union(ids, from_self: false) }
         customers = Models::Customer.where(id: near).order(*closest_name).limit(MOST)
         rows = customers.from_self(alias: :c).left_join(:machines, { customer_id: :id }, table_alias: :m)
-                        .left_join(:sheets, { id: Sequel[:m][:sheet_id] }, table_alias: :s)
-                        .left_join(Models::Job.in_shop.select(:number, :machine_id), { machine_id: Sequel[:m][:id] }, table_alias: :j)
+          .left_join(:sheets, { id: Sequel[:m][:sheet_id] }, table_alias: :s)
+          .left_join(Models::Job.in_shop.select(:number, :machine_id), { machine_id: Sequel[:m][:id] },
+            table_alias: :j)
         closest(rows.select(*columns).limit(MOST * 4).all).first(MOST)
       end
 
@@ -53,7 +56,9 @@ module UprightBench
       # @return [Array<Sequel::Dataset>] ids of customers
       def matching_customers
         named = Models::Customer.where(Sequel.&(*@text.split.first(6).map { |word| contains(:name, word) }))
-        called = Models::Customer.where(Sequel.like(:phone_digits, "%#{@digits}%")) if @digits.length >= INDEXED_LETTERS && @text.count("A-Za-z").zero?
+        if @digits.length >= INDEXED_LETTERS && @text.count("A-Za-z").zero?
+          called = Models::Customer.where(Sequel.like(:phone_digits, "%#{@digits}%"))
+        end
         [named, called].compact.map { |found| found.select(:id).limit(MOST_TO_RANK) }
       end
 
@@ -63,7 +68,8 @@ module UprightBench
 
       # Names that differ by a letter or two; how near they must be is set when a connection opens.
       def alike
-        Models::Customer.where(Sequel.lit("? <% ?", plain(@text), plain(:name))).order(*closest_name).select(:id).limit(MOST)
+        Models::Customer.where(Sequel.lit("? <% ?", plain(@text), plain(:name))).order(*closest_name).select(:id)
+          .limit(MOST)
       end
 
       def owners_of_machines
@@ -92,7 +98,8 @@ module UprightBench
 
       def columns
         [Sequel[:c][:id].as(:customer_id), :name, :phone, :town, :fleet, Sequel[:m][:id].as(:machine_id),
-         Sequel.join([Sequel[:s][:maker], Sequel[:s][:model_name]], " ").as(:title), :serial_number, Sequel[:j][:number].as(:job_number)]
+         Sequel.join([Sequel[:s][:maker], Sequel[:s][:model_name]], " ").as(:title), :serial_number,
+         Sequel[:j][:number].as(:job_number)]
       end
 
       # A typed serial number, or a scan, brings its own machine to the top.
@@ -102,7 +109,8 @@ module UprightBench
       end
 
       def meant?(hit)
-        hit.serial_number.to_s.upcase.include?(@text.upcase) || (!scanned.nil? && hit.machine_id == scanned) || last_digits?(hit)
+        hit.serial_number.to_s.upcase.include?(@text.upcase) || (!scanned.nil? && hit.machine_id == scanned) ||
+          last_digits?(hit)
       end
 
       def last_digits?(hit)

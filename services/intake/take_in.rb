@@ -4,8 +4,9 @@ module UprightBench
   module Services
     # Puts a customer's machine on the bench. The same request key twice gives the same job.
     class TakeIn
-      # @param input [Hash] customer_id or customer {name, phone, email, street, town, language, email_agreed, text_agreed, post_agreed, phone_agreed};
-      #   machine_id or machine {sheet_id, or rough {maker, model, kind}; serial_number, bought_on, bought_at, second_hand};
+      # @param input [Hash] customer_id or customer {name, phone, email, street, town, language, email_agreed,
+      #   text_agreed, post_agreed, phone_agreed}; machine_id or machine {sheet_id, or rough {maker, model, kind};
+      #   serial_number, bought_on, bought_at, second_hand};
       #   use {hours_per_week, traits, allergy}; complaint, accessories {name => pieces}, request_key;
       #   made_safe, conditions (keys of Core::Intake::Safety::CONDITIONS, each of which raises a stop)
       # @param by [Models::Person] also the one who made the machine safe
@@ -24,7 +25,10 @@ module UprightBench
 
       # Sent twice at once, the second waits, and its answer is the first's.
       def call
-        Constraint.told("jobs_one_open_per_machine" => -> { raise Refused, "Somebody else took this machine in just now." }) do
+        Constraint.told("jobs_one_open_per_machine" => lambda {
+          raise Refused,
+            "Somebody else took this machine in just now."
+        }) do
           DB.transaction do
             OneAtATime.wait("take-in", @input.fetch(:request_key))
             already || take_in
@@ -43,11 +47,15 @@ module UprightBench
         refuse_second_job(machine)
         used_otherwise = use_told(machine)
         job = Models::Job.create(job_fields(machine))
-        SetClocks.again([machine], on: Config::Zone.date(@at), why: "its use was told anew at job #{job.refresh.number}") if used_otherwise
+        if used_otherwise
+          SetClocks.again([machine], on: Config::Zone.date(@at),
+            why: "its use was told anew at job #{job.refresh.number}")
+        end
         count_in(job)
         stop(job)
         Models::Booking.booked.where(customer_id: job.customer_id).update(state: "came")
-        History.note("took in", job, by: @by, at: @at, job: job, data: { complaint: job.complaint, accessories: accessories, conditions: conditions })
+        History.note("took in", job, by: @by, at: @at, job: job,
+          data: { complaint: job.complaint, accessories: accessories, conditions: conditions })
         job
       end
 
@@ -72,12 +80,15 @@ module UprightBench
       end
 
       def count_in(job)
-        Models::Accessory.multi_insert(accessories.map { |name, pieces| { job_id: job.id, name: name, pieces_in: pieces } })
+        Models::Accessory.multi_insert(accessories.map do |name, pieces|
+          { job_id: job.id, name: name, pieces_in: pieces }
+        end)
       end
 
       def stop(job)
         conditions.each do |condition|
-          Models::Stop.create(job_id: job.id, condition: condition, reason: Core::Intake::Safety.stop_words(condition), raised_by: @by.id, raised_at: @at)
+          Models::Stop.create(job_id: job.id, condition: condition, reason: Core::Intake::Safety.stop_words(condition),
+            raised_by: @by.id, raised_at: @at)
         end
       end
 
@@ -85,7 +96,9 @@ module UprightBench
         return unless @input[:machine_id]
 
         machine = Lookup.one(:machine, @input[:machine_id]).lock! # two who take it in at once do so one after the other
-        raise Refused, "That machine belongs to another customer." if @input[:customer_id] && machine.customer_id != @input[:customer_id]
+        if @input[:customer_id] && machine.customer_id != @input[:customer_id]
+          raise Refused, "That machine belongs to another customer."
+        end
 
         machine
       end
@@ -114,7 +127,8 @@ module UprightBench
       def job_fields(machine)
         { machine_id: machine.id, customer_id: machine.customer_id, sheet_version_id: machine.sheet.current_version_id,
           complaint: @input.fetch(:complaint), request_key: @input.fetch(:request_key),
-          **(@input.fetch(:made_safe, true) ? { made_safe_at: @at, made_safe_by: @by.id } : {}), taken_in_by: @by.id, taken_in_at: @at }
+          **(@input.fetch(:made_safe, true) ? { made_safe_at: @at, made_safe_by: @by.id } : {}), taken_in_by: @by.id,
+          taken_in_at: @at }
       end
     end
   end

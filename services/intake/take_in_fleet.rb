@@ -15,7 +15,8 @@ module UprightBench
         DB.transaction do
           Models::Customer.where(id: customer.id).for_update.first # two lists of one customer wait for each other
           rows.each_with_index.map do |row, index|
-            TakeIn.call({ customer_id: customer.id, request_key: key_of(request_key, index), use: use(row), **row.except(:hours_per_week) }, by: by, at: at)
+            TakeIn.call({ customer_id: customer.id, request_key: key_of(request_key, index), use: use(row),
+              **row.except(:hours_per_week) }, by: by, at: at)
           end
         end
       end

@@ -15,17 +15,20 @@ module UprightBench
 
           refuse_lost(job, Models::SheetVersion.parsed(newest))
           job.update(sheet_version_id: newest)
-          History.note("went on with the newest sheet", job, by: by, at: at, job: job, data: { sheet_version_id: newest })
+          History.note("went on with the newest sheet", job, by: by, at: at, job: job,
+            data: { sheet_version_id: newest })
           job
         end
       end
 
       def self.refuse_lost(job, sheet)
-        used = [Models::Finding, Models::Skip, Models::WorkItem, Models::Stop].flat_map { |model| model.where(job_id: job.id).select_map(:position) }
+        used = [Models::Finding, Models::Skip, Models::WorkItem, Models::Stop]
+          .flat_map { |model| model.where(job_id: job.id).select_map(:position) }
         lost = used.compact.uniq.reject { |key| sheet.position?(key) }
         return if lost.empty?
 
-        raise Refused, "The newest sheet has no #{lost.map { |key| job.sheet.position(key).name.downcase }.join(', ')}, where this job recorded something. It keeps its version."
+        names = lost.map { |key| job.sheet.position(key).name.downcase }.join(", ")
+        raise Refused, "The newest sheet has no #{names}, where this job recorded something. It keeps its version."
       end
       private_class_method :refuse_lost
     end

@@ -19,9 +19,12 @@ module UprightBench
         DB.transaction do
           open = Models::Question.unanswered.where(job_id: Lookup.job(job.number, lock: true).id).all
           next open.find { |one| one.asked == text } if open.any? { |one| one.asked == text }
-          raise Invalid, { question: ["We have #{MOST_OPEN} questions of yours to answer. Call us."] } if open.size >= MOST_OPEN
+          if open.size >= MOST_OPEN
+            raise Invalid, { question: ["We have #{MOST_OPEN} questions of yours to answer. Call us."] }
+          end
 
-          Models::Question.create(job_id: job.id, asked: text, asked_at: at).tap { |asked| History.note("asked", asked, by: by, at: at, job: job, data: { note: text }) }
+          Models::Question.create(job_id: job.id, asked: text, asked_at: at)
+            .tap { |asked| History.note("asked", asked, by: by, at: at, job: job, data: { note: text }) }
         end
       end
 
@@ -33,7 +36,8 @@ module UprightBench
 
         DB.transaction do
           job = Lookup.job(number, lock: true)
-          asked = Models::Question.first(id: question_id, job_id: job.id) || raise(NotFound, "Job #{number} has no such question.")
+          asked = Models::Question.first(id: question_id, job_id: job.id) ||
+                  raise(NotFound, "Job #{number} has no such question.")
           raise Refused, "This was answered already." if asked.reply && asked.reply != text
           next asked if asked.reply
 

@@ -2,7 +2,8 @@
 
 module UprightBench
   module Services
-    # What is taken off the shelf for a thing to do, when a box that was opened for another place of the job may hold it.
+    # What is taken off the shelf for a thing to do, when a box that was opened for another place of the job may hold
+    # it.
     module Boxes
       module_function
 
@@ -10,7 +11,8 @@ module UprightBench
       # @param others [Array<Models::WorkItem>] of the same job, that are served already
       # @return [Integer] pieces that this one asks for beyond them
       def more(sheet, item, others)
-        kinds = others.select { |other| other.action == "replace" && other.part_id == item.part_id }.map { |other| sheet.position(other.position).kind }
+        kinds = others.select { |other| other.action == "replace" && other.part_id == item.part_id }
+          .map { |other| sheet.position(other.position).kind }
         part = item.part.to_core
         part.pieces_for([*kinds, sheet.position(item.position).kind]) - part.pieces_for(kinds)
       end

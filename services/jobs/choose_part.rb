@@ -2,9 +2,9 @@
 
 module UprightBench
   module Services
-    # Settles which part a work item uses. A part for a wash is fitted now instead of it; in rotation, the old one is washed all
-    # the same and waits as the customer's own spare, which is fitted the next time. No part for a replace means that it is
-    # left as it is.
+    # Settles which part a work item uses. A part for a wash is fitted now instead of it; in rotation, the old one is
+    # washed all the same and waits as the customer's own spare, which is fitted the next time. No part for a replace
+    # means that it is left as it is.
     class ChoosePart
       # @param choice [String] a part's id, the same after "rotate-", "own" (spare), "wash" or "leave"
       # @return [Models::WorkItem]
@@ -16,7 +16,8 @@ module UprightBench
       # @param candidate [Core::Fit::Candidate]
       # @return [Hash] columns of a work item that uses it
       def self.chosen(candidate)
-        { part_id: candidate.part.id, part_reason: candidate.reasons.join("; "), goes_back: Sequel.pg_array(candidate.goes_back, :text), rotates: false, own_spare: false }
+        { part_id: candidate.part.id, part_reason: candidate.reasons.join("; "),
+          goes_back: Sequel.pg_array(candidate.goes_back, :text), rotates: false, own_spare: false }
       end
 
       # Hands-on: the one in, the other washed.
@@ -26,7 +27,8 @@ module UprightBench
         Core::Work::Plan.minutes(place, :replace) + Core::Findings::VerdictKind.of(:wash).minutes
       end
 
-      NONE = { part_id: nil, part_reason: nil, goes_back: Sequel.pg_array([], :text), rotates: false, own_spare: false }.freeze
+      NONE = { part_id: nil, part_reason: nil, goes_back: Sequel.pg_array([], :text), rotates: false, own_spare: false }
+        .freeze
       ROTATE = /\Arotate-/
 
       def initialize(job, item_id, choice, by, at)
@@ -43,7 +45,8 @@ module UprightBench
 
         @item.update(fields)
         @job.update(Promises.fields(@job, at: @at)) if @job.estimated?
-        History.note("chose part", @item, by: @by, at: @at, job: @job, data: { position: @item.position, choice: @choice })
+        History.note("chose part", @item, by: @by, at: @at, job: @job,
+          data: { position: @item.position, choice: @choice })
         @item
       end
 
@@ -63,7 +66,8 @@ module UprightBench
         spare = Models::Spare.waiting.first(machine_id: @job.machine_id, position: @item.position)
         raise Refused, "There is no spare of #{place.name.downcase} that waits for its turn." if spare.nil?
 
-        action("replace").merge(NONE, rotation, own_spare: true, part_reason: "the customer's own, washed #{Core::Units::Day.words(spare.washed_on)}")
+        action("replace").merge(NONE, rotation, own_spare: true,
+          part_reason: "the customer's own, washed #{Core::Units::Day.words(spare.washed_on)}")
       end
 
       def rotation
@@ -97,7 +101,8 @@ module UprightBench
       end
 
       def answer
-        @answer ||= FitFor.new(@job.sheet, @job.machine, today: Config::Zone.date(@at), job: @job).call([@item.position]).fetch(@item.position)
+        @answer ||= FitFor.new(@job.sheet, @job.machine, today: Config::Zone.date(@at), job: @job)
+          .call([@item.position]).fetch(@item.position)
       end
     end
   end

@@ -57,13 +57,15 @@ module UprightBench
       # A part may also have been taken off the rack wet before; its reason and its name stand for the job.
       # @return [Hash] the reason and the name, when a part goes back that would still be wet
       def went_back_wet
-        stay = @items.select { |item| item.state == "done" && !item.rotates }.filter_map { |item| item.rack_stays.last }.find { |one| one.early_reason && !one.dry?(@at) }
+        stay = @items.select { |item| item.state == "done" && !item.rotates }.filter_map { |item| item.rack_stays.last }
+          .find { |one| one.early_reason && !one.dry?(@at) }
         stay ? { wet_reason: stay.early_reason, wet_by: stay.off_by } : {}
       end
 
       def refuse_wet(wet)
         items = @items.select { |item| wet.map(&:work_item_id).include?(item.id) }
-        raise Refused, "Still wet: #{names(items)}, dry #{Config::Zone.local(wet.map(&:dry_at).max).strftime('%a %d %b %H:%M')}. " \
+        raise Refused, "Still wet: #{names(items)}, dry " \
+                       "#{Config::Zone.local(wet.map(&:dry_at).max).strftime('%a %d %b %H:%M')}. " \
                        "A job is not closed with a wet part, unless you write your reason."
       end
 
@@ -77,8 +79,9 @@ module UprightBench
         return unless item.action == "replace"
 
         old&.update(removed_on: [today, old.fitted_on].compact.max)
-        Models::Fitting.create(machine_id: @job.machine_id, position: item.position, **what_goes_in(item), fitted_on: today,
-                               job_id: @job.id, created_by: @by.id)
+        Models::Fitting.create(machine_id: @job.machine_id, position: item.position, **what_goes_in(item),
+          fitted_on: today,
+          job_id: @job.id, created_by: @by.id)
         keep_spare(item, old) if item.rotates
       end
 
@@ -91,20 +94,29 @@ module UprightBench
         spare.values.slice(:part_id, :wash_count)
       end
 
-      # What came out was washed, and waits for its turn; one that waited already is worn out or lost, and not counted on.
+      # What came out was washed, and waits for its turn; one that waited already is worn out or lost, and not counted
+      # on.
       def keep_spare(item, old)
         Models::Spare.waiting.where(machine_id: @job.machine_id, position: item.position).update(used_item_id: item.id)
-        Models::Spare.create(machine_id: @job.machine_id, position: item.position, part_id: old&.part_id, wash_count: (old&.wash_count || 0) + 1,
-                             washed_on: today, work_item_id: item.id)
+        Models::Spare.create(machine_id: @job.machine_id, position: item.position, part_id: old&.part_id,
+          wash_count: (old&.wash_count || 0) + 1,
+          washed_on: today, work_item_id: item.id)
       end
 
       def tasks_done(done)
-        looked_at = Models::Finding.where(job_id: @job.id).select_map(:position).to_h { |position| [position, LOOKED_AT] }
-        looked_at.merge(done.to_h { |item| [item.position, item.own_spare ? OWN_SPARE : DONE_BY.fetch(item.action.to_sym, LOOKED_AT)] })
+        looked_at = Models::Finding.where(job_id: @job.id).select_map(:position)
+          .to_h { |position| [position, LOOKED_AT] }
+        looked_at.merge(done.to_h do |item|
+          [item.position,
+           item.own_spare ? OWN_SPARE : DONE_BY.fetch(item.action.to_sym, LOOKED_AT)]
+        end)
       end
 
       def indicators
-        Models::Finding.where(job_id: @job.id).all.to_h { |finding| [finding.position, finding.seen[:indicator_percent]] }.compact
+        Models::Finding.where(job_id: @job.id).all.to_h do |finding|
+          [finding.position,
+           finding.seen[:indicator_percent]]
+        end.compact
       end
 
       # A strip at so many percent of its rated hours, since it was fitted, is evidence of the use.
@@ -114,8 +126,10 @@ module UprightBench
           since = Models::Fitting.in_place.where(machine_id: @job.machine_id, position: key).get(:fitted_on)
           next unless clock && since && since < today
 
-          Models::UseReading.create(machine_id: @job.machine_id, job_id: @job.id, position: key, kind: "strip", read_on: today,
-                                    hours: clock.limit * percent / 100.0, weeks: (today - since).to_i / 7.0, read_by: @by.id)
+          Models::UseReading.create(machine_id: @job.machine_id, job_id: @job.id, position: key, kind: "strip",
+            read_on: today,
+            hours: clock.limit * percent / 100.0, weeks: (today - since).to_i / 7.0,
+            read_by: @by.id)
         end
       end
     end

@@ -10,13 +10,16 @@ module UprightBench
         DB.transaction do
           job = Lookup.job(number, lock: true)
           item = Lookup.work_item(job, item_id)
-          raise Refused, "Job #{number} is #{job.state.tr('_', ' ')}: who pays is settled before it is agreed." unless job.estimated?
+          unless job.estimated?
+            raise Refused, "Job #{number} is #{job.state.tr('_', ' ')}: who pays is settled before it is agreed."
+          end
 
           warranty = job.machine.warranty(Config::Zone.date(at))
           raise Refused, "The maker covers nothing: #{warranty.reason}." if covered && !warranty.in?
 
           item.update(covered: covered)
-          History.note(covered ? "covered by the maker" : "not covered", item, by: by, at: at, job: job, data: { position: item.position })
+          History.note(covered ? "covered by the maker" : "not covered", item, by: by, at: at, job: job,
+            data: { position: item.position })
           item
         end
       end

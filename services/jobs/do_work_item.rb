@@ -56,7 +56,8 @@ module UprightBench
         begun = items.select { |item| item.state == "done" || item.id == @item.id }
         return if Quotes.agreement(agreed).within?(Quotes.of(@job, begun, held: agreed, whole: items))
 
-        raise Refused, "#{@job.sheet.position(@item.position).name} goes beyond what the customer agreed to: agree it again first."
+        raise Refused, "#{@job.sheet.position(@item.position).name} goes beyond what the customer agreed to: agree " \
+                       "it again first."
       end
 
       # However little it costs.
@@ -64,7 +65,8 @@ module UprightBench
         risky = agreed&.warranty_name ? [] : Quotes.ends_warranty(@job, [@item], today: Config::Zone.date(@at))
         return if risky.empty?
 
-        raise Refused, "#{risky.first.capitalize} may end the maker's warranty, and nobody agreed to that by name: agree it again first."
+        raise Refused, "#{risky.first.capitalize} may end the maker's warranty, and nobody agreed to that by name: " \
+                       "agree it again first."
       end
 
       def do_clean; end
@@ -90,9 +92,11 @@ module UprightBench
       def refuse_kept
         level = Models::StockLevel.where(part_id: @item.part_id).for_update.get(:pieces).to_i
         claims = ReservedParts.claims(@item.part)
-        return if level.zero? || (claims.index(@job.number) || claims.size) < level # none at all is said by the move itself
+        # None at all is said by the move itself
+        return if level.zero? || (claims.index(@job.number) || claims.size) < level
 
-        raise Refused, "The last #{@item.part.name} is reserved for job #{claims.first}, which agreed before: receive more, or choose another part."
+        raise Refused, "The last #{@item.part.name} is reserved for job #{claims.first}, which agreed before: " \
+                       "receive more, or choose another part."
       end
 
       def do_wash

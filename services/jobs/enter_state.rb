@@ -16,11 +16,14 @@ module UprightBench
         DB.transaction do
           job = Lookup.job(number, lock: true)
           next job.tap { again&.call(job) } if job.state == state.to_s
-          raise Refused, "Job #{number} is #{job.state_words}: it cannot be #{words(state)} now." unless job.may_become?(state)
+          unless job.may_become?(state)
+            raise Refused, "Job #{number} is #{job.state_words}: it cannot be #{words(state)} now."
+          end
 
           fields = yield(job)
           job.update(state: state.to_s, **fields)
-          History.note(words(state), job, by: by, at: at, job: job, data: fields.except(:promise_reason).transform_values(&:to_s))
+          History.note(words(state), job, by: by, at: at, job: job,
+            data: fields.except(:promise_reason).transform_values(&:to_s))
           job
         end
       end

@@ -12,7 +12,12 @@ module UprightBench
         EnterState.call(number, :handed_over, by: by, at: at) do |job|
           note = missing_note.to_s.strip
           missing = count_out(job, counted_out)
-          raise Invalid, { missing_note: ["Missing: #{Core::Intake::Accessories.words(missing)}. Give it back, or write where it is."] } if missing.any? && note.empty?
+          if missing.any? && note.empty?
+            raise Invalid, { missing_note: [
+              "Missing: #{Core::Intake::Accessories.words(missing)}. Give it back, or " \
+              "write where it is."
+            ] }
+          end
 
           { handed_over_at: at, missing_note: (note if missing.any?) }
         end
@@ -21,7 +26,10 @@ module UprightBench
       # @return [Hash{String=>Integer}] what does not go back
       def self.count_out(job, counted_out)
         came = job.accessories.to_h { |accessory| [accessory.name, accessory.pieces_in] }
-        job.accessories.each { |accessory| accessory.update(pieces_out: counted_out.fetch(accessory.name, 0).clamp(0, accessory.pieces_in)) }
+        job.accessories.each do |accessory|
+          accessory.update(pieces_out: counted_out.fetch(accessory.name, 0)
+            .clamp(0, accessory.pieces_in))
+        end
         Core::Intake::Accessories.new(came).missing(counted_out)
       end
       private_class_method :count_out

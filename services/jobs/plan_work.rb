@@ -39,7 +39,8 @@ module UprightBench
         return Models::WorkItem.create(job_id: @job.id, position: item.position, **fields) if known.nil?
         return known.update(sequence: index) if settled?(known, item)
 
-        known.update(**fields, state: "to_do", done_by: nil, done_at: nil, **(known.action == item.action.to_s ? {} : ChoosePart::NONE))
+        known.update(**fields, state: "to_do", done_by: nil, done_at: nil,
+          **(known.action == item.action.to_s ? {} : ChoosePart::NONE))
       end
 
       # A spare fitted in place of a wash stays that way; so does what is done, unless more is asked.

@@ -23,15 +23,18 @@ module UprightBench
       # @param asks [Array<Ask>]
       # @return [Core::Work::Promise]
       def of(asks, at:, policies:)
-        Core::Work::Promise.new(hours: policies.schedule, now: at, hands_on_minutes: asks.sum(&:minutes), wait_hours: asks.map(&:wait_hours).max || 0,
-                                lead_days: asks.map(&:lead_days).max || 0, buffer_minutes: policies["promise_buffer_minutes"])
+        Core::Work::Promise.new(hours: policies.schedule, now: at, hands_on_minutes: asks.sum(&:minutes),
+          wait_hours: asks.map(&:wait_hours).max || 0,
+          lead_days: asks.map(&:lead_days).max || 0,
+          buffer_minutes: policies["promise_buffer_minutes"])
       end
 
       # @param item [Models::WorkItem]
       # @param reserved [Hash{Integer=>Integer}] part's id => pieces that are reserved for others
       # @return [Ask]
       def ask_of(item, sheet, reserved:, policies:)
-        ask(sheet.position(item.position), item.action, item.part&.to_core(reserved: reserved[item.part_id]), item.minutes, policies: policies)
+        ask(sheet.position(item.position), item.action, item.part&.to_core(reserved: reserved[item.part_id]),
+          item.minutes, policies: policies)
       end
 
       # @param part [Core::Fit::Part, nil]
@@ -44,7 +47,7 @@ module UprightBench
       # @return [Core::Drying::DryingTime::Answer]
       def drying(position, policies, **how)
         Core::Drying::DryingTime.new(floor_hours: position.drying_floor_hours, usual_hours: policies["drying_hours"],
-                                     air: policies.drying_air, **how).call
+          air: policies.drying_air, **how).call
       end
     end
   end

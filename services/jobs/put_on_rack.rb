@@ -12,10 +12,12 @@ module UprightBench
         raise Refused, "#{drying.reasons.first.capitalize}." unless drying.dries?
 
         # Locked, so that two washes at once take two places.
-        slot = Models::RackSlot.free.for_update.skip_locked.first || raise(Refused, "Every slot on the rack is taken: take off what is dry.")
+        slot = Models::RackSlot.free.for_update.skip_locked.first ||
+               raise(Refused, "Every slot on the rack is taken: take off what is dry.")
         dry_at = at + (drying.hours * 3600)
-        Models::RackStay.create(rack_slot_id: slot.id, work_item_id: item.id, washed_at: at, washed_by: by.id, dry_at: dry_at,
-                                ready_at: policies.schedule.open_from(dry_at), reasons: Sequel.pg_jsonb(drying.reasons))
+        Models::RackStay.create(rack_slot_id: slot.id, work_item_id: item.id, washed_at: at, washed_by: by.id,
+          dry_at: dry_at,
+          ready_at: policies.schedule.open_from(dry_at), reasons: Sequel.pg_jsonb(drying.reasons))
       end
     end
   end

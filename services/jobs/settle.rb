@@ -2,7 +2,8 @@
 
 module UprightBench
   module Services
-    # The customer agrees: every replacement has its part or is left, the estimate is written down, and the promise is given.
+    # The customer agrees: every replacement has its part or is left, the estimate is written down, and the promise is
+    # given.
     class Settle
       # @param agreed [Hash] as Agree takes it
       # @raise [Refused] while a part is not chosen, or when somebody else settled it just now
@@ -10,16 +11,21 @@ module UprightBench
       def self.call(number, by:, at:, **agreed)
         EnterState.call(number, :settled, by: by, at: at, again: ->(job) { refuse_other(job, agreed) }) do |job|
           estimate = Agree.new(job, by, at, **agreed).call
-          { agreed_name: estimate.agreed_name, agreed_how: estimate.agreed_how, agreed_at: at, **Promises.fields(job, at: at) }
+          { agreed_name: estimate.agreed_name, agreed_how: estimate.agreed_how, agreed_at: at,
+            **Promises.fields(job, at: at) }
         end
       end
 
       # The same form twice is sent once; another one is not taken, and says what stands instead.
       def self.refuse_other(job, agreed)
         kept = Quotes.agreed(job)
-        return if agreed.slice(:agreed_name, :agreed_how, :call_above_cents, :warranty_name).all? { |name, value| kept[name] == value }
+        if agreed.slice(:agreed_name, :agreed_how, :call_above_cents, :warranty_name)
+            .all? { |name, value| kept[name] == value }
+          return
+        end
 
-        raise Refused, "This was settled just now by #{kept.writer&.name || 'the customer'}: #{kept.agreed_name} agreed. Yours was not saved."
+        raise Refused, "This was settled just now by #{kept.writer&.name || 'the customer'}: #{kept.agreed_name} " \
+                       "agreed. Yours was not saved."
       end
       private_class_method :refuse_other
     end

@@ -30,8 +30,11 @@ module UprightBench
 
       # Not a box that serves another place of the job.
       def self.back_on_shelf(job, item, by, at)
-        others = job.work_items_dataset.where(state: "done", action: "replace", part_id: item.part_id).exclude(id: item.id).all
-        MoveStock.call(item.part, pieces: 1, kind: "returned", job: job, by: by, at: at) if Boxes.more(job.sheet, item, others).positive?
+        others = job.work_items_dataset.where(state: "done", action: "replace", part_id: item.part_id)
+          .exclude(id: item.id).all
+        return unless Boxes.more(job.sheet, item, others).positive?
+
+        MoveStock.call(item.part, pieces: 1, kind: "returned", job: job, by: by, at: at)
       end
       private_class_method :back_on_shelf
     end

@@ -27,7 +27,8 @@ module UprightBench
       def self.refuse_other(stop, note)
         return if stop.note == note
 
-        raise Refused, "#{Models::Person.with_pk!(stop.cleared_by).name} recorded what was done about it: “#{stop.note}”. Yours was not saved."
+        raise Refused, "#{Models::Person.with_pk!(stop.cleared_by).name} recorded what was done about it: " \
+                       "“#{stop.note}”. Yours was not saved."
       end
       private_class_method :refuse_other
     end

@@ -13,7 +13,8 @@ module UprightBench
         DB.transaction do
           job = Lookup.job(number, lock: true)
           rest(job, station).map do |place|
-            RecordFinding.new(job, place.key, observed: Core::Findings.fine(place), verdict: :leave, version: 0, by: by, at: at).call
+            RecordFinding.new(job, place.key, observed: Core::Findings.fine(place), verdict: :leave, version: 0, by: by,
+              at: at).call
             place.key
           end
         end
@@ -21,9 +22,12 @@ module UprightBench
 
       def self.rest(job, station)
         places = job.sheet.at(station)
-        raise NotFound, "Job #{job.number} has no such station." if job.sheet.stations.none? { |one| one.key == station }
+        if job.sheet.stations.none? { |one| one.key == station }
+          raise NotFound, "Job #{job.number} has no such station."
+        end
 
-        known = Models::Finding.where(job_id: job.id).select_map(:position) + Models::Skip.where(job_id: job.id).select_map(:position)
+        known = Models::Finding.where(job_id: job.id).select_map(:position) + Models::Skip.where(job_id: job.id)
+          .select_map(:position)
         places.reject { |place| known.include?(place.key) || Core::Findings::ONE_BY_ONE.include?(place.kind) }
       end
       private_class_method :rest

@@ -7,7 +7,9 @@ module UprightBench
       # @raise [Refused] when nothing was looked at yet, or the job is past this point
       def self.call(number, by:, at:)
         EnterState.call(number, :looked_over, by: by, at: at) do |job|
-          raise Refused, "Nothing has been looked at yet: walk the air path first." if Models::Finding.where(job_id: job.id).empty?
+          if Models::Finding.where(job_id: job.id).empty?
+            raise Refused, "Nothing has been looked at yet: walk the air path first."
+          end
 
           PlanWork.call(job, by: by)
           choose_best(job, at)

@@ -9,7 +9,10 @@ module UprightBench
       def self.call(job, position, verdict, by:, at:)
         open = job.standing_stops.find { |stop| stop.position == position.key }
         if verdict&.stop
-          Models::Stop.create(job_id: job.id, position: position.key, reason: verdict.reason, raised_by: by.id, raised_at: at) unless open
+          unless open
+            Models::Stop.create(job_id: job.id, position: position.key, reason: verdict.reason, raised_by: by.id,
+              raised_at: at)
+          end
         else
           open&.update(note: CORRECTED, cleared_by: by.id, cleared_at: at)
         end

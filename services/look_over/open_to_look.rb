@@ -16,7 +16,9 @@ module UprightBench
         refuse_past(job)
 
         shut = job.standing_stops.find(&:condition)
-        raise Refused, "The machine stays shut: #{shut.reason} Record on the job's page what was done about it first." if shut
+        if shut
+          raise Refused, "The machine stays shut: #{shut.reason} Record on the job's page what was done about it first."
+        end
         raise Refused, "Nobody has said yet that the machine is unplugged, or its battery out." if job.made_safe_at.nil?
       end
 

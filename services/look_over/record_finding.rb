@@ -13,7 +13,8 @@ module UprightBench
       # @param request_key [String, nil] a UUID of this save: sent again after a lost answer, it is saved once
       # @return [Models::Finding, nil] nil when everything was cleared
       # @raise [Stale] when somebody else saved in the meantime
-      # @raise [Refused] for a wash of what must not be wetted, when a stop keeps the machine shut, or the job is past recording
+      # @raise [Refused] for a wash of what must not be wetted, when a stop keeps the machine shut, or the job is past
+      #   recording
       # @yieldparam job [Models::Job] locked, where what was seen can be told only by its sheet
       # @yieldreturn [Hash] observed, version, verdict and request_key
       def self.call(number, position, by:, at:, **seen)
@@ -43,7 +44,9 @@ module UprightBench
         return before if @request_key && before&.request_key == @request_key
 
         refuse_stale(before)
-        raise Refused, "#{@position.name} must not be wetted: choose clean or replace." if @own == :wash && !@position.washable?
+        if @own == :wash && !@position.washable?
+          raise Refused, "#{@position.name} must not be wetted: choose clean or replace."
+        end
 
         verdict = settled_verdict
         saved = verdict ? save(before, verdict) : clear(before)
@@ -71,11 +74,12 @@ module UprightBench
 
         because = rule ? " The rule says #{rule.kind}: #{rule.reason}" : ""
         Core::Findings::Verdict.new(kind: @own, clause: :own_verdict, confidence: :low, stop: rule&.stop || false,
-                                    reason: "Marked by #{@by.name}.#{because}")
+          reason: "Marked by #{@by.name}.#{because}")
       end
 
       def looked_fine
-        Core::Findings::Verdict.new(kind: :leave, clause: :looked_fine, confidence: :fair, reason: "Looked at, nothing to do.")
+        Core::Findings::Verdict.new(kind: :leave, clause: :looked_fine, confidence: :fair,
+          reason: "Looked at, nothing to do.")
       end
 
       # The raw material of a household's own factor: how far gone it is, and how far gone it should be by the clock.
@@ -83,8 +87,10 @@ module UprightBench
         found = Core::Findings::Wear.found(@position, @observed, policy: policy)
         return { wear_found: nil, wear_expected: nil } unless found
 
-        due = Models::Due.running.where(machine_id: @job.machine_id, position: @position.key).exclude(due_on: nil).order(:due_on).first
-        dates = due && { **due.values.slice(:started_on, :due_on), personal: due.personal.to_f, today: Config::Zone.date(@at) }
+        due = Models::Due.running.where(machine_id: @job.machine_id, position: @position.key).exclude(due_on: nil)
+          .order(:due_on).first
+        started = due&.values&.slice(:started_on, :due_on)
+        dates = due && { **started, personal: due.personal.to_f, today: Config::Zone.date(@at) }
         { wear_found: found, wear_expected: dates && Core::Findings::Wear.expected(**dates) }
       end
 
@@ -102,13 +108,17 @@ module UprightBench
       def background
         today = Config::Zone.date(@at)
         asks = Core::Findings::Read.asks_for(@position.kind)
-        fitting = Models::Fitting.in_place.first(machine_id: @job.machine_id, position: @position.key) if asks.intersect?(%i[wash_count fitted_on])
+        if asks.intersect?(%i[wash_count fitted_on])
+          fitting = Models::Fitting.in_place.first(machine_id: @job.machine_id, position: @position.key)
+        end
         use = @job.machine.use_rate(today).mean if asks.include?(:hours_per_week)
-        Core::Findings::Background.new(policy: policy, wash_count: fitting&.wash_count || 0, today: today, fitted_on: fitting&.fitted_on, hours_per_week: use)
+        Core::Findings::Background.new(policy: policy, wash_count: fitting&.wash_count || 0, today: today,
+          fitted_on: fitting&.fitted_on, hours_per_week: use)
       end
 
       def save(before, verdict)
-        fields = { observed: Sequel.pg_jsonb(@observed), verdict: verdict.kind.to_s, own_verdict: !@own.nil?, reason: verdict.reason,
+        fields = { observed: Sequel.pg_jsonb(@observed), verdict: verdict.kind.to_s, own_verdict: !@own.nil?,
+                   reason: verdict.reason,
                    clause: verdict.clause.to_s, confidence: verdict.confidence.to_s, found_by: @by.id, found_at: @at,
                    request_key: @request_key, **loads }
         saved = if before
@@ -116,7 +126,8 @@ module UprightBench
                 else
                   Models::Finding.create(**fields, job_id: @job.id, position: @position.key)
                 end
-        History.note("found", saved, by: @by, at: @at, job: @job, data: { position: @position.key, observed: @observed, verdict: verdict.kind })
+        History.note("found", saved, by: @by, at: @at, job: @job,
+          data: { position: @position.key, observed: @observed, verdict: verdict.kind })
         saved
       end
 

@@ -13,10 +13,13 @@ module UprightBench
         DB.transaction do
           job = Lookup.job(number, lock: true)
           OpenToLook.check(job, position)
-          raise Refused, "Something was found there already: clear that first." unless Models::Finding.where(job_id: job.id, position: position).empty?
+          unless Models::Finding.where(job_id: job.id, position: position).empty?
+            raise Refused, "Something was found there already: clear that first."
+          end
 
           Models::Skip.where(job_id: job.id, position: position).delete
-          History.note(reason.empty? ? "took skip back" : "skipped", job, by: by, at: at, job: job, data: { position: position, reason: reason })
+          History.note(reason.empty? ? "took skip back" : "skipped", job, by: by, at: at, job: job,
+            data: { position: position, reason: reason })
           next if reason.empty?
 
           Models::Skip.create(job_id: job.id, position: position, reason: reason, skipped_by: by.id, skipped_at: at)

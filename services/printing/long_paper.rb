@@ -4,15 +4,16 @@ require "que"
 
 module UprightBench
   module Services
-    # Papers that may be long. A short one is made while somebody waits; of a long one the worker makes part after part, each a file of
-    # its own that is kept as soon as it is there, and the page shows how far it is.
+    # Papers that may be long. A short one is made while somebody waits; of a long one the worker makes part after
+    # part, each a file of its own that is kept as soon as it is there, and the page shows how far it is.
     class LongPaper
       MOST_PAGES_AT_ONCE = 20
       KEPT_DAYS = 2
 
       # kind => what makes it: `name`, `pages`, `parts`, and `paper(part)` from 0 on
       def self.kinds
-        { "shelf_labels" => PrintedShelfLabels, "batch" => PrintedBatch, "tags" => PrintedTags, "dues" => PrintedDues, "plan" => PrintedPlan, "calls" => PrintedCalls }
+        { "shelf_labels" => PrintedShelfLabels, "batch" => PrintedBatch, "tags" => PrintedTags, "dues" => PrintedDues,
+          "plan" => PrintedPlan, "calls" => PrintedCalls }
       end
 
       # The queue's job: one part, and then the next.
@@ -33,7 +34,12 @@ module UprightBench
       # @return [#pages, #paper]
       # @raise [NotFound] when there is nothing to print
       def self.maker(kind, arguments)
-        kinds.fetch(kind).new(**arguments.transform_keys(&:to_sym)).tap { |maker| raise NotFound, "There is nothing to print." if maker.pages.zero? }
+        kinds.fetch(kind).new(**arguments.transform_keys(&:to_sym)).tap do |maker|
+          if maker.pages.zero?
+            raise NotFound, "There is " \
+                            "nothing to print."
+          end
+        end
       end
 
       # @return [Models::PaperRun] the one that is under way already, or a new one
@@ -41,10 +47,16 @@ module UprightBench
         maker = maker(kind, arguments)
         DB.transaction do
           forget_old(at)
-          id = Models::PaperRun.dataset.insert_conflict.insert(kind: kind, arguments: Sequel.pg_jsonb(arguments), name: maker.name, pages: maker.pages, parts: maker.parts,
-                                                               asked_by: by.id, asked_at: at)
+          id = Models::PaperRun.dataset.insert_conflict.insert(kind: kind, arguments: Sequel.pg_jsonb(arguments),
+            name: maker.name, pages: maker.pages, parts: maker.parts,
+            asked_by: by.id, asked_at: at)
           Work.enqueue(id) if id
-          id ? Models::PaperRun.with_pk!(id) : Models::PaperRun.first!(kind: kind, arguments: Sequel.pg_jsonb(arguments), asked_by: by.id, finished_at: nil)
+          if id
+            Models::PaperRun.with_pk!(id)
+          else
+            Models::PaperRun.first!(kind: kind,
+              arguments: Sequel.pg_jsonb(arguments), asked_by: by.id, finished_at: nil)
+          end
         end
       end
 
@@ -52,7 +64,9 @@ module UprightBench
       def self.make_part(run, at:)
         part = run.parts_done
         before = run.pages_done
-        pdf = maker(run.kind, run.arguments.to_hash).paper(part).make { |page| run.update(pages_done: before + page) if (page % MOST_PAGES_AT_ONCE).zero? }
+        pdf = maker(run.kind, run.arguments.to_hash).paper(part).make do |page|
+          run.update(pages_done: before + page) if (page % MOST_PAGES_AT_ONCE).zero?
+        end
         DB.transaction do
           run.keep(part, pdf.bytes)
           run.update(parts_done: part + 1, pages_done: before + pdf.pages, finished_at: (at if part + 1 == run.parts))

@@ -23,7 +23,10 @@ module UprightBench
       def paper(part)
         found = slice(cards.order(:id).eager(:customer), part, rows_a_page: on_a_sheet)
         letters = Outbox::Letters.new(found, shop: shop)
-        Papers::CardSheet.new(cards: found.map { |card| { letter: letters.of(card), address: card.customer.recipient("post") } }, sender: shop.sender, style: style, sheet: @sheet)
+        Papers::CardSheet.new(cards: found.map do |card|
+          { letter: letters.of(card),
+            address: card.customer.recipient("post") }
+        end, sender: shop.sender, style: style, sheet: @sheet)
       end
 
       private
@@ -38,7 +41,10 @@ module UprightBench
       end
 
       def style
-        @style ||= Policies.now.then { |policies| Papers::PostCard::Style.of("card_size" => policies["card_size"], "card_layout" => policies["card_layout"]) }
+        @style ||= Policies.now.then do |policies|
+          Papers::PostCard::Style.of("card_size" => policies["card_size"],
+            "card_layout" => policies["card_layout"])
+        end
       end
     end
   end

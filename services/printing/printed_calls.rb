@@ -26,7 +26,10 @@ module UprightBench
       def paper(_part)
         cards = waiting.eager(:customer).order(:phone_calls, :id).all
         letters = Outbox::Letters.new(cards, shop: shop)
-        rows = cards.map { |card| { name: card.customer.name, phone: card.customer.phone, words: letters.of(card).phone_script, phone_calls: card.phone_calls } }
+        rows = cards.map do |card|
+          { name: card.customer.name, phone: card.customer.phone,
+            words: letters.of(card).phone_script, phone_calls: card.phone_calls }
+        end
         Papers::CallList.new(shop: shop.name, rows: rows)
       end
 

@@ -21,11 +21,15 @@ module UprightBench
       end
 
       def rows
-        @rows ||= PlanYear.call(@customer, today: today, policies: Policies.now).flat_map { |service_day| self.class.machines(service_day) + parts_of(service_day) }
+        @rows ||= PlanYear.call(@customer, today: today, policies: Policies.now)
+          .flat_map { |service_day| self.class.machines(service_day) + parts_of(service_day) }
       end
 
       def parts_of(service_day)
-        service_day.parts.map { |part, pieces| { date: service_day.date, overdue: false, machine: "Part to have there", what: ["#{pieces} × #{part.name} #{part.number}"] } }
+        service_day.parts.map do |part, pieces|
+          { date: service_day.date, overdue: false, machine: "Part to have there",
+            what: ["#{pieces} × #{part.name} #{part.number}"] }
+        end
       end
     end
   end

@@ -2,7 +2,8 @@
 
 module UprightBench
   module Services
-    # Labels for the shelf: of one part, of all that an order brought, or of those whose name or number has some words in it. One is one page.
+    # Labels for the shelf: of one part, of all that an order brought, or of those whose name or number has some words
+    # in it. One is one page.
     class PrintedShelfLabels < Printed
       # @param part [Integer, nil] its id
       # @param order [Integer, nil] its number
@@ -24,7 +25,10 @@ module UprightBench
 
       def paper(part)
         found = slice(labelled.order(:number), part)
-        Papers::ShelfLabel.new(shop: shop_line, labels: found.map { |one| { name: one.name, number: one.number, price: Core::Money::Amount.words(one.price_cents) } })
+        Papers::ShelfLabel.new(shop: shop_line, labels: found.map do |one|
+          { name: one.name, number: one.number,
+            price: Core::Money::Amount.words(one.price_cents) }
+        end)
       end
 
       private

@@ -9,8 +9,15 @@ module UprightBench
       # @return [Hash] as Papers::ClaimTag takes it
       def self.tag(job, today:)
         came_in = Core::Units::Day.words(Config::Zone.date(job.taken_in_at))
-        stands = job.promise_at ? "ready #{Core::Units::Moment.words(Config::Zone.local(job.promise_at), today: today)}" : "in #{came_in}"
-        { number: job.number, code: "J#{job.number}", lines: [job.machine.sheet.title, job.customer.name, job.complaint, stands] }
+        stands = if job.promise_at
+                   "ready " \
+                     "#{Core::Units::Moment.words(Config::Zone.local(job.promise_at), today: today)}"
+                 else
+                   "in #{came_in}"
+                 end
+        { number: job.number, code: "J#{job.number}", lines: [
+          job.machine.sheet.title, job.customer.name, job.complaint, stands
+        ] }
       end
 
       # @param customer [Integer] id

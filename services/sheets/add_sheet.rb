@@ -13,7 +13,8 @@ module UprightBench
         parsed = Core::Sheets::Parse.new(content).call
         DB.transaction do
           OneAtATime.wait("sheet", "#{parsed.maker} #{parsed.model}")
-          sheet = Models::Sheet.where(sheet ? { id: sheet.id } : { maker: parsed.maker, model_name: parsed.model }).for_update.first
+          sheet = Models::Sheet.where(sheet ? { id: sheet.id } : { maker: parsed.maker, model_name: parsed.model })
+            .for_update.first
           current = sheet && Models::SheetVersion.with_pk!(sheet.current_version_id)
           Permissions.check!(Permissions.of_sheets(content, current&.content&.to_hash), by)
           next sheet if current && current.content.to_hash == content
@@ -32,8 +33,9 @@ module UprightBench
         id = DB.get(Sequel.function(:nextval, Sequel.function(:pg_get_serial_sequence, "sheet_versions", "id")))
         named = { maker: parsed.maker, model_name: parsed.model, current_version_id: id }
         sheet ? rename(sheet, named) : sheet = Models::Sheet.create(named)
-        Models::SheetVersion.insert(id: id, sheet_id: sheet.id, version: version, content: Sequel.pg_jsonb(content), note: note,
-                                    created_by: by.id, created_at: at)
+        Models::SheetVersion.insert(id: id, sheet_id: sheet.id, version: version, content: Sequel.pg_jsonb(content),
+          note: note,
+          created_by: by.id, created_at: at)
         History.note("kept sheet", sheet, by: by, at: at, data: { version: version })
         RecomputeDues.ask(why: "version #{version} of its sheet", sheet: sheet, by: by, at: at) if version > 1
         sheet

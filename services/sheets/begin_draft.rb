@@ -10,7 +10,8 @@ module UprightBench
         base = Models::SheetVersion.with_pk!(sheet.current_version_id)
         Permissions.check!(Permissions.of_sheets(base.content.to_hash), by)
         Models::Draft.dataset.insert_conflict(target: :sheet_id)
-                     .insert(sheet_id: sheet.id, base_version_id: base.id, content: base.content, begun_by: by.id, begun_at: at, changed_by: by.id)
+          .insert(sheet_id: sheet.id, base_version_id: base.id, content: base.content, begun_by: by.id,
+            begun_at: at, changed_by: by.id)
         Models::Draft.first(sheet_id: sheet.id)
       end
 
@@ -21,16 +22,24 @@ module UprightBench
       # @raise [Invalid] when the model is on file
       # @raise [Core::Sheets::Invalid] when it is not named
       def self.fresh(maker:, model:, kind:, by:, at:, relative: nil)
-        raise Invalid, { model: ["is on file already; edit its sheet"] } if Models::Sheet.first(maker: maker, model_name: model)
+        if Models::Sheet.first(maker: maker, model_name: model)
+          raise Invalid, { model: ["is on file already; edit its sheet"] }
+        end
 
-        content = relative ? copy(relative, maker, model) : Core::Sheets::Starter.content(kind: kind, maker: maker, model: model)
+        content = if relative
+                    copy(relative, maker, model)
+                  else
+                    Core::Sheets::Starter.content(kind: kind, maker: maker,
+                      model: model)
+                  end
         Permissions.check!(Permissions.of_sheets(content), by)
         Core::Sheets::Parse.new(content).call
         Models::Draft.create(content: Sequel.pg_jsonb(content), begun_by: by.id, begun_at: at, changed_by: by.id)
       end
 
       def self.copy(relative, maker, model)
-        Models::SheetVersion.with_pk!(relative.current_version_id).content.to_hash.merge("maker" => maker, "model" => model, "rough" => true)
+        Models::SheetVersion.with_pk!(relative.current_version_id)
+          .content.to_hash.merge("maker" => maker, "model" => model, "rough" => true)
       end
       private_class_method :copy
     end

@@ -9,8 +9,10 @@ module UprightBench
       # @return [Models::Sheet]
       def self.call(maker:, model:, kind:, by:, at:)
         DB.transaction do
-          OneAtATime.wait("rough sheet", DB.get(plain("#{maker} #{model}"))) # several machines of one unknown model at once get one sheet
-          known(maker, model) || AddSheet.call(Core::Sheets::Starter.content(kind: kind, maker: maker, model: model), by: by, at: at, note: "begun at the counter")
+          # Several machines of one unknown model at once get one sheet
+          OneAtATime.wait("rough sheet", DB.get(plain("#{maker} #{model}")))
+          known(maker, model) || AddSheet.call(Core::Sheets::Starter.content(kind: kind, maker: maker, model: model),
+            by: by, at: at, note: "begun at the counter")
         end
       end
 

@@ -4,7 +4,8 @@ module UprightBench
   module Services
     # Changes a draft. What would break a rule of sheets is refused, and the draft stays as it was.
     class EditDraft
-      STALE = "Somebody else changed this draft in the meantime. Yours was not saved; look at theirs and change it again."
+      STALE = "Somebody else changed this draft in the meantime. Yours was not saved; look at theirs and change it " \
+              "again."
 
       # @param version [Integer] the draft's, as it was on the screen; older is fine while the last change was one's own
       # @yieldparam edit [Core::Sheets::Edit]

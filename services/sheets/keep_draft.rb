@@ -5,7 +5,8 @@ module UprightBench
     # A draft becomes a version of its sheet. Jobs that are under way keep the version they began with.
     class KeepDraft
       # @param note [String] why
-      # @param over [Integer, nil] the version that came in since the draft was begun, when it shall be replaced all the same
+      # @param over [Integer, nil] the version that came in since the draft was begun, when it shall be replaced all
+      #   the same
       # @return [Models::Sheet]
       # @raise [Invalid] when its name is another sheet's
       # @raise [Stale] when the sheet got a newer version since
@@ -29,7 +30,8 @@ module UprightBench
       def self.refuse_newer(draft, on_file, over)
         return if on_file.nil? || [draft.base_version_id, over].include?(on_file.current_version_id)
 
-        raise Stale, "The sheet got a newer version since this draft was begun. See what it changed, and keep yours over it if that is right."
+        raise Stale, "The sheet got a newer version since this draft was begun. See what it changed, and keep yours " \
+                     "over it if that is right."
       end
       private_class_method :refuse_name_of_another, :refuse_newer
     end

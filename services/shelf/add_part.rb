@@ -9,7 +9,8 @@ module UprightBench
       # @return [Models::Part]
       def self.call(fields, fits:, by:, at:)
         DB.transaction do
-          json = fields.slice(:attributes, :needs, :measures, :contents).transform_values { |value| Sequel.pg_jsonb(value) }
+          json = fields.slice(:attributes, :needs, :measures, :contents)
+            .transform_values { |value| Sequel.pg_jsonb(value) }
           json[:takes_out] = Sequel.pg_array(fields[:takes_out], :text) if fields[:takes_out]
           # A column called attributes is set by its name: the model has a method of that name for itself.
           id = Models::Part.insert(**fields, **json, created_by: by.id, created_at: at)

@@ -9,7 +9,9 @@ module UprightBench
         DB.transaction do
           level = Models::StockLevel.where(part_id: part.id).for_update.first
           difference = pieces - (level&.pieces || 0)
-          MoveStock.call(part, pieces: difference, kind: "counted", reason: reason, by: by, at: at) unless difference.zero?
+          unless difference.zero?
+            MoveStock.call(part, pieces: difference, kind: "counted", reason: reason, by: by, at: at)
+          end
         end
       end
     end

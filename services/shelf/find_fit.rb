@@ -2,7 +2,8 @@
 
 module UprightBench
   module Services
-    # What somebody at the shelf asks for, as they type: a model, a number or a name of a part, a barcode, or two measured sides.
+    # What somebody at the shelf asks for, as they type: a model, a number or a name of a part, a barcode, or two
+    # measured sides.
     class FindFit
       MOST = 12
       MOST_SIZED = 60 # of about the size, before the core says which are near enough
@@ -36,13 +37,16 @@ module UprightBench
       private
 
       def scanned
-        return Found.new(sheets: [], parts: [], sized: [], problem: "The check digit is wrong: scan it again.") unless Core::Shelf::Ean13.valid?(@text)
+        unless Core::Shelf::Ean13.valid?(@text)
+          return Found.new(sheets: [], parts: [], sized: [], problem: "The check digit is wrong: scan it again.")
+        end
 
         Found.new(sheets: [], parts: shown.where(barcode: @text).all, sized: [])
       end
 
       def sheets
-        found = named(Models::Sheet, Sequel.join([:maker, " ", :model_name])).order(:maker, :model_name).limit(MOST * 4).all
+        found = named(Models::Sheet, Sequel.join([:maker, " ", :model_name])).order(:maker, :model_name).limit(MOST * 4)
+          .all
         found.sort_by.with_index { |sheet, index| [-whole_words(sheet), index] }.first(MOST)
       end
 
@@ -62,7 +66,10 @@ module UprightBench
       end
 
       def named(rows, column)
-        @text.split.first(6).reduce(rows) { |found, word| found.where(plain(column).like(plain("%#{DB.dataset.escape_like(word)}%"))) }
+        @text.split.first(6).reduce(rows) do |found, word|
+          found.where(plain(column)
+          .like(plain("%#{DB.dataset.escape_like(word)}%")))
+        end
       end
 
       def plain(value)
@@ -75,16 +82,20 @@ module UprightBench
       end
 
       def sized
-        near = [sides, sides.reverse].product(Core::Fit::Measured::WAYS.flat_map { |kind, ways| ways.map { |names| [kind, names] } })
-                                     .map { |measured, (kind, names)| near(kind, names.zip(measured)) }
+        near = [sides, sides.reverse].product(Core::Fit::Measured::WAYS.flat_map do |kind, ways|
+          ways.map { |names| [kind, names] }
+        end)
+          .map { |measured, (kind, names)| near(kind, names.zip(measured)) }
         ids = near.map(&:from_self).reduce { |all, one| all.union(one, from_self: false) }
         Core::Fit::Measured.new(sides).matches(shown.where(id: ids).all.map(&:to_core)).first(MOST)
       end
 
       # Wide enough for every tolerance of the core; the nearest first.
       def near(kind, measured)
-        measured.reduce(Models::Part.where(kind: kind.to_s)) { |parts, (name, side)| parts.of_about(name, side, [side * 0.03, 3].max) }
-                .order(Models::Part.off_by(*measured.first), :id).limit(MOST_SIZED).select(:id)
+        measured.reduce(Models::Part.where(kind: kind.to_s)) do |parts, (name, side)|
+          parts.of_about(name, side, [side * 0.03, 3].max)
+        end
+          .order(Models::Part.off_by(*measured.first), :id).limit(MOST_SIZED).select(:id)
       end
     end
   end

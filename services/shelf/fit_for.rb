@@ -7,7 +7,8 @@ module UprightBench
     class FitFor
       MOST_ALIKE = 20 # of about the same size, and listed for other models of the maker, for each place
 
-      IN_INDEX_ORDER = Sequel.lit("model_title USING ~<~") # or the database walks all models in the order of the alphabet
+      # Or the database walks all models in the order of the alphabet
+      IN_INDEX_ORDER = Sequel.lit("model_title USING ~<~")
 
       # @param sheet [Core::Sheets::Sheet]
       # @param machine [Models::Machine, nil] nil asks for the model as such
@@ -17,7 +18,8 @@ module UprightBench
         @sheet = sheet
         @machine = machine
         @job = job
-        @wants = Core::Fit::Wants.new(allergy: machine&.allergy || false, smell: smell, in_warranty: machine&.warranty(today)&.in? || false)
+        @wants = Core::Fit::Wants.new(allergy: machine&.allergy || false, smell: smell,
+          in_warranty: machine&.warranty(today)&.in? || false)
       end
 
       # @param keys [Array<String>] positions
@@ -26,10 +28,16 @@ module UprightBench
         return {} if keys.empty?
 
         places = keys.map { |key| @sheet.position(key) }
-        fitted = @machine ? Models::Fitting.in_place.where(machine_id: @machine.id, position: keys).exclude(part_id: nil).select_hash(:position, :part_id) : {}
+        fitted = if @machine
+                   Models::Fitting.in_place.where(machine_id: @machine.id, position: keys)
+                     .exclude(part_id: nil).select_hash(:position, :part_id)
+                 else
+                   {}
+                 end
         ids = (in_question(places) + fitted.values).uniq
         reserved = ReservedParts.for_others(ids, except: @job)
-        parts = Models::Part.where(id: ids).eager(:stock_level, :supplier).all.map { |part| part.to_core(reserved: reserved[part.id]) }
+        parts = Models::Part.where(id: ids).eager(:stock_level, :supplier)
+          .all.map { |part| part.to_core(reserved: reserved[part.id]) }
         rules = rules_for(ids, keys).map(&:to_core)
         places.to_h { |place| [place.key, answer(place, parts, rules, fitted[place.key])] }
       end
@@ -40,16 +48,17 @@ module UprightBench
       def rules_for(ids, keys)
         rules = Models::FitRule.where(part_id: ids, position: keys)
         rules.where(Sequel.|(*[{ model_title: @sheet.title }, ({ family: @sheet.family } if @sheet.family)].compact))
-             .union(rules.distinct(:part_id, :position).from_self, from_self: false)
+          .union(rules.distinct(:part_id, :position).from_self, from_self: false)
       end
 
-      # Named at these places for the model, its family or another model of the maker; what took their place since; and what
-      # is of about the size.
+      # Named at these places for the model, its family or another model of the maker; what took their place since; and
+      # what is of about the size.
       def in_question(places)
         following = Models::Part.join(:chain, id: :id).exclude(successor_id: nil).select(:successor_id)
         named = union(places.flat_map { |place| named_at(place) })
         sized = places.filter_map { |place| sized(place) }
-        chain = Models::Part.db[:chain].with_recursive(:chain, named, following, args: [:id], union_all: false).select(:id)
+        chain = Models::Part.db[:chain].with_recursive(:chain, named, following, args: [:id], union_all: false)
+          .select(:id)
         union([chain, *sized]).select_map(:id)
       end
 
@@ -60,7 +69,8 @@ module UprightBench
       def named_at(place)
         here = Models::FitRule.where(position: place.key).select(Sequel[:part_id].as(:id))
         sisters = here.where(Sequel.like(:model_title, "#{here.escape_like(@sheet.maker)} %"))
-        [here.where(model_title: @sheet.title), here.where(family: @sheet.family), sisters.order(IN_INDEX_ORDER).limit(MOST_ALIKE)]
+        [here.where(model_title: @sheet.title), here.where(family: @sheet.family),
+         sisters.order(IN_INDEX_ORDER).limit(MOST_ALIKE)]
       end
 
       def sized(place)
@@ -68,14 +78,18 @@ module UprightBench
         sides = place.measures.slice(*Core::Fit::ByMeasure::SIDES)
         return if sides.empty?
 
-        sides.reduce(Models::Part.where(kind: place.kind.to_s)) { |parts, (side, wanted)| parts.of_about(side, wanted, size.slack(side)) }
-             .order(*sides.first(1).map { |side, wanted| Models::Part.off_by(side, wanted) }, :id).limit(MOST_ALIKE).select(:id)
+        sides.reduce(Models::Part.where(kind: place.kind.to_s)) do |parts, (side, wanted)|
+          parts.of_about(side, wanted, size.slack(side))
+        end
+          .order(*sides.first(1).map { |side, wanted| Models::Part.off_by(side, wanted) }, :id).limit(MOST_ALIKE)
+          .select(:id)
       end
 
       def answer(place, parts, rules, fitted_id)
-        Core::Fit::Find.new(position: place, parts: parts, rules: rules, wants: @wants, fitted: parts.find { |part| part.id == fitted_id },
-                            partner: place.never_without && @sheet.position(place.never_without),
-                            machine: Core::Fit::Machine.of(@sheet, serial_number: @machine&.serial_number)).call
+        Core::Fit::Find.new(position: place, parts: parts, rules: rules, wants: @wants,
+          fitted: parts.find { |part| part.id == fitted_id },
+          partner: place.never_without && @sheet.position(place.never_without),
+          machine: Core::Fit::Machine.of(@sheet, serial_number: @machine&.serial_number)).call
       end
     end
   end

@@ -11,7 +11,8 @@ module UprightBench
       # @return [Array<Fit>] `through` is nil for its own rules
       def self.call(part)
         before = lineage(part)
-        rules = Models::FitRule.where(part_id: [part.id, *before.map(&:id)]).order(:model_title, :family, :position).limit(MOST).all
+        rules = Models::FitRule.where(part_id: [part.id, *before.map(&:id)]).order(:model_title, :family, :position)
+          .limit(MOST).all
         named = before.to_h { |one| [one.id, one] }
         rules.map { |rule| Fit.new(rule: rule, through: named[rule.part_id]) }.sort_by { |fit| fit.through ? 1 : 0 }
       end
@@ -19,7 +20,8 @@ module UprightBench
       # @return [Array<Models::Part>] what it took the place of, however many steps back
       def self.lineage(part)
         before = Models::Part.join(:chain, id: :successor_id).select(Sequel[:parts][:id])
-        chain = DB[:chain].with_recursive(:chain, Models::Part.where(successor_id: part.id).select(:id), before, args: [:id], union_all: false).select(:id)
+        chain = DB[:chain].with_recursive(:chain, Models::Part.where(successor_id: part.id).select(:id), before,
+          args: [:id], union_all: false).select(:id)
         Models::Part.where(id: chain).exclude(id: part.id).order(:number).all
       end
       private_class_method :lineage

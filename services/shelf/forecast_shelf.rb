@@ -40,7 +40,8 @@ module UprightBench
         rows = reckon
         DB.transaction do
           DB[:part_forecasts].delete
-          DB[:part_forecasts].import(%i[part_id days from_dues from_walk_ins level weeks walk_ins_a_week tasks], rows, slice: 1000)
+          DB[:part_forecasts].import(%i[part_id days from_dues from_walk_ins level weeks walk_ins_a_week tasks], rows,
+            slice: 1000)
           done = Models::ForecastRun.where(finished_at: nil).update(finished_at: @at)
           Models::ForecastRun.create(asked_at: @at, finished_at: @at) if done.zero?
         end
@@ -53,15 +54,18 @@ module UprightBench
         dues = @demand.dues
         walk_ins = @demand.walk_ins_a_week
         ids = (dues.keys | walk_ins.keys)
-        lead_days = Models::Part.where(id: ids).eager(:supplier).to_h { |part| [part.id, part.days_to_come || Promises::DAYS_UNKNOWN] }
+        lead_days = Models::Part.where(id: ids).eager(:supplier)
+          .to_h { |part| [part.id, part.days_to_come || Promises::DAYS_UNKNOWN] }
         ids.map { |id| row(id, dues.fetch(id, []), walk_ins.fetch(id, 0.0), lead_days.fetch(id)) }
       end
 
       def row(id, dues, walk_ins, lead_days)
-        forecast = Core::Shelf::Forecast.new(dues: dues, walk_ins_a_week: walk_ins, lead_days: lead_days, review_days: @policies["review_days"],
-                                             service_level: @policies.service_level)
+        forecast = Core::Shelf::Forecast.new(dues: dues, walk_ins_a_week: walk_ins, lead_days: lead_days,
+          review_days: @policies["review_days"],
+          service_level: @policies.service_level)
         weeks = forecast.weeks(WEEKS).map(&:first)
-        [id, forecast.days, forecast.from_dues, forecast.from_walk_ins, forecast.level, Sequel.pg_array(weeks, :real), walk_ins, dues.sum(&:tasks)]
+        [id, forecast.days, forecast.from_dues, forecast.from_walk_ins, forecast.level, Sequel.pg_array(weeks, :real),
+         walk_ins, dues.sum(&:tasks)]
       end
     end
   end

@@ -49,7 +49,9 @@ module UprightBench
 
           changes = PartChanges.new(ReadPartList.rows(import), lock: true)
           raise Refused, changes.problems.first(5).join(" ") if changes.problems.any?
-          raise Refused, "Something changed on the shelf since you looked: look at the changes again." unless changes.digest == digest
+          unless changes.digest == digest
+            raise Refused, "Something changed on the shelf since you looked: look at the changes again."
+          end
 
           new(changes, by, at).call
           import.update(applied_at: at, state: "taken_over", refused: nil)
@@ -63,7 +65,10 @@ module UprightBench
         @changes = changes.changes
         @by = by
         @at = at
-        @suppliers = changes.suppliers.merge(changes.new_suppliers.to_h { |name| [name, Models::Supplier.create(name: name).id] })
+        @suppliers = changes.suppliers.merge(changes.new_suppliers.to_h do |name|
+          [name,
+           Models::Supplier.create(name: name).id]
+        end)
       end
 
       def call
@@ -76,7 +81,8 @@ module UprightBench
       private
 
       def refuse_barcode
-        raise Refused, "A barcode would stand on two parts for a moment. Empty it on the first part, apply, then give it to the other."
+        raise Refused, "A barcode would stand on two parts for a moment. Empty it on the first part, apply, then " \
+                       "give it to the other."
       end
 
       # In the order of the numbers, as every list does: two lists at once do not wait for each other in a ring.
@@ -87,7 +93,8 @@ module UprightBench
       def write(slice)
         update = COLUMNS.to_h { |column| [column, Sequel[:excluded][column]] }
         rows = slice.map { |change| [change.number, *row(change).values_at(*COLUMNS), @by.id, @at] }
-        Models::Part.dataset.insert_conflict(target: :number, update: update).import([:number, *COLUMNS, :created_by, :created_at], rows)
+        Models::Part.dataset.insert_conflict(target: :number, update: update)
+          .import([:number, *COLUMNS, :created_by, :created_at], rows)
       end
 
       # All the fields of the part as they shall be.
@@ -100,13 +107,18 @@ module UprightBench
 
       def succeed(ids)
         wanted = @changes.select { |change| change.fields.key?(:successor) }
-        known = Models::Part.where(number: wanted.filter_map { |change| change.fields[:successor].last }).select_hash(:number, :id)
-        wanted.each { |change| Models::Part.where(id: ids.fetch(change.number)).update(successor_id: known[change.fields[:successor].last]) }
+        known = Models::Part.where(number: wanted.filter_map { |change| change.fields[:successor].last })
+          .select_hash(:number, :id)
+        wanted.each do |change|
+          Models::Part.where(id: ids.fetch(change.number))
+            .update(successor_id: known[change.fields[:successor].last])
+        end
       end
 
       def note(ids)
         rows = @changes.map do |change|
-          ["parts", ids.fetch(change.number), change.new? ? "put on file by a list" : "changed by a list", @at, @by.id, @by.name, Sequel.pg_jsonb(change.fields)]
+          ["parts", ids.fetch(change.number), change.new? ? "put on file by a list" : "changed by a list", @at, @by.id,
+           @by.name, Sequel.pg_jsonb(change.fields)]
         end
         Models::Event.dataset.import(%i[subject subject_id verb at person_id actor data], rows, slice: SLICE)
       end

@@ -9,8 +9,12 @@ module UprightBench
       # @param supplier [Models::Supplier]
       # @param parts [Array<Models::Part>] of which something came
       def call(supplier, parts)
-        supplier.update(learned_lead_days: learned(supplier.lead_days, Sequel[:supplier_orders][:supplier_id] => supplier.id))
-        parts.uniq.sort_by(&:id).each { |part| part.update(learned_lead_days: learned(part.lead_days || supplier.lead_days, part_id: part.id)) }
+        supplier.update(learned_lead_days: learned(supplier.lead_days,
+          Sequel[:supplier_orders][:supplier_id] => supplier.id))
+        parts.uniq.sort_by(&:id).each do |part|
+          part.update(learned_lead_days: learned(part.lead_days ||
+          supplier.lead_days, part_id: part.id))
+        end
       end
 
       def learned(stated_days, which)
@@ -20,9 +24,12 @@ module UprightBench
       # A line counts once, when its first pieces came.
       # @return [Array<Integer>] whole days, rounded up; the newest first
       def arrived(which)
-        first = Models::StockMove.exclude(order_line_id: nil).group(:order_line_id).select(:order_line_id, Sequel.function(:min, :moved_at).as(:came_at))
-        rows = Models::OrderLine.join(:supplier_orders, id: :order_id).join(first, { order_line_id: Sequel[:order_lines][:id] }, table_alias: :came)
-                                .where(which).order(Sequel.desc(:came_at)).limit(Core::Shelf::LeadTime::NEWEST).select_map(%i[ordered_at came_at])
+        first = Models::StockMove.exclude(order_line_id: nil).group(:order_line_id)
+          .select(:order_line_id, Sequel.function(:min, :moved_at).as(:came_at))
+        rows = Models::OrderLine.join(:supplier_orders, id: :order_id)
+          .join(first, { order_line_id: Sequel[:order_lines][:id] }, table_alias: :came)
+          .where(which).order(Sequel.desc(:came_at)).limit(Core::Shelf::LeadTime::NEWEST)
+          .select_map(%i[ordered_at came_at])
         rows.map { |ordered_at, came_at| [(Config::Zone.date(came_at) - Config::Zone.date(ordered_at)).to_i, 0].max }
       end
     end

@@ -12,14 +12,16 @@ module UprightBench
       def self.call(part, pieces:, kind:, by:, at:, job: nil, reason: nil, request_key: nil, order_line_id: nil)
         Constraint.told("stock_never_below_zero" => -> { refuse_empty(part) }, "stock_moves_once" => -> {}) do
           DB.transaction(savepoint: true) do
-            Models::StockMove.create(part_id: part.id, pieces: pieces, kind: kind, job_id: job&.id, reason: reason, moved_by: by.id,
-                                     moved_at: at, request_key: request_key, order_line_id: order_line_id)
+            Models::StockMove.create(part_id: part.id, pieces: pieces, kind: kind, job_id: job&.id, reason: reason,
+              moved_by: by.id,
+              moved_at: at, request_key: request_key, order_line_id: order_line_id)
           end
         end
       end
 
       def self.refuse_empty(part)
-        raise Refused, "There is no #{part.name} (#{part.number}) left on the shelf: receive one, or choose another part."
+        raise Refused, "There is no #{part.name} (#{part.number}) left on the shelf: receive one, or choose another " \
+                       "part."
       end
       private_class_method :refuse_empty
     end

@@ -4,11 +4,13 @@ require "digest"
 
 module UprightBench
   module Services
-    # What a list of parts would change: which are new, which fields differ, and what stands against it, line by line. Nothing
-    # is written here.
+    # What a list of parts would change: which are new, which fields differ, and what stands against it, line by line.
+    # Nothing is written here.
     class PartChanges
-      FIELDS = %i[name kind maker price_cents cost_cents supplier lead_days pack_pieces life_months filter_class pattern discontinued successor barcode].freeze
-      FRESH = { pack_pieces: 1, pattern: false, discontinued: false }.freeze # what a new part is, where no column says it
+      FIELDS = %i[name kind maker price_cents cost_cents supplier lead_days pack_pieces life_months filter_class pattern
+                  discontinued successor barcode].freeze
+      # What a new part is, where no column says it
+      FRESH = { pack_pieces: 1, pattern: false, discontinued: false }.freeze
       NEEDED = %i[name kind price_cents].freeze
 
       # `fields` are field => [before, after]; before is nil for a part that is new.
@@ -24,10 +26,12 @@ module UprightBench
         @rows = rows
         @problems = []
         numbers = rows.map { |row| row[:number] }
-        @parts = Models::Part.where(number: numbers).order(:id).then { |parts| lock ? parts.for_update : parts }.all.to_h { |part| [part.number, part] }
+        @parts = Models::Part.where(number: numbers).order(:id).then { |parts| lock ? parts.for_update : parts }
+          .all.to_h { |part| [part.number, part] }
         @suppliers = Models::Supplier.select_hash(:name, :id)
         @supplier_names = @suppliers.invert
-        @named = Models::Part.where(number: rows.filter_map { |row| row[:successor] }).or(id: @parts.values.filter_map(&:successor_id)).select_hash(:number, :id)
+        @named = Models::Part.where(number: rows.filter_map { |row| row[:successor] })
+          .or(id: @parts.values.filter_map(&:successor_id)).select_hash(:number, :id)
         @numbers_named = @named.invert
         @changes = rows.filter_map { |row| change(row) }
         check
@@ -63,12 +67,15 @@ module UprightBench
         part = @parts[row[:number]]
         before = part ? fields_of(part) : {}
         after = part ? row : FRESH.merge(row)
-        fields = FIELDS.filter_map { |field| [field, [before[field], after[field]]] if after.key?(field) && before[field] != after[field] }.to_h
+        fields = FIELDS.filter_map do |field|
+          [field, [before[field], after[field]]] if after.key?(field) && before[field] != after[field]
+        end.to_h
         Change.new(line: row[:line], number: row[:number], part: part, fields: fields) if part.nil? || fields.any?
       end
 
       def fields_of(part)
-        part.values.slice(*FIELDS).merge(supplier: @supplier_names[part.supplier_id], successor: @numbers_named[part.successor_id])
+        part.values.slice(*FIELDS).merge(supplier: @supplier_names[part.supplier_id],
+          successor: @numbers_named[part.successor_id])
       end
 
       def check
@@ -82,7 +89,10 @@ module UprightBench
 
       def lacking(change)
         missing = change.new? ? NEEDED.reject { |field| change.fields.dig(field, 1) } : []
-        say(change, "#{change.number} is not on file, and a new part needs #{missing.join(' and ').sub('_cents', '')}") if missing.any?
+        return unless missing.any?
+
+        say(change, "#{change.number} is not on file, and a new part needs " \
+                    "#{missing.join(' and ').sub('_cents', '')}")
       end
 
       def successor(change)
@@ -90,7 +100,9 @@ module UprightBench
         return if wanted.nil?
 
         say(change, "a part does not take its own place") if wanted == change.number
-        say(change, "successor #{wanted} is neither on file nor in the list") unless @named.key?(wanted) || numbers.include?(wanted)
+        return if @named.key?(wanted) || numbers.include?(wanted)
+
+        say(change, "successor #{wanted} is neither on file nor in the list")
       end
 
       def numbers
@@ -98,9 +110,13 @@ module UprightBench
       end
 
       def barcodes
-        wanted = @changes.filter_map { |change| [change.fields.dig(:barcode, 1), change] if change.fields.dig(:barcode, 1) }.to_h
+        wanted = @changes.filter_map do |change|
+          [change.fields.dig(:barcode, 1), change] if change.fields.dig(:barcode, 1)
+        end.to_h
         Models::Part.where(barcode: wanted.keys).select_map(%i[barcode number]).each do |barcode, number|
-          say(wanted.fetch(barcode), "barcode #{barcode} belongs to #{number}") unless number == wanted.fetch(barcode).number
+          unless number == wanted.fetch(barcode).number
+            say(wanted.fetch(barcode), "barcode #{barcode} belongs to #{number}")
+          end
         end
       end
 
@@ -109,9 +125,12 @@ module UprightBench
         changed = @changes.select { |change| change.fields.key?(:successor) }
         return if changed.empty?
 
-        next_one = Models::Part.join(Sequel.as(:parts, :next), id: Sequel[:parts][:successor_id]).select_hash(Sequel[:parts][:number], Sequel[:next][:number])
+        next_one = Models::Part.join(Sequel.as(:parts, :next), id: Sequel[:parts][:successor_id])
+          .select_hash(Sequel[:parts][:number], Sequel[:next][:number])
         next_one.merge!(changed.to_h { |change| [change.number, change.fields[:successor].last] })
-        changed.each { |change| say(change, "its successors come back to #{change.number}") if ring?(change.number, next_one) }
+        changed.each do |change|
+          say(change, "its successors come back to #{change.number}") if ring?(change.number, next_one)
+        end
       end
 
       def ring?(number, next_one)

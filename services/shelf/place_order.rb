@@ -30,8 +30,12 @@ module UprightBench
       end
 
       def call
-        order = Models::SupplierOrder.create(supplier_id: @supplier.id, ordered_by: @by.id, ordered_at: @at, request_key: @request_key)
-        parts.each { |part| Models::OrderLine.create(order_id: order.id, part_id: part.id, pieces: @wanted.fetch(part.id), cost_cents: part.cost_cents) }
+        order = Models::SupplierOrder.create(supplier_id: @supplier.id, ordered_by: @by.id, ordered_at: @at,
+          request_key: @request_key)
+        parts.each do |part|
+          Models::OrderLine.create(order_id: order.id, part_id: part.id,
+            pieces: @wanted.fetch(part.id), cost_cents: part.cost_cents)
+        end
         History.note("ordered", order, by: @by, at: @at, data: { supplier: @supplier.name, lines: parts.size })
         order.refresh
       end
@@ -43,7 +47,9 @@ module UprightBench
           raise NotFound, "There is no such part." if found.size < @wanted.size
 
           stranger = found.find { |part| part.supplier_id != @supplier.id }
-          raise Invalid, { pieces: ["#{stranger.name} (#{stranger.number}) does not come from #{@supplier.name}."] } if stranger
+          if stranger
+            raise Invalid, { pieces: ["#{stranger.name} (#{stranger.number}) does not come from #{@supplier.name}."] }
+          end
         end
       end
     end

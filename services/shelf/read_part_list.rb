@@ -5,7 +5,8 @@ require "tempfile"
 
 module UprightBench
   module Services
-    # Reads a list of parts that was kept, and writes beside it what it would change; nothing of the shelf is changed here.
+    # Reads a list of parts that was kept, and writes beside it what it would change; nothing of the shelf is changed
+    # here.
     class ReadPartList
       MOST_SHOWN = 200
       LONGEST_LINE = 64 * 1024 # bytes
@@ -21,7 +22,8 @@ module UprightBench
       # @return [Models::PartImport] read, or bad
       def self.call(import)
         changes = PartChanges.new(rows(import))
-        keep(import, state: "read", problems: Sequel.pg_array(changes.problems.first(MOST_SHOWN), :text), reading: Sequel.pg_jsonb(told(changes)))
+        keep(import, state: "read", problems: Sequel.pg_array(changes.problems.first(MOST_SHOWN), :text),
+          reading: Sequel.pg_jsonb(told(changes)))
       rescue Formats::Malformed => e
         keep(import, state: "bad", problems: Sequel.pg_array(e.problems, :text))
       end
@@ -60,14 +62,19 @@ module UprightBench
       end
 
       def self.refuse_long(line, number)
-        raise Formats::Malformed, ["Line #{number}: it is longer than #{LONGEST_LINE / 1024} kB."] if line.bytesize > LONGEST_LINE
+        return unless line.bytesize > LONGEST_LINE
+
+        raise Formats::Malformed, ["Line #{number}: it is longer than #{LONGEST_LINE / 1024} kB."]
       end
 
       def self.told(changes)
         fresh, other = changes.changes.partition(&:new?)
-        { new: fresh.size, changed: other.size, same: changes.same, new_suppliers: changes.new_suppliers.first(MOST_SHOWN), problems: changes.problems.size, digest: changes.digest,
+        { new: fresh.size, changed: other.size, same: changes.same,
+          new_suppliers: changes.new_suppliers.first(MOST_SHOWN), problems: changes.problems.size,
+          digest: changes.digest,
           shown: changes.changes.first(MOST_SHOWN).map do |change|
-            { line: change.line, number: change.number, name: change.part&.name || change.fields.dig(:name, 1), new: change.new?, fields: change.fields }
+            { line: change.line, number: change.number, name: change.part&.name || change.fields.dig(:name, 1),
+              new: change.new?, fields: change.fields }
           end }
       end
       private_class_method :keep, :copy, :write, :refuse_long, :told

@@ -4,8 +4,8 @@ require "digest"
 
 module UprightBench
   module Services
-    # Puts on the shelf what came of an order, and learns from it how long the supplier takes. When all is there, the order is
-    # closed; what will never come is closed by hand.
+    # Puts on the shelf what came of an order, and learns from it how long the supplier takes. When all is there, the
+    # order is closed; what will never come is closed by hand.
     class ReceiveOrder
       # @param number [Integer] the order's
       # @param pieces [Hash{Integer=>Integer}] by the line's id, what came now
@@ -52,7 +52,9 @@ module UprightBench
         receive
         History.note("received", @order, by: @by, at: @at, data: { pieces: @pieces.values.sum })
         LearnLeadTimes.call(@order.supplier, @pieces.keys.map { |id| lines.fetch(id).part })
-        self.class.close(@order.number, by: @by, at: @at) if @order.lines_dataset.eager(:stock_moves).all.all? { |line| line.missing.zero? }
+        if @order.lines_dataset.eager(:stock_moves).all.all? { |line| line.missing.zero? }
+          self.class.close(@order.number, by: @by, at: @at)
+        end
         @order.refresh
       end
 
@@ -62,10 +64,13 @@ module UprightBench
         @lines ||= @order.lines_dataset.eager(:part).to_hash(:id)
       end
 
-      # In the order of the parts' ids, as everybody who moves several parts does: so nobody waits for another in a ring.
+      # In the order of the parts' ids, as everybody who moves several parts does: so nobody waits for another in a
+      # ring.
       def receive
-        @pieces.sort_by { |id, _| lines[id]&.part_id || raise(NotFound, "Order #{@order.number} has no such line.") }.each do |id, count|
-          MoveStock.call(lines.fetch(id).part, pieces: count, kind: "received", order_line_id: id, request_key: key(id), by: @by, at: @at)
+        @pieces.sort_by { |id, _| lines[id]&.part_id || raise(NotFound, "Order #{@order.number} has no such line.") }
+          .each do |id, count|
+          MoveStock.call(lines.fetch(id).part, pieces: count, kind: "received", order_line_id: id, request_key: key(id),
+            by: @by, at: @at)
         end
       end
 

@@ -2,10 +2,10 @@
 
 module UprightBench
   module Services
-    # Parts on the shelf that are reserved for jobs whose customer agreed: one piece for each thing still to do, one box for all
-    # that it serves in a job.
+    # Parts on the shelf that are reserved for jobs whose customer agreed: one piece for each thing still to do, one
+    # box for all that it serves in a job.
     module ReservedParts
-      STATES = %w[settled in_work waiting].freeze
+      STATES = Core::Jobs::States::AGREED.map(&:to_s).freeze
 
       module_function
 
@@ -13,7 +13,8 @@ module UprightBench
       # @param except [Models::Job, nil] the job that asks, which may take its own
       # @return [Hash{Integer=>Integer}] part's id => pieces; 0 for the others
       def for_others(part_ids, except: nil)
-        return Hash.new(0) if to_do.where(part_id: part_ids).empty? # as mostly; the rest takes longer to plan than to answer
+        # As mostly; the rest takes longer to plan than to answer
+        return Hash.new(0) if to_do.where(part_id: part_ids).empty?
 
         items = items_of(part_ids).exclude(Sequel[:work_items][:job_id] => except&.id || 0)
         counted(items).naked.as_hash(:part_id, :pieces).tap { |reserved| reserved.default = 0 }
@@ -34,7 +35,8 @@ module UprightBench
       def pieces
         @pieces ||= begin
           box = Sequel.function(:bool_or, Sequel.~(Sequel[:parts][:contents] => Sequel.pg_jsonb({})))
-          Sequel.case([[box, Sequel.function(:count, Sequel[:work_items][:job_id]).distinct]], Sequel.function(:count).*)
+          Sequel.case([[box, Sequel.function(:count, Sequel[:work_items][:job_id]).distinct]],
+            Sequel.function(:count).*)
         end
       end
 
@@ -52,7 +54,8 @@ module UprightBench
       end
 
       def to_do
-        @to_do ||= Models::WorkItem.where(Sequel[:work_items][:action] => "replace", Sequel[:work_items][:state] => "to_do")
+        @to_do ||= Models::WorkItem.where(Sequel[:work_items][:action] => "replace",
+          Sequel[:work_items][:state] => "to_do")
       end
     end
   end

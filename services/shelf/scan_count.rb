@@ -2,8 +2,9 @@
 
 module UprightBench
   module Services
-    # Counts the shelf with a scanner: each scan is a piece of its part, a number typed is all of them. What should have lain
-    # there is kept as it was when it was counted, so that what is taken or received meanwhile stays taken and received.
+    # Counts the shelf with a scanner: each scan is a piece of its part, a number typed is all of them. What should
+    # have lain there is kept as it was when it was counted, so that what is taken or received meanwhile stays taken
+    # and received.
     class ScanCount
       MOST = 99_999
 
@@ -26,10 +27,13 @@ module UprightBench
         raise Invalid, { pieces: ["must be 0 to #{MOST}"] } if pieces && !pieces.between?(0, MOST)
 
         DB.transaction do
-          count = Models::Count.where(closed_at: nil).for_update.first || raise(Refused, "No count is under way: begin one.")
+          count = Models::Count.where(closed_at: nil).for_update.first ||
+                  raise(Refused, "No count is under way: begin one.")
           level = Models::StockLevel.where(part_id: part.id).for_update.get(:pieces) || 0
-          line = Models::CountLine.first(count_id: count.id, part_id: part.id) || Models::CountLine.new(count_id: count.id, part_id: part.id, pieces: 0)
-          line.set(pieces: pieces || (moved_on(line, level) + 1), level_pieces: level, counted_by: by.id, counted_at: at)
+          line = Models::CountLine.first(count_id: count.id, part_id: part.id) ||
+                 Models::CountLine.new(count_id: count.id, part_id: part.id, pieces: 0)
+          line.set(pieces: pieces || (moved_on(line, level) + 1), level_pieces: level, counted_by: by.id,
+            counted_at: at)
           line.save
         end
       end
@@ -43,9 +47,12 @@ module UprightBench
       # @return [Models::Part]
       # @raise [Invalid]
       def self.part_of(code)
-        raise Invalid, { code: ["The check digit is wrong: scan it again."] } if code.match?(Core::Shelf::Ean13::DIGITS) && !Core::Shelf::Ean13.valid?(code)
+        if code.match?(Core::Shelf::Ean13::DIGITS) && !Core::Shelf::Ean13.valid?(code)
+          raise Invalid, { code: ["The check digit is wrong: scan it again."] }
+        end
 
-        Models::Part.where(barcode: code).or(number: code.upcase).first || raise(Invalid, { code: ["No part on file has the code #{code[0, 40]}."] })
+        Models::Part.where(barcode: code).or(number: code.upcase)
+          .first || raise(Invalid, { code: ["No part on file has the code #{code[0, 40]}."] })
       end
 
       # @param written [Boolean] false drops it: nothing on the shelf changes
@@ -57,7 +64,8 @@ module UprightBench
 
           write(count, by, at) if written
           count.update(closed_by: by.id, closed_at: at, written: written)
-          History.note(written ? "counted the shelf" : "dropped a count", count, by: by, at: at, data: { parts: count.lines_dataset.count })
+          History.note(written ? "counted the shelf" : "dropped a count", count, by: by, at: at,
+            data: { parts: count.lines_dataset.count })
           count
         end
       end
@@ -69,7 +77,8 @@ module UprightBench
           difference = [line.difference, -level].max # no fewer than none, whatever was taken since
           next if difference.zero?
 
-          reason = "count of #{Core::Units::Day.words(Config::Zone.date(count.begun_at))}: #{line.pieces} lay there, #{line.level_pieces} should"
+          reason = "count of #{Core::Units::Day.words(Config::Zone.date(count.begun_at))}: #{line.pieces} lay there, " \
+                   "#{line.level_pieces} should"
           MoveStock.call(line.part, pieces: difference, kind: "counted", reason: reason, by: by, at: at)
         end
       end

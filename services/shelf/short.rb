@@ -35,33 +35,40 @@ module UprightBench
       end
 
       def self.row(figures, part, forecast)
-        order = Core::Shelf::Order.new(level: figures[:level], on_shelf: figures[:on_shelf], claimed: figures[:claimed], on_order: figures[:on_order],
-                                       pack_pieces: part.pack_pieces)
+        order = Core::Shelf::Order.new(level: figures[:level], on_shelf: figures[:on_shelf], claimed: figures[:claimed],
+          on_order: figures[:on_order],
+          pack_pieces: part.pack_pieces)
         Row.new(part: part, order: order, forecast: forecast)
       end
       private_class_method :row
 
       # The database leaves out the many that are not short; how many to order of the others, the core says.
       def self.dataset
-        figures_of(Models::Part.where(discontinued: false)).from_self(alias: :parts).where { level + claimed > on_shelf + on_order }
+        figures_of(Models::Part.where(discontinued: false)).from_self(alias: :parts)
+          .where { level + claimed > on_shelf + on_order }
       end
       private_class_method :dataset
 
       def self.figures_of(parts)
-        figures = { level: %i[part_forecasts level], on_shelf: %i[stock_levels pieces], claimed: %i[reserved pieces], on_order: %i[coming pieces] }
+        figures = { level: %i[part_forecasts level], on_shelf: %i[stock_levels pieces], claimed: %i[reserved pieces],
+                    on_order: %i[coming pieces] }
         columns = figures.map { |name, (table, column)| Sequel.function(:coalesce, Sequel[table][column], 0).as(name) }
-        parts.left_join(:part_forecasts, part_id: Sequel[:parts][:id]).left_join(:stock_levels, part_id: Sequel[:parts][:id])
-             .left_join(ReservedParts.all, { part_id: Sequel[:parts][:id] }, table_alias: :reserved).left_join(coming, { part_id: Sequel[:parts][:id] }, table_alias: :coming)
-             .select(Sequel[:parts][:id], *columns)
+        parts.left_join(:part_forecasts, part_id: Sequel[:parts][:id])
+          .left_join(:stock_levels, part_id: Sequel[:parts][:id])
+          .left_join(ReservedParts.all, { part_id: Sequel[:parts][:id] }, table_alias: :reserved)
+          .left_join(coming, { part_id: Sequel[:parts][:id] }, table_alias: :coming)
+          .select(Sequel[:parts][:id], *columns)
       end
       private_class_method :figures_of
 
       # What was ordered and did not come yet.
       def self.coming
-        came = Models::StockMove.exclude(order_line_id: nil).group(:order_line_id).select(:order_line_id, Sequel.function(:sum, :pieces).as(:pieces))
+        came = Models::StockMove.exclude(order_line_id: nil).group(:order_line_id)
+          .select(:order_line_id, Sequel.function(:sum, :pieces).as(:pieces))
         lines = Models::OrderLine.join(Models::SupplierOrder.waiting, { id: :order_id }, table_alias: :orders)
-                                 .left_join(came, { order_line_id: Sequel[:order_lines][:id] }, table_alias: :came)
-        left = Sequel.function(:greatest, Sequel[:order_lines][:pieces] - Sequel.function(:coalesce, Sequel[:came][:pieces], 0), 0)
+          .left_join(came, { order_line_id: Sequel[:order_lines][:id] }, table_alias: :came)
+        left = Sequel.function(:greatest, Sequel[:order_lines][:pieces] - Sequel.function(:coalesce,
+          Sequel[:came][:pieces], 0), 0)
         lines.group(:part_id).select(:part_id, Sequel.function(:sum, left).cast(Integer).as(:pieces))
       end
       private_class_method :coming

@@ -2,15 +2,17 @@
 
 module UprightBench
   module Services
-    # Which part will a due replacement take? What sits there now; else what mostly sits there in machines of the model; else
-    # the maker's own that is listed for the model; else what fits best. Where that is no longer made, what took its place.
+    # Which part will a due replacement take? What sits there now; else what mostly sits there in machines of the
+    # model; else the maker's own that is listed for the model; else what fits best. Where that is no longer made, what
+    # took its place.
     class WhichPart
       include Enumerable
 
       # @return [Hash{Integer=>Integer}] part that is no longer made => the newest that took its place
       def self.heirs
         next_one = Models::Part.exclude(successor_id: nil).select_hash(:id, :successor_id)
-        Models::Part.where(discontinued: true, id: next_one.keys).select_map(:id).to_h { |id| [id, newest(id, next_one)] }
+        Models::Part.where(discontinued: true, id: next_one.keys).select_map(:id)
+          .to_h { |id| [id, newest(id, next_one)] }
       end
 
       # A chain that runs in a ring ends where it began.
@@ -50,13 +52,16 @@ module UprightBench
       def mostly_fitted(asked)
         return {} if asked.empty?
 
-        counted = Models::Fitting.in_place.join(:machines, id: :machine_id).exclude(part_id: nil).where(Sequel[:machines][:sheet_id] => asked.map(&:first).uniq)
-                                 .group(:sheet_id, :position, :part_id).select(:sheet_id, :position, :part_id, Sequel.function(:count).*.as(:count)).naked
-        counted.order(:count, Sequel.desc(:part_id)).to_h { |row| [[row[:sheet_id], row[:position]], row[:part_id]] }.slice(*asked)
+        counted = Models::Fitting.in_place.join(:machines, id: :machine_id).exclude(part_id: nil)
+          .where(Sequel[:machines][:sheet_id] => asked.map(&:first).uniq)
+          .group(:sheet_id, :position, :part_id).select(:sheet_id, :position, :part_id,
+            Sequel.function(:count).*.as(:count)).naked
+        counted.order(:count, Sequel.desc(:part_id)).to_h { |row| [[row[:sheet_id], row[:position]], row[:part_id]] }
+          .slice(*asked)
       end
 
-      # What is listed without a condition, the cheapest a month first: all models at once, as one after the other would take
-      # a minute in a shop of thousands.
+      # What is listed without a condition, the cheapest a month first: all models at once, as one after the other
+      # would take a minute in a shop of thousands.
       def listed(asked)
         return {} if asked.empty?
 
@@ -64,17 +69,24 @@ module UprightBench
         parts = Models::Part.where(pattern: false, discontinued: false)
         rules = Models::FitRule.where(body_style: nil, serial_from: nil, serial_to: nil)
         found = Models::Sheet.where(Sequel[:sheets][:id] => asked.map(&:first).uniq)
-                             .join(rules, { model_title: Sequel.join([:maker, " ",
-                                                                      :model_name]) }, table_alias: :rules).join(parts, { id: Sequel[:rules][:part_id] }, table_alias: :listed)
-                             .distinct(Sequel[:sheets][:id], :position).order(Sequel[:sheets][:id], :position, a_month, Sequel[:listed][:number])
-        found.naked.select_map([Sequel[:sheets][:id], :position, :part_id]).to_h { |sheet_id, position, part_id| [[sheet_id, position], part_id] }.slice(*asked)
+          .join(rules, { model_title: Sequel.join([
+            :maker, " ", :model_name
+          ]) }, table_alias: :rules)
+          .join(parts, { id: Sequel[:rules][:part_id] },
+            table_alias: :listed)
+          .distinct(Sequel[:sheets][:id], :position)
+          .order(Sequel[:sheets][:id], :position, a_month, Sequel[:listed][:number])
+        found.naked.select_map([Sequel[:sheets][:id], :position, :part_id])
+          .to_h { |sheet_id, position, part_id| [[sheet_id, position], part_id] }.slice(*asked)
       end
 
-      # By the family, with what the place asks for: one model after the other. What only has the size is a guess, and nothing
-      # is ordered on a guess.
+      # By the family, with what the place asks for: one model after the other. What only has the size is a guess, and
+      # nothing is ordered on a guess.
       def best(asked)
         sheets = Models::Sheet.where(id: asked.map(&:first).uniq).to_hash(:id)
-        of_a_family(asked).group_by(&:first).flat_map { |sheet_id, places| best_of(sheets.fetch(sheet_id), places.map(&:last)) }.to_h
+        of_a_family(asked).group_by(&:first).flat_map do |sheet_id, places|
+          best_of(sheets.fetch(sheet_id), places.map(&:last))
+        end.to_h
       end
 
       def of_a_family(asked)
@@ -82,7 +94,8 @@ module UprightBench
 
         versions = Models::SheetVersion.select(:id, Sequel.lit("content ->> 'family'").as(:family))
         found = Models::Sheet.where(Sequel[:sheets][:id] => asked.map(&:first).uniq)
-                             .join(versions, { id: Sequel[:sheets][:current_version_id] }, table_alias: :versions).join(:fit_rules, family: Sequel[:versions][:family])
+          .join(versions, { id: Sequel[:sheets][:current_version_id] }, table_alias: :versions)
+          .join(:fit_rules, family: Sequel[:versions][:family])
         found.naked.distinct.select_map([Sequel[:sheets][:id], :position]) & asked
       end
 

@@ -11,7 +11,8 @@ module UprightBench
       # @param role [String] technician, counter or owner
       # @return [Models::Person]
       def call(name:, email:, role:, password:, at:)
-        Models::Person.create(name: name, email: email, role: role, password_hash: BCrypt::Password.create(password), created_at: at)
+        Models::Person.create(name: name, email: email, role: role, password_hash: BCrypt::Password.create(password),
+          created_at: at)
       end
     end
   end

@@ -5,7 +5,8 @@ require "securerandom"
 
 module UprightBench
   module Services
-    # The first account of a shop that has none: whoever can read the console of the start gets an address that works once.
+    # The first account of a shop that has none: whoever can read the console of the start gets an address that works
+    # once.
     module FirstOwner
       GOOD_FOR_SECONDS = 24 * 3600
       LEAST_LETTERS = 12
@@ -40,7 +41,9 @@ module UprightBench
       # @raise [NotFound] when the key is not good, or was used
       def call(key, person:, shop:, at:)
         DB.transaction do
-          raise NotFound, "This address is not good, or was used already." if there? || keys(key, at).update(used_at: at).zero?
+          if there? || keys(key, at).update(used_at: at).zero?
+            raise NotFound, "This address is not good, or was used already."
+          end
 
           owner = AddPerson.call(**person, role: "owner", at: at)
           Models::Shop.dataset.insert_conflict(target: :id, update: shop).insert(id: 1, **shop)

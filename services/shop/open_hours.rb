@@ -2,8 +2,8 @@
 
 module UprightBench
   module Services
-    # The shop's open hours, as the core asks for them. A day's stretches are kept once computed, since a bench asks for the
-    # same few days again and again.
+    # The shop's open hours, as the core asks for them. A day's stretches are kept once computed, since a bench asks
+    # for the same few days again and again.
     class OpenHours
       SEARCHED_DAYS = 400 # a shop that stays closed for longer is closed
       KEPT = 4
@@ -29,7 +29,9 @@ module UprightBench
         @closed_days = closed_days
         @days = {}
         refuse("no day is open") if @hours.values.all?(&:empty?)
-        refuse("a day closes before it opens, or opens twice at once") unless @hours.values.all? { |times| forward?(times) }
+        return if @hours.values.all? { |times| forward?(times) }
+
+        refuse("a day closes before it opens, or opens twice at once")
       end
 
       # @return [Time] so many open minutes later
@@ -62,7 +64,7 @@ module UprightBench
       # @return [Array<Array(Time, Time)>] the open stretches of a day, none when closed
       def stretches(date)
         @days[date] ||= times_of(date).map { |times| times.map { |minute| Config::Zone.moment(@zone, date, minute) } }
-                                      .select { |from, till| from < till }.freeze
+          .select { |from, till| from < till }.freeze
       end
 
       # @return [Date] the day itself when open, else the next open one
@@ -72,7 +74,8 @@ module UprightBench
       end
 
       # @param from [Date]
-      # @return [Date] the day itself when open, else the last open one before it that is not before `from`; else the next
+      # @return [Date] the day itself when open, else the last open one before it that is not before `from`; else the
+      #   next
       def last_open_day(date, from:)
         (from..date).reverse_each.find { |day| stretches(day).any? } || open_day([date, from].max)
       end
@@ -90,7 +93,9 @@ module UprightBench
       end
 
       def forward?(times)
-        times.flatten.each_cons(2).with_index.all? { |(one, next_one), index| index.even? ? one < next_one : one <= next_one }
+        times.flatten.each_cons(2).with_index.all? do |(one, next_one), index|
+          index.even? ? one < next_one : one <= next_one
+        end
       end
 
       def refuse(why)

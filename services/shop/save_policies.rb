@@ -14,7 +14,10 @@ module UprightBench
           values.each { |key, value| keep(key, value, by, at) }
           History.note("changed policies", Models::Shop.the, by: by, at: at, data: values)
           changed = before.to_a - Policies.now.household_factors.to_a
-          RecomputeDues.ask(why: "how much a household shortens was changed", by: by, at: at, traits: changed.map(&:first)) if changed.any?
+          if changed.any?
+            RecomputeDues.ask(why: "how much a household shortens was changed", by: by, at: at,
+              traits: changed.map(&:first))
+          end
         end
       end
 

@@ -5,9 +5,9 @@ require "openssl"
 
 module UprightBench
   module Services
-    # Slows down whoever guesses passwords, and nobody else: failures are counted for an account together with the address they
-    # came from, and for the address over all accounts. So nobody can lock another one's account. An account that there is
-    # not is counted like one that there is.
+    # Slows down whoever guesses passwords, and nobody else: failures are counted for an account together with the
+    # address they came from, and for the address over all accounts. So nobody can lock another one's account. An
+    # account that there is not is counted like one that there is.
     class SignInTries
       SWEEP = 50 # one try in so many clears away what is forgotten
 
@@ -21,8 +21,8 @@ module UprightBench
         @delays = { @pair => Core::Access::Delay::OF_A_PAIR, @address => Core::Access::Delay::OF_AN_ADDRESS }
       end
 
-      # Counts a try as failed before it is looked at, unless it comes too early: of many at once no more are looked at than of
-      # as many in a row.
+      # Counts a try as failed before it is looked at, unless it comes too early: of many at once no more are looked at
+      # than of as many in a row.
       # @param at [Time]
       # @return [Integer, nil] seconds to wait; nil when it may be tried now
       def begin(at:)

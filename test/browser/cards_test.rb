@@ -13,7 +13,8 @@ class CardsBrowserTest < BrowserTest
   def due_in(days, **fields)
     machine = new_machine("Brackwater Loft K", **fields)
     Services::SetClocks.call(machine, on: today)
-    Models::Due.running.where(machine_id: machine.id).update(due_on: today + days, early_on: today, late_on: today + days)
+    Models::Due.running.where(machine_id: machine.id).update(due_on: today + days, early_on: today,
+      late_on: today + days)
     machine.customer
   end
 

@@ -27,7 +27,7 @@ class IntakeBrowserTest < BrowserTest
     assert_css "h1", text: "#{machine.sheet.title}, Repeat Customer"
     keys += count_keys("1", "6", "n", "m")
 
-    assert_field "In the customer's words", with: "pulses, smells"
+    assert_field "Complaint", with: "pulses, smells"
     keys += count_keys(:Enter)
 
     assert_css "#row-roll"
@@ -45,9 +45,8 @@ class IntakeBrowserTest < BrowserTest
     fill_in "Customer or machine", with: "Repaet Custom"
 
     assert_css ".hit", text: machine.serial_number
-    taps = [-> { find(".hit", text: machine.serial_number).click }, -> { click_button "pulses" }, -> { check "None of these" }, -> { check "Made safe" }, lambda {
-      click_button "Take it in"
-    }]
+    taps = [-> { find(".hit", text: machine.serial_number).click }, -> { click_button "pulses" },
+            -> { check "None of these" }, -> { check "Made safe" }, -> { click_button "Take it in" }]
     taps.each(&:call)
 
     assert_css "#row-roll"
@@ -82,7 +81,7 @@ class IntakeBrowserTest < BrowserTest
     click_button "Take it in"
 
     assert_css "#pictures-error", text: "is no picture"
-    assert_field "In the customer's words", with: "smells"
+    assert_field "Complaint", with: "smells"
     attach_file "Camera or file", picture(20).path
     click_button "Take it in"
 
@@ -126,21 +125,25 @@ class IntakeBrowserTest < BrowserTest
     owner = known_machine.customer
     sign_in
     visit "/take-in/many?customer_id=#{owner.id}"
-    fill_in "Or paste it here", with: "maker,model,serial_number,complaint\nOstrel,Stride 36,F-1,weak\nOstrel,Stride 37,F-2,\n"
+    fill_in "Or paste it here", with: "maker,model,serial_number,complaint\nOstrel,Stride 36,F-1,weak\nOstrel,Stride " \
+                                      "37,F-2,\n"
     check "I looked at each"
     check "Each is unplugged"
     click_button "Take them in"
 
     assert_text "Line 3: there is no sheet of Ostrel Stride 37"
     assert_empty Models::Machine.where(serial_number: "F-1")
-    fill_in "Or paste it here", with: "maker,model,serial_number,complaint\nOstrel,Stride 36,F-1,weak\nOstrel,Stride 36,F-2,\n"
+    fill_in "Or paste it here", with: "maker,model,serial_number,complaint\nOstrel,Stride 36,F-1,weak\nOstrel,Stride " \
+                                      "36,F-2,\n"
     check "Hallmoor Dart M"
     click_button "Take them in"
 
     assert_css "h1", text: "3 machines taken in"
-    assert_equal ["half-yearly service", "weak", "half-yearly service"], Models::Job.order(Sequel.desc(:id)).limit(3).select_map(:complaint).reverse
+    assert_equal ["half-yearly service", "weak", "half-yearly service"],
+      Models::Job.order(Sequel.desc(:id)).limit(3).select_map(:complaint).reverse
     assert_equal "%PDF",
-                 evaluate_async_script("fetch(document.querySelector('.under-title .btn').href).then((answer) => answer.text()).then((text) => arguments[0](text.slice(0, 4)))")
+      evaluate_async_script("fetch(document.querySelector('.under-title .btn').href).then((answer) => " \
+                            "answer.text()).then((text) => arguments[0](text.slice(0, 4)))")
   end
 
   def test_what_came_with_it_is_counted_out_again

@@ -35,7 +35,11 @@ class SheetsBrowserTest < BrowserTest
     find("#draft .path-list a", text: "Pre-motor filter").click
     find_by_id("material").click
     press [:Control, "a"], "felt", :Tab, "7", :Tab, "90", :Tab
-    wait_for("all three") { place("pre-filter").then { |one| [one.material, one.minutes, one.refit_order] } == ["felt", 7, 90] }
+    wait_for("all three") do
+      place("pre-filter").then { |one| [one.material, one.minutes, one.refit_order] } == [
+        "felt", 7, 90
+      ]
+    end
 
     assert_field "minutes", with: "7"
     assert_field "refit_order", with: "90"

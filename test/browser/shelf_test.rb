@@ -13,7 +13,8 @@ class ShelfBrowserTest < BrowserTest
     parts.each do |part|
       Services::CountStock.call(part, pieces: 0, reason: "test", by: owner, at: NOW)
       DB[:part_forecasts].where(part_id: part.id).delete
-      DB[:part_forecasts].insert(part_id: part.id, days: 10, from_dues: 1, from_walk_ins: 0.5, level: 3, weeks: Sequel.pg_array([0.3] * 13, :real), walk_ins_a_week: 0.2, tasks: 4)
+      DB[:part_forecasts].insert(part_id: part.id, days: 10, from_dues: 1, from_walk_ins: 0.5, level: 3,
+        weeks: Sequel.pg_array([0.3] * 13, :real), walk_ins_a_week: 0.2, tasks: 4)
     end
     sign_in
     visit "/shelf/short"

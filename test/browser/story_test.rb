@@ -11,7 +11,8 @@ class StoryTest < BrowserTest
   # What is seen on the walk, place by place: the keys of the measure, and what a finger would tap.
   WALK = { "roll" => %w[1 roll-turns-free], "neck" => %w[1 neck-state-clear], "wand" => %w[1 wand-state-clear],
            "contacts" => %w[2 contacts-state-dirty], "bin" => ["70", nil], "bin-seal" => %w[2 bin-seal-state-dirty],
-           "screen" => %w[1 screen-state-clear], "cyclone-gasket" => %w[1 cyclone-gasket-state-clean], "pre-filter" => %w[5 pre-filter-grey-5],
+           "screen" => %w[1 screen-state-clear], "cyclone-gasket" => %w[1 cyclone-gasket-state-clean],
+           "pre-filter" => %w[5 pre-filter-grey-5],
            "motor" => %w[1 motor-state-even], "battery" => %w[1 battery-state-sound] }.freeze
 
   def teardown
@@ -51,7 +52,10 @@ class StoryTest < BrowserTest
 
     assert_text "Something went wrong"
     COMPLAINTS.clear # of the 500
-    DB.transaction(savepoint: true) { Models::Customer.create(name: "Quenby Test", phone: "555-0177", email: "x" * 300, created_by: owner.id) }
+    DB.transaction(savepoint: true) do
+      Models::Customer.create(name: "Quenby Test", phone: "555-0177", email: "x" * 300,
+        created_by: owner.id)
+    end
   rescue Sequel::Error => e
     Config::Report.error(e)
   end
@@ -93,7 +97,7 @@ class StoryTest < BrowserTest
     click_button "Take it in"
 
     assert_text "Tick this once it is unplugged"
-    assert_field "In the customer's words", with: "pulses"
+    assert_field "Complaint", with: "pulses"
     check "None of these"
     check "Made safe: it is unplugged, or its battery is out"
     click_button "Take it in"
@@ -161,7 +165,8 @@ class StoryTest < BrowserTest
     assert_css "h2", text: "Estimate"
     marks = Models::Finding.where(job_id: job.id).select_hash(:position, :verdict)
 
-    assert_equal %w[wash replace clean clean clean leave], marks.values_at("pre-filter", "post-filter", "bin", "contacts", "bin-seal", "roll")
+    assert_equal %w[wash replace clean clean clean leave],
+      marks.values_at("pre-filter", "post-filter", "bin", "contacts", "bin-seal", "roll")
     assert_equal 12, marks.size
     assert_equal "looked_over", job.state
   end
@@ -173,7 +178,10 @@ class StoryTest < BrowserTest
 
       assert_text "HD-3020: does not fit, has no twist lock"
     end
-    within("#item-#{item(job, 'pre-filter').id}") { find("button", text: "New one now: Pre-motor filter, Dart M").click }
+    within("#item-#{item(job, 'pre-filter').id}") do
+      find("button", text: "New one now: Pre-motor filter, Dart M")
+        .click
+    end
 
     assert_css "#item-#{item(job, 'pre-filter').id} .part-chosen", text: "HD-2010"
     within("#item-#{item(job, 'pre-filter').id}") { find("button", text: "Wash it").click }
@@ -189,7 +197,8 @@ class StoryTest < BrowserTest
     @stock = part("HD-2020").stock
 
     assert_equal %w[bin pre-filter contacts bin-seal post-filter], job.work_items.map(&:position)
-    { "bin" => "Cleaned", "pre-filter" => "Washed: to the rack", "contacts" => "Cleaned", "bin-seal" => "Cleaned", "post-filter" => "Fitted" }.each do |position, words|
+    { "bin" => "Cleaned", "pre-filter" => "Washed: to the rack", "contacts" => "Cleaned", "bin-seal" => "Cleaned",
+      "post-filter" => "Fitted" }.each do |position, words|
       within("#item-#{item(job, position).id}") { click_button words }
 
       assert_css "#item-#{item(job, position).id}.work-done"
@@ -208,7 +217,8 @@ class StoryTest < BrowserTest
 
     assert_css "caption", text: "Next due"
     assert_equal 1, Models::Fitting.in_place.first(machine_id: job.machine_id, position: "pre-filter").wash_count
-    assert_equal [today, part("HD-2020").id], Models::Fitting.in_place.first(machine_id: job.machine_id, position: "post-filter").values.values_at(:fitted_on, :part_id)
+    assert_equal [today, part("HD-2020").id], Models::Fitting.in_place.first(machine_id: job.machine_id,
+      position: "post-filter").values.values_at(:fitted_on, :part_id)
     assert_equal [today >> 24, today >> 24], due("post-filter", "replace").values.values_at(:due_on, :late_on)
     assert_equal (today + (((today >> 1) - today) * 0.75).floor), due("pre-filter", "wash").due_on
     assert_equal "%PDF", paper("labels.pdf")
@@ -223,11 +233,13 @@ class StoryTest < BrowserTest
   end
 
   def two_days_later
-    Models::RackStay.where(off_at: nil).update(%i[washed_at dry_at ready_at].to_h { |name| [name, Sequel.lit("#{name} - interval '2 days'")] })
+    earlier = %i[washed_at dry_at ready_at].to_h { |name| [name, Sequel.lit("#{name} - interval '2 days'")] }
+    Models::RackStay.where(off_at: nil).update(earlier)
   end
 
   def paper(name)
-    evaluate_async_script("fetch('/jobs/#{job.number}/#{name}').then((answer) => answer.text()).then((text) => arguments[0](text.slice(0, 4)))")
+    evaluate_async_script("fetch('/jobs/#{job.number}/#{name}').then((answer) => answer.text()).then((text) => " \
+                          "arguments[0](text.slice(0, 4)))")
   end
 
   # The roll was left, and is due since it is more than a year old.

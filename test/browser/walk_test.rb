@@ -145,8 +145,8 @@ class WalkBrowserTest < BrowserTest
 
   AWAY_SECONDS = 30
 
-  # The server is there all the time, its database is not for half a minute: nothing that was entered is lost, the page says what is going
-  # on, and nobody has to do anything when it is back.
+  # The server is there all the time, its database is not for half a minute: nothing that was entered is lost, the page
+  # says what is going on, and nobody has to do anything when it is back.
   def test_the_database_goes_away_and_comes_back
     job = take_in
     door = DatabaseDoor.new(TestDatabase.url)
@@ -183,8 +183,8 @@ class WalkBrowserTest < BrowserTest
     door&.shut
   end
 
-  # What the server cannot take today it may take tomorrow: an answer that says neither "taken" nor what is wrong ends nothing, and the other
-  # places go on.
+  # What the server cannot take today it may take tomorrow: an answer that says neither "taken" nor what is wrong ends
+  # nothing, and the other places go on.
   def test_an_entry_that_the_server_stumbles_over_is_kept_and_tried_again
     job = take_in
     sign_in
@@ -216,8 +216,14 @@ class WalkBrowserTest < BrowserTest
   def start_server(env = {})
     @port ||= TCPServer.open("127.0.0.1", 0) { |socket| socket.addr[1] }
     @host = "http://127.0.0.1:#{@port}"
-    @server = Process.spawn({ "PORT" => @port.to_s, **env }, "bundle", "exec", "puma", "-C", "config/puma.rb", chdir: TestDatabase::ROOT, pgroup: true, %i[out err] => File::NULL)
-    wait_for("the server") { TCPSocket.open("127.0.0.1", @port).close || true rescue false } # rubocop:disable Style/RescueModifier
+    @server = Process.spawn({ "PORT" => @port.to_s, **env }, "bundle", "exec", "puma", "-C", "config/puma.rb",
+      chdir: TestDatabase::ROOT, pgroup: true, %i[out err] => File::NULL)
+    wait_for("the server") do
+      TCPSocket.open("127.0.0.1", @port)
+        .close || true
+    rescue StandardError
+      false
+    end
   end
 
   def stop_server

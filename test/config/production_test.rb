@@ -5,14 +5,16 @@ require "open3"
 require_relative "../test_helper"
 require_relative "../../launch/shell"
 
-# In production nothing opens with a password that everybody knows, and the first owner comes in by an address that works once.
+# In production nothing opens with a password that everybody knows, and the first owner comes in by an address that
+# works once.
 class ProductionTest < AppTest
   START = File.join(TestDatabase::ROOT, "bin/start")
 
   def in_production(**more)
     Dir.mktmpdir("ub", "/var/tmp") do |folder|
       port = Launch::Shell.free_port.to_s
-      yield({ "APP_ENV" => "production", "STATE_DIR" => folder, "PORT" => port, "PUBLIC_URL" => "http://127.0.0.1:#{port}", "SESSION_SECRET" => nil, **more })
+      yield({ "APP_ENV" => "production", "STATE_DIR" => folder, "PORT" => port,
+              "PUBLIC_URL" => "http://127.0.0.1:#{port}", "SESSION_SECRET" => nil, **more })
     end
   end
 
@@ -24,7 +26,8 @@ class ProductionTest < AppTest
       assert_match(/This shop cannot be opened: this database holds the demo's accounts/, out)
       refute_includes out, Demo::Load::PASSWORD
       [%w[bundle exec puma -C config/puma.rb], ["bin/worker"]].each do |command|
-        out, status = Open3.capture2e(env.merge("DATABASE_OWNER_URL" => nil), "timeout", "60", *command, chdir: TestDatabase::ROOT)
+        out, status = Open3.capture2e(env.merge("DATABASE_OWNER_URL" => nil), "timeout", "60", *command,
+          chdir: TestDatabase::ROOT)
 
         refute_predicate status, :success?
         assert_match(/demo's accounts/, out)
@@ -52,7 +55,9 @@ class ProductionTest < AppTest
           open_the_shop(env, key)
 
           assert_equal "404", get(env, "/first/#{key}").code
-          assert_empty(Dir.glob("**/*", base: env["STATE_DIR"]).reject { |name| File.stat(File.join(env["STATE_DIR"], name)).mode.nobits?(0o077) }, "what others may look at")
+          assert_empty(Dir.glob("**/*", base: env["STATE_DIR"])
+            .reject { |name| File.stat(File.join(env["STATE_DIR"], name)).mode.nobits?(0o077) },
+            "what others may look at")
           assert_path_exists File.join(env["STATE_DIR"], "keys.json")
         end
       end
@@ -70,7 +75,8 @@ class ProductionTest < AppTest
     deadline = Time.now + 90
     until words.include?("Ctrl-C stops everything")
       flunk "it did not start: #{words}" if Time.now > deadline
-      words << reader.read_nonblock(4096, exception: false).then { |read| read == :wait_readable ? (sleep(0.1) && "") : read.to_s }
+      words << reader.read_nonblock(4096, exception: false)
+        .then { |read| read == :wait_readable ? (sleep(0.1) && "") : read.to_s }
     end
     yield words
   ensure
@@ -81,8 +87,10 @@ class ProductionTest < AppTest
   def open_the_shop(env, key)
     page = get(env, "/first/#{key}")
     cookie = page["set-cookie"][/\A[^;]+/]
-    typed = { "_csrf" => page.body[/name="_csrf" value="([^"]+)"/, 1], "name" => "Ada Own", "email" => "ada@shop.example",
-              "password" => "a long pass phrase", "again" => "a short one", "shop_name" => "Own Shop", "street" => "Quay 1", "town" => "Here", "phone" => "555-0123" }
+    typed = { "_csrf" => page.body[/name="_csrf" value="([^"]+)"/, 1], "name" => "Ada Own",
+              "email" => "ada@shop.example",
+              "password" => "a long pass phrase", "again" => "a short one", "shop_name" => "Own Shop",
+              "street" => "Quay 1", "town" => "Here", "phone" => "555-0123" }
     answer = post(env, "/first/#{key}", typed, cookie)
 
     assert_equal "422", answer.code
@@ -91,8 +99,9 @@ class ProductionTest < AppTest
 
     assert_equal ["303", "/login"], [answer.code, answer["location"]]
     page = get(env, "/login")
-    answer = post(env, "/login", { "_csrf" => page.body[/name="_csrf" value="([^"]+)"/, 1], "login" => "ada@shop.example", "password" => "a long pass phrase" },
-                  page["set-cookie"][/\A[^;]+/])
+    answer = post(env, "/login", { "_csrf" => page.body[/name="_csrf" value="([^"]+)"/, 1],
+      "login" => "ada@shop.example", "password" => "a long pass phrase" },
+      page["set-cookie"][/\A[^;]+/])
 
     assert_equal ["302", "/"], [answer.code, answer["location"]]
     home = get(env, "/", answer["set-cookie"][/\A[^;]+/])

@@ -16,13 +16,17 @@ class ShippedFilesTest < AppTest
       rows = %w[a.js b.js].map { |name| { file: "public/vendor/#{name}", sha256: "0" } }
       root.join("public/vendor/manifest.json").write(JSON.generate(rows))
 
-      assert_equal ["public/vendor/a.js has changed", "public/vendor/b.js is missing", "public/vendor/c.js is not in the manifest"], Config::Vendored.new(root).problems
+      assert_equal ["public/vendor/a.js has changed", "public/vendor/b.js is missing",
+                    "public/vendor/c.js is not in the manifest"], Config::Vendored.new(root).problems
     end
   end
 
   def test_no_page_names_another_host
     files = Dir.glob("{screens/**/*.erb,public/*.{css,js},web/*.rb}", base: TestDatabase::ROOT)
-    strangers = files.flat_map { |file| File.read(File.join(TestDatabase::ROOT, file)).scan(%r{(?:src|href|url\()\s*=?\s*["'(]?\s*(https?:)?//[^"')\s]+}) }
+    strangers = files.flat_map do |file|
+      File.read(File.join(TestDatabase::ROOT, file))
+        .scan(%r{(?:src|href|url\()\s*=?\s*["'(]?\s*(https?:)?//[^"')\s]+})
+    end
 
     assert_empty strangers
   end

@@ -56,10 +56,19 @@ class StorageTest < DatabaseTest
   def test_pictures_that_find_no_room_say_so
     store = Object.new
     store.define_singleton_method(:put) { |*| raise Errno::ENOSPC }
-    prepared = [Pictures::Prepare::Prepared.new(digest: "a" * 64, width: 1, height: 1, sizes: { full: "x", small: "x" })]
+    prepared = [Pictures::Prepare::Prepared.new(digest: "a" * 64, width: 1, height: 1,
+      sizes: { full: "x", small: "x" })]
     job = take_in
     said = nil
-    capture_io { said = Pictures::Store.stub(:ours, store) { assert_raises(Services::Refused) { Services::AddPictures.call(job.number, prepared, by: owner, at: NOW) } } }
+    capture_io do
+      said = Pictures::Store.stub(:ours,
+        store) do
+        assert_raises(Services::Refused) do
+          Services::AddPictures.call(job.number, prepared, by: owner,
+            at: NOW)
+        end
+      end
+    end
 
     assert_match(/disk is full/, said.message)
     assert_equal 0, Models::Picture.where(job_id: job.id).count

@@ -14,7 +14,8 @@ class DemoTest < DatabaseTest
   end
 
   def test_the_bench_has_every_state_and_a_stop
-    assert_equal (Core::Jobs::States::IN_SHOP - [:referred]).sort, Models::Job.in_shop.select_map(:state).uniq.map(&:to_sym).sort
+    assert_equal (Core::Jobs::States::IN_SHOP - [:referred]).sort,
+      Models::Job.in_shop.select_map(:state).uniq.map(&:to_sym).sort
     refute_empty Models::Stop.standing
   end
 
@@ -29,7 +30,10 @@ class DemoTest < DatabaseTest
 
   def test_the_shelf_has_gaps
     assert_includes Models::StockLevel.select_map(:pieces), 0
-    Models::StockLevel.all.each { |level| assert_equal level.pieces, Models::StockMove.where(part_id: level.part_id).sum(:pieces) }
+    Models::StockLevel.all.each do |level|
+      assert_equal level.pieces,
+        Models::StockMove.where(part_id: level.part_id).sum(:pieces)
+    end
   end
 
   def test_the_same_seed_gives_the_same_people

@@ -19,7 +19,8 @@ class TenYearsTest < CommittedTest
     kept = constraints
     Demo::TenYears::Bulk.new(Demo::TenYears::Catalogue.new(owner.id, share: 0.01).all, say: proc {}).call
 
-    assert_equal({ sheets: 60, parts: 200, fit_rules: 2000 }, before.to_h { |table, count| [table, DB[table].count - count] })
+    assert_equal({ sheets: 60, parts: 200, fit_rules: 2000 },
+      before.to_h { |table, count| [table, DB[table].count - count] })
     assert_equal kept, constraints
     assert_predicate Models::Sheet.order(:id).last.to_core.positions, :any?
   end
@@ -38,7 +39,8 @@ class TenYearsTest < CommittedTest
 
   # As many as the policy allows, and what was written to often enough is left alone.
   def test_what_is_due_was_carded_as_the_shop_would_have
-    lines = Models::CardLine.join(:cards, id: :card_id).where(Sequel[:cards][:customer_id] => Models::Customer.where(Sequel.like(:email, "c%@example.org")).select(:id))
+    lines = Models::CardLine.join(:cards, id: :card_id)
+      .where(Sequel[:cards][:customer_id] => Models::Customer.where(Sequel.like(:email, "c%@example.org")).select(:id))
 
     assert_operator lines.count, :>, 100
     assert_equal [1, 2, 3], lines.distinct.select_order_map(Sequel[:card_lines][:attempt])

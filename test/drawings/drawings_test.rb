@@ -24,9 +24,8 @@ class DrawingsTest < AppTest
   end
 
   def test_the_ribbon_marks_what_was_found_and_what_is_in_hand
-    svg = Drawings::Ribbon.new(sheet: core("hallmoor-dart-m"), marks: { "roll" => :replace }, notes: { "roll" => "worn <out>" }, current: "roll", link: lambda { |key|
-      key
-    }).draw(Drawings::Ribbon::WIDE, "x")
+    svg = Drawings::Ribbon.new(sheet: core("hallmoor-dart-m"), marks: { "roll" => :replace },
+      notes: { "roll" => "worn <out>" }, current: "roll", link: ->(key) { key }).draw(Drawings::Ribbon::WIDE, "x")
     link = read(svg).at_xpath("//a[@data-position='roll']")
 
     assert_equal ["R Brush roll: worn <out>", "true"], [link["aria-label"], link["aria-current"]]
@@ -45,9 +44,10 @@ class DrawingsTest < AppTest
   def test_no_drawing_brings_a_style
     policy = Core::Findings::Policy.new
     place = core("ostrel-stride-36").position("brush-front")
-    drawings = [Drawings::Mark.image(:wash), Drawings::RackClock.new(share: 0.5, label: "wet").render, Drawings::Horizon.new(Array.new(3) do |week|
-      { label: nil, count: week, overdue: week.zero?, href: "/cards", words: "x", chosen: week == 1 }
-    end).render,
+    drawings = [Drawings::Mark.image(:wash), Drawings::RackClock.new(share: 0.5, label: "wet").render,
+                Drawings::Horizon.new(Array.new(3) do |week|
+                  { label: nil, count: week, overdue: week.zero?, href: "/cards", words: "x", chosen: week == 1 }
+                end).render,
                 years, Drawings::Gauge.new(position: place, observed: { standout_mm: 3 }, policy: policy).render]
     drawings.each do |svg|
       read(svg)
@@ -58,9 +58,13 @@ class DrawingsTest < AppTest
   end
 
   def years
-    lane = Drawings::Years::Lane.new(name: "Motor filter", fitted: [[nil, Date.new(2024, 5, 1)], [Date.new(2024, 5, 1), nil]], done: [[Date.new(2025, 1, 2), "wash done"]],
-                                     found: [[Date.new(2025, 1, 1), "found: grey <5>"]], due: [Date.new(2026, 5, 1), Date.new(2026, 4, 1), Date.new(2039, 1, 1), "replace due"])
-    Drawings::Years.new(lanes: [lane, lane], jobs: [Date.new(2024, 5, 1), Date.new(2025, 1, 1)], today: Date.new(2026, 3, 2)).render
+    lane = Drawings::Years::Lane.new(name: "Motor filter",
+      fitted: [[nil, Date.new(2024, 5, 1)], [Date.new(2024, 5, 1), nil]], done: [[Date.new(2025, 1, 2), "wash done"]],
+      found: [[Date.new(2025, 1, 1), "found: grey <5>"]],
+      due: [Date.new(2026, 5, 1), Date.new(2026, 4, 1), Date.new(2039, 1, 1),
+            "replace due"])
+    Drawings::Years.new(lanes: [lane, lane], jobs: [Date.new(2024, 5, 1), Date.new(2025, 1, 1)],
+      today: Date.new(2026, 3, 2)).render
   end
 
   # From the first date to the last, and no further than the drawing is wide.
@@ -72,14 +76,16 @@ class DrawingsTest < AppTest
 
     boxes.flatten.each { |x| assert_includes 0..1200, x }
     assert_operator svg.at_xpath(".//rect[@class='due-box']")["x"].to_f, :>, now
-    assert_in_delta now, svg.xpath(".//rect[@class='fitted-bar']").first.then { |bar| bar["x"].to_f + bar["width"].to_f }, 0.2
+    assert_in_delta now, svg.xpath(".//rect[@class='fitted-bar']")
+      .first.then { |bar| bar["x"].to_f + bar["width"].to_f }, 0.2
   end
 
   # The bristles end where they were measured: 4 px a millimetre below the bars.
   def test_the_brush_gauge_is_to_scale
     place = core("ostrel-stride-36").position("brush-front")
     ends = [8, 3, 0].map do |mm|
-      svg = Drawings::Gauge.new(position: place, observed: { standout_mm: mm }, policy: Core::Findings::Policy.new).render
+      svg = Drawings::Gauge.new(position: place, observed: { standout_mm: mm }, policy: Core::Findings::Policy.new)
+        .render
       read(svg).at_xpath("//line[@class='bristle']")["y2"].to_f
     end
 
@@ -89,8 +95,9 @@ class DrawingsTest < AppTest
   def test_the_bench_ruler_puts_noon_in_the_middle_and_late_promises_to_the_edge
     nine = Time.utc(2026, 3, 2, 9)
     ruler = Drawings::BenchRuler.new(open: [[nine, nine + (6 * 3600)]], now: nine + 3600, zone: ->(time) { time })
-    row = Core::Bench::Row.new(number: 1, stretches: [Core::Bench::Row::Stretch.new(kind: :hands_on, from: nine + (3 * 3600), to: nine + (4 * 3600))],
-                               ready_at: nine + (4 * 3600), promise_at: nine - 86_400)
+    row = Core::Bench::Row.new(number: 1, stretches: [Core::Bench::Row::Stretch.new(kind: :hands_on,
+      from: nine + (3 * 3600), to: nine + (4 * 3600))],
+      ready_at: nine + (4 * 3600), promise_at: nine - 86_400)
     svg = ruler.row(row)
 
     assert_equal Drawings::BenchRuler::WIDTH / 2.0, read(svg).at_xpath("//rect[@class='hands-on']")["x"].to_f

@@ -53,7 +53,8 @@ class DeliveryReportTest < AppTest
   def test_a_server_that_gave_up
     report = read(EXAMPLE)
 
-    assert_equal ["0f8fad5b-d9cb-469f-a165-70867728950e@example.org", true, "4.0.0: 426 connection timed out"], [report.message_id, report.failed?, report.reason]
+    assert_equal ["0f8fad5b-d9cb-469f-a165-70867728950e@example.org", true, "4.0.0: 426 connection timed out"],
+      [report.message_id, report.failed?, report.reason]
   end
 
   # RFC 6522: the headers alone may be returned. RFC 2045: any part may be in base 64.
@@ -67,7 +68,10 @@ class DeliveryReportTest < AppTest
   end
 
   def test_not_every_report_says_that_it_failed
-    %w[delayed delivered relayed expanded].each { |action| refute_predicate read(EXAMPLE.sub("Action: failed", "Action: #{action}")), :failed?, action }
+    %w[delayed delivered relayed expanded].each do |action|
+      refute_predicate read(EXAMPLE.sub("Action: failed",
+        "Action: #{action}")), :failed?, action
+    end
     assert_predicate read(EXAMPLE.sub("Action: failed", "Action:  Failed ")), :failed?
   end
 
@@ -80,7 +84,9 @@ class DeliveryReportTest < AppTest
   end
 
   def test_anything_else_is_none
-    ["", "Subject: away\n\nBack on Monday", EXAMPLE.sub("report-type=delivery-status", "report-type=disposition-notification"), EXAMPLE.sub(/^Message-ID: <0f.*\n/, ""),
-     EXAMPLE[0, 900], "\xff\xfe\x00", "Content-Type: multipart/report; report-type=delivery-status; boundary=\n\n--\n--"].each { |text| assert_nil read(text.b), text[0, 40] }
+    ["", "Subject: away\n\nBack on Monday", EXAMPLE.sub("report-type=delivery-status",
+      "report-type=disposition-notification"), EXAMPLE.sub(/^Message-ID: <0f.*\n/, ""),
+     EXAMPLE[0, 900], "\xff\xfe\x00", "Content-Type: multipart/report; report-type=delivery-status; " \
+                                      "boundary=\n\n--\n--"].each { |text| assert_nil read(text.b), text[0, 40] }
   end
 end

@@ -16,9 +16,10 @@ class HolidayCalendarTest < AppTest
   # RFC 5545, 3.3.10: a yearly rule without further parts repeats the day; "the last Monday in May" does not.
   def test_whole_days_with_their_names
     assert_equal [["2026-05-25", "Lantern Monday", false], ["2026-12-25", "Winter Day", true]],
-                 read(["DTSTART;VALUE=DATE:20261225", "SUMMARY:Winter Day", "RRULE:FREQ=YEARLY"],
-                      ["DTSTART;VALUE=DATE:20260525", "SUMMARY:Lantern Monday", "RRULE:FREQ=YEARLY;BYMONTH=5;BYDAY=-1MO"],
-                      ["DTSTART:20260601T090000Z", "SUMMARY:A meeting"])
+      read(["DTSTART;VALUE=DATE:20261225", "SUMMARY:Winter Day", "RRULE:FREQ=YEARLY"],
+        ["DTSTART;VALUE=DATE:20260525", "SUMMARY:Lantern Monday",
+         "RRULE:FREQ=YEARLY;BYMONTH=5;BYDAY=-1MO"],
+        ["DTSTART:20260601T090000Z", "SUMMARY:A meeting"])
   end
 
   def test_what_is_no_calendar_of_days

@@ -34,7 +34,8 @@ class PartListTest < AppTest
   end
 
   def test_every_mistake_names_its_line
-    said = problems("number,kind,price,lead_days,filter_class,pattern,barcode", "A-1,2 ways,1.999,400,H99,perhaps,6291041500214", ",belt,1,,,,", "A-3,belt,1,,,,", "a-3,belt,1,,,,")
+    said = problems("number,kind,price,lead_days,filter_class,pattern,barcode",
+      "A-1,2 ways,1.999,400,H99,perhaps,6291041500214", ",belt,1,,,,", "A-3,belt,1,,,,", "a-3,belt,1,,,,")
 
     assert_equal [2, 2, 2, 2, 2, 2, 3, 5], said.map { |words| words[/\d+/].to_i }
     assert_match(/A-3 stands on line 4 already/, said.last)
@@ -50,7 +51,8 @@ class PartListTest < AppTest
 
   # What a spreadsheet would take for a formula leaves as text, and comes back as it was.
   def test_formulas_are_text
-    text = Formats::PartList.write([{ number: "A-1", name: "=1+1", kind: "belt", price_cents: 5, pattern: false, discontinued: false, pack_pieces: 1 }])
+    text = Formats::PartList.write([{ number: "A-1", name: "=1+1", kind: "belt", price_cents: 5, pattern: false,
+                                      discontinued: false, pack_pieces: 1 }])
 
     assert_includes text, "'=1+1"
     assert_equal "=1+1", read(*text.split("\r\n")).first[:name]

@@ -11,14 +11,20 @@ class SheetFileTest < AppTest
 
   # How a position may be broken: each is refused by the schema and by the core.
   BREAKS = {
-    "kind" => "spoon", "water" => "boiling", "minutes" => 0, "beside" => "yes", "attributes" => { "clip" => 3 }, "measures" => { "length_mm" => "long" },
-    "behind" => "bin", "colour" => "red", "key" => "Not a key", "name" => " ", "tasks" => [{ "key" => "x", "action" => "burn", "clocks" => [{ "kind" => "hours", "limit" => 1 }] }],
-    "fasteners" => [{ "count" => 1.5, "driver" => "T8" }], "features" => ["wings"], "layer" => -1, "refit_order" => "first"
+    "kind" => "spoon", "water" => "boiling", "minutes" => 0, "beside" => "yes", "attributes" => { "clip" => 3 },
+    "measures" => { "length_mm" => "long" },
+    "behind" => "bin", "colour" => "red", "key" => "Not a key", "name" => " ",
+    "tasks" => [{ "key" => "x", "action" => "burn", "clocks" => [{ "kind" => "hours", "limit" => 1 }] }],
+    "fasteners" => [{ "count" => 1.5, "driver" => "T8" }], "features" => ["wings"], "layer" => -1,
+    "refit_order" => "first"
   }.freeze
-  HEADS = { "maker" => 7, "kind" => "kettle", "power" => "steam", "warranty_months" => 1.5, "stations" => [], "rated" => { "noise_db" => 70 },
+  HEADS = { "maker" => 7, "kind" => "kettle", "power" => "steam", "warranty_months" => 1.5, "stations" => [],
+            "rated" => { "noise_db" => 70 },
             "kits" => [{ "name" => "Box", "contains" => {} }] }.freeze
-  CLOCKS = [{ "kind" => "weeks", "limit" => 1 }, { "kind" => "months", "limit" => 1.5 }, { "kind" => "count", "limit" => 4 }, { "kind" => "indicator", "limit" => 101 },
-            { "kind" => "count", "limit" => 4, "of" => "bags" }, { "kind" => "hours", "limit" => 0 }, { "kind" => "hours" }].freeze
+  CLOCKS = [{ "kind" => "weeks", "limit" => 1 }, { "kind" => "months", "limit" => 1.5 },
+            { "kind" => "count", "limit" => 4 }, { "kind" => "indicator", "limit" => 101 },
+            { "kind" => "count", "limit" => 4, "of" => "bags" }, { "kind" => "hours", "limit" => 0 },
+            { "kind" => "hours" }].freeze
 
   def content(file = FILES.grep(/twinroll/).first)
     JSON.parse(File.read(file))
@@ -38,7 +44,10 @@ class SheetFileTest < AppTest
   def test_the_schema_is_a_schema_and_takes_every_shipped_sheet
     assert JSONSchemer.valid_schema?(JSON.parse(File.read(File.join(TestDatabase::ROOT, "docs/sheet.schema.json"))))
     FILES.each { |file| assert_empty SCHEMA.validate(content(file)).map { |error| error["error"] }, file }
-    Core::Sheets::Sheet::KINDS.each { |kind| assert SCHEMA.valid?(Core::Sheets::Starter.content(kind: kind, maker: "A", model: "B")) }
+    Core::Sheets::Sheet::KINDS.each do |kind|
+      assert SCHEMA.valid?(Core::Sheets::Starter.content(kind: kind, maker: "A",
+        model: "B"))
+    end
   end
 
   def test_schema_and_core_know_the_same_words
@@ -51,9 +60,16 @@ class SheetFileTest < AppTest
   end
 
   def test_schema_and_core_refuse_the_same
-    BREAKS.each { |key, value| assert_refused_by_both(content.tap { |sheet| sheet["positions"][0][key] = value }, "#{key} #{value}") }
+    BREAKS.each do |key, value|
+      assert_refused_by_both(content.tap { |sheet| sheet["positions"][0][key] = value },
+        "#{key} #{value}")
+    end
     CLOCKS.each do |clock|
-      assert_refused_by_both(content.tap { |sheet| sheet["positions"][0]["tasks"] = [{ "key" => "x", "action" => "replace", "clocks" => [clock] }] }, clock)
+      assert_refused_by_both(content.tap do |sheet|
+        sheet["positions"][0]["tasks"] = [{
+          "key" => "x", "action" => "replace", "clocks" => [clock]
+        }]
+      end, clock)
     end
     HEADS.each { |key, value| assert_refused_by_both(content.merge(key => value), "#{key} #{value}") }
   end
@@ -63,7 +79,8 @@ class SheetFileTest < AppTest
       written = Formats::SheetFile.write(content(file).to_a.shuffle(random: Random.new(1)).to_h)
 
       assert_equal content(file), Formats::SheetFile.read(written)
-      assert_equal written, Formats::SheetFile.write(Formats::SheetFile.read(written)), "the second writing is the first"
+      assert_equal written, Formats::SheetFile.write(Formats::SheetFile.read(written)),
+        "the second writing is the first"
     end
   end
 
@@ -75,15 +92,18 @@ class SheetFileTest < AppTest
     text = Formats::SheetFile.write(content)
     line = text.lines.index { |one| one.include?('"warranty_months"') } + 1
 
-    assert_equal ["Line #{line}: warranty_months: warranty_months must be a whole number."], bad(text.sub('"warranty_months": 60', '"warranty_months": "five years"'))
+    assert_equal ["Line #{line}: warranty_months: warranty_months must be a whole number."],
+      bad(text.sub('"warranty_months": 60', '"warranty_months": "five years"'))
     assert_match(/\ALine #{line}: it is no JSON/, bad(text.sub('"warranty_months": 60', '"warranty_months" 60')).first)
-    assert_match(/\ALine \d+: .*loop/, bad(text.sub('"name": "Foam filter",', '"name": "Foam filter", "behind": ["felt"],')).first)
+    assert_match(/\ALine \d+: .*loop/, bad(text.sub('"name": "Foam filter",',
+      '"name": "Foam filter", "behind": ["felt"],')).first)
     ["", "[1,2", "[]", "null", "x" * 600_000, "[" * 50, "\u0000"].each { |junk| refute_empty bad(junk) }
   end
 
   def test_lines_of_every_value
     lines = Formats::JsonLines.new(%({\n "a\\"b": [1,\n  {"c": null}],\n\n "d": "x\\ny" })).call
 
-    assert_equal({ [] => 1, ["a\"b"] => 2, ["a\"b", 0] => 2, ["a\"b", 1] => 3, ["a\"b", 1, "c"] => 3, ["d"] => 5 }, lines)
+    assert_equal({ [] => 1, ["a\"b"] => 2, ["a\"b", 0] => 2, ["a\"b", 1] => 3, ["a\"b", 1, "c"] => 3, ["d"] => 5 },
+      lines)
   end
 end

@@ -7,7 +7,8 @@ class TextSubmitTest < AppTest
     Formats::TextSubmit.new(Core::Cards::Gsm.new(text: text), reference: 7)
   end
 
-  # 3GPP TS 23.038 clause 6.1.2.1; "hellohello" is the example that most descriptions of the packing work through (from memory).
+  # 3GPP TS 23.038 clause 6.1.2.1; "hellohello" is the example that most descriptions of the packing work through (from
+  # memory).
   def test_seven_bits_are_packed_the_lowest_first
     assert_equal ["E8329BFD4697D9EC37"], submit("hellohello").parts.map { |part| part.unpack1("H*").upcase }
   end

@@ -17,13 +17,17 @@ class LaunchTest < AppTest
     taken = TCPServer.new("127.0.0.1", 0)
     out, status = start("PORT" => taken.addr[1].to_s)
 
-    assert_equal ["Cannot start: port #{taken.addr[1]} is in use; set PORT to another one\n", 1], [out, status.exitstatus]
+    assert_equal ["Cannot start: port #{taken.addr[1]} is in use; set PORT to another one\n", 1],
+      [out, status.exitstatus]
   ensure
     taken&.close
   end
 
   def test_a_port_that_is_none
-    %w[abc 70000 0 -1].each { |port| assert_equal "Cannot start: PORT is not a port: #{port}\n", start("PORT" => port).first }
+    %w[abc 70000 0 -1].each do |port|
+      assert_equal "Cannot start: PORT is not a port: #{port}\n",
+        start("PORT" => port).first
+    end
   end
 
   def test_workers_that_are_no_number
@@ -54,8 +58,9 @@ class LaunchTest < AppTest
   end
 
   def test_fresh_only_empties_the_private_cluster
-    out, = Open3.capture2e({ "PORT" => Launch::Shell.free_port.to_s, "DATABASE_URL" => TestDatabase.url }, "timeout", "20",
-                           File.join(TestDatabase::ROOT, "bin/start"), "--fresh")
+    out, = Open3.capture2e({ "PORT" => Launch::Shell.free_port.to_s, "DATABASE_URL" => TestDatabase.url }, "timeout",
+      "20",
+      File.join(TestDatabase::ROOT, "bin/start"), "--fresh")
 
     assert_match(/--fresh empties the private cluster only/, out)
   end
@@ -92,7 +97,8 @@ class LaunchTest < AppTest
     deadline = Time.now + seconds
     until words.match?(pattern)
       flunk "no #{pattern.inspect} in: #{words}" if Time.now > deadline
-      words << reader.read_nonblock(4096, exception: false).then { |read| read == :wait_readable ? (sleep(0.1) && "") : read.to_s }
+      words << reader.read_nonblock(4096, exception: false)
+        .then { |read| read == :wait_readable ? (sleep(0.1) && "") : read.to_s }
     end
     words
   end
@@ -105,5 +111,19 @@ class LaunchTest < AppTest
 
   def quietly(&)
     capture_io(&)
+  end
+
+  def test_help_and_what_is_no_argument_start_nothing
+    { "bin/start" => "--frseh", "bin/test" => "test/no_such_test.rb" }.each do |program, mistake|
+      said, status = Open3.capture2e(program, "--help", chdir: TestDatabase::ROOT)
+
+      assert_predicate status, :success?
+      assert_includes said, "#{program} --help"
+      said, status = Open3.capture2e(program, mistake, chdir: TestDatabase::ROOT)
+
+      refute_predicate status, :success?
+      assert_includes said, mistake
+      assert_includes said, "#{program} --help"
+    end
   end
 end

@@ -5,7 +5,10 @@ require_relative "../test_helper"
 # What the database counts of the dues is what counting them one by one gives, whatever is done to them.
 class DueCountTest < DatabaseTest
   WAYS = {
-    moved: ->(some, random) { some.update(due_on: Date.new(2026, 1, 1) + random.rand(40), early_on: nil, late_on: nil) },
+    moved: lambda { |some, random|
+      some.update(due_on: Date.new(2026, 1, 1) + random.rand(40), early_on: nil,
+        late_on: nil)
+    },
     never: ->(some, _) { some.update(due_on: nil, early_on: nil, late_on: nil) },
     ended: ->(some, _) { some.update(state: "ended", closed_on: Date.new(2026, 3, 1)) },
     run_again: ->(some, _) { some.update(state: "open", closed_on: nil) },
@@ -20,12 +23,13 @@ class DueCountTest < DatabaseTest
   end
 
   def counted
-    Models::DueCount.group(:attempts, :due_on).having { sum(:dues) !~ 0 }.order(1, 2).select_map([:attempts, :due_on, Sequel.function(:sum, :dues).as(:dues)])
+    Models::DueCount.group(:attempts, :due_on).having { sum(:dues) !~ 0 }.order(1, 2)
+      .select_map([:attempts, :due_on, Sequel.function(:sum, :dues).as(:dues)])
   end
 
   def one_by_one
     Models::Due.running.where(may_card: true).exclude(due_on: nil).group(:attempts, :due_on).order(1, 2)
-               .select_map([:attempts, :due_on, Sequel.function(:count).*.as(:dues)])
+      .select_map([:attempts, :due_on, Sequel.function(:count).*.as(:dues)])
   end
 
   def test_it_follows_whatever_changes
@@ -44,7 +48,8 @@ class DueCountTest < DatabaseTest
     running = ->(db) { db[:dues].where(state: "open", may_card: true).exclude(due_on: nil).count }
     TestDatabase.as_owner do |db|
       db.transaction(rollback: :always) do
-        some = db[:dues].where(may_card: true).exclude(id: db[:card_lines].select(:due_id)).exclude(id: db[:due_changes].select(:due_id)).limit(7).select_map(:id)
+        some = db[:dues].where(may_card: true).exclude(id: db[:card_lines].select(:due_id))
+          .exclude(id: db[:due_changes].select(:due_id)).limit(7).select_map(:id)
 
         assert_equal [7, running.call(db)], [db[:dues].where(id: some).delete, db[:due_counts].sum(:dues)]
       end
@@ -74,14 +79,19 @@ class DueCountsAtOnceTest < CommittedTest
     before = total
     DB.transaction do
       here.update(state: "ended", closed_on: today)
-      Thread.new { DB.transaction { Models::Due.where(id: there.id).update(due_on: here.due_on, early_on: nil, late_on: nil, attempts: here.attempts) } }.join
+      Thread.new do
+        DB.transaction do
+          Models::Due.where(id: there.id)
+            .update(due_on: here.due_on, early_on: nil, late_on: nil, attempts: here.attempts)
+        end
+      end.join
 
       assert_equal before, Thread.new { total }.value, "the other sees nothing that is not committed"
     end
 
     assert_equal before - 1, total
     assert_equal Models::Due.running.where(may_card: true, due_on: here.due_on, attempts: here.attempts).count,
-                 Models::DueCount.where(due_on: here.due_on, attempts: here.attempts).sum(:dues).to_i
+      Models::DueCount.where(due_on: here.due_on, attempts: here.attempts).sum(:dues).to_i
   end
 
   private

@@ -22,7 +22,8 @@ class RightsTest < DatabaseTest
     DB.run("SET LOCAL upright_bench.forgetting = 'yes'")
     Config::Rights::HISTORY.each do |table|
       column = DB[table].columns.last
-      ["TRUNCATE #{table}", "DELETE FROM #{table}", "UPDATE #{table} SET #{column} = #{column}", "ALTER TABLE #{table} DISABLE TRIGGER ALL",
+      ["TRUNCATE #{table}", "DELETE FROM #{table}", "UPDATE #{table} SET #{column} = #{column}",
+       "ALTER TABLE #{table} DISABLE TRIGGER ALL",
        "DROP TABLE #{table}", "DROP TRIGGER #{table}_are_history ON #{table}"].each { |sql| refused(sql) }
     end
     refused "SET session_replication_role = replica"
@@ -30,7 +31,8 @@ class RightsTest < DatabaseTest
 
   def test_it_makes_and_changes_no_tables_functions_or_numbers
     refused "CREATE TABLE mine (id integer)"
-    refused "CREATE OR REPLACE FUNCTION refuse_rewriting() RETURNS trigger LANGUAGE plpgsql AS $$ BEGIN RETURN NEW; END $$"
+    refused "CREATE OR REPLACE FUNCTION refuse_rewriting() RETURNS trigger LANGUAGE plpgsql AS $$ BEGIN RETURN NEW; " \
+            "END $$"
     refused "SELECT setval('job_numbers', 1)"
     refused "UPDATE schema_info SET version = 0"
     refused "DELETE FROM jobs"
@@ -43,7 +45,8 @@ class RightsTest < DatabaseTest
 
     assert_empty named - DB.tables
     assert_equal named.uniq, named
-    triggers = DB[:pg_trigger].where(Sequel.like(:tgname, "%_are_history")).select_map(Sequel.lit("tgrelid::regclass::text"))
+    triggers = DB[:pg_trigger].where(Sequel.like(:tgname, "%_are_history"))
+      .select_map(Sequel.lit("tgrelid::regclass::text"))
 
     assert_equal triggers.sort, Config::Rights::HISTORY.map(&:to_s).sort
   end
@@ -52,7 +55,8 @@ class RightsTest < DatabaseTest
     TestDatabase.as_owner do |db|
       Config::Rights::HISTORY.each do |table|
         ["TRUNCATE #{table} CASCADE", "DELETE FROM #{table}"].each do |sql|
-          assert_match(/never rewritten/, assert_raises(Sequel::DatabaseError, sql) { db.transaction(rollback: :always) { db.run(sql) } }.message)
+          assert_match(/never rewritten/, assert_raises(Sequel::DatabaseError,
+            sql) { db.transaction(rollback: :always) { db.run(sql) } }.message)
         end
       end
     end

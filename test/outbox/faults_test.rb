@@ -2,8 +2,8 @@
 
 require_relative "../test_helper"
 
-# What goes wrong on the way out, on the real database: killed at every step, the database gone in the middle, a stand-in that
-# answers late, twice or never. Nobody gets two and nobody is forgotten.
+# What goes wrong on the way out, on the real database: killed at every step, the database gone in the middle, a
+# stand-in that answers late, twice or never. Nobody gets two and nobody is forgotten.
 class FaultsTest < CommittedTest
   CARDS = 500
   SLICE = 20
@@ -47,15 +47,19 @@ class FaultsTest < CommittedTest
   def customers(count, **fields)
     sheet = sheet("Brackwater Loft K")
     ids = DB[:customers].import(%i[name email street phone email_agreed post_agreed text_agreed created_by],
-                                Array.new(count) do |n|
-                                  ["Customer #{n}", "c#{n}@example.org", "Old Slip #{n}", format("0001-%04d", n), false, false, false, owner.id]
-                                end, return: :primary_key)
+      Array.new(count) do |n|
+        ["Customer #{n}", "c#{n}@example.org", "Old Slip #{n}", format("0001-%04d", n), false,
+         false, false, owner.id]
+      end, return: :primary_key)
     Models::Customer.where(id: ids).update({ email_agreed: true }.merge(fields))
-    machines = DB[:machines].import(%i[customer_id sheet_id created_by], ids.map { |id| [id, sheet.id, owner.id] }, return: :primary_key)
-    DB[:dues].import(%i[machine_id position position_name task action started_on due_on early_on late_on deciding reasons may_card computed_on],
-                     machines.map do |id|
-                       [id, "exhaust-filter", "Exhaust cassette", "replace", "replace", today - 365, today, today, today, "months", Sequel.pg_jsonb([]), true, today]
-                     end)
+    machines = DB[:machines].import(%i[customer_id sheet_id created_by], ids.map { |id| [id, sheet.id, owner.id] },
+      return: :primary_key)
+    DB[:dues].import(%i[machine_id position position_name task action started_on due_on early_on late_on deciding
+                        reasons may_card computed_on],
+      machines.map do |id|
+        [id, "exhaust-filter", "Exhaust cassette", "replace", "replace", today - 365, today, today,
+         today, "months", Sequel.pg_jsonb([]), true, today]
+      end)
   end
 
   # @return [Process::Status] of a process that hands over a batch and dies at a step, unless it comes to the end before
@@ -78,11 +82,13 @@ class FaultsTest < CommittedTest
   def assert_each_got_one(batch, folder, count = CARDS)
     assert_equal({ "handed_over" => count }, states(batch))
     assert_equal count, outbox(folder).size
-    assert_equal batch.messages_dataset.select_map(:key).sort, outbox(folder).map { |file| File.basename(file, ".*") }.sort
+    assert_equal batch.messages_dataset.select_map(:key).sort,
+      outbox(folder).map { |file| File.basename(file, ".*") }.sort
     assert_equal "done", batch.state
   end
 
-  # The n-th process dies at its n-th step, and so on until one comes to the end: each kind of step is the last one of some process.
+  # The n-th process dies at its n-th step, and so on until one comes to the end: each kind of step is the last one of
+  # some process.
   def test_killed_at_every_step_of_a_batch
     customers(CARDS)
     batch = write_batch
@@ -92,7 +98,8 @@ class FaultsTest < CommittedTest
       counted = states(batch)
 
       assert_equal CARDS, counted.values.sum
-      assert_operator counted.fetch("handed_over", 0), :<=, outbox("mail").size, "the page says of a card that it was handed over, and it was not"
+      assert_operator counted.fetch("handed_over", 0), :<=, outbox("mail").size,
+        "the page says of a card that it was handed over, and it was not"
     end
 
     assert_operator deaths, :>, 20
@@ -102,7 +109,10 @@ class FaultsTest < CommittedTest
   # As the owner: the application deletes no cards.
   def begin_again
     TestDatabase.as_owner do |db|
-      db.transaction { [Models::CardLine, Models::Message, Models::Card].each { |model| db[model.table_name].where(card_of_ours(model)).delete } }
+      db.transaction do
+        [Models::CardLine, Models::Message, Models::Card]
+          .each { |model| db[model.table_name].where(card_of_ours(model)).delete }
+      end
     end
   end
 
@@ -145,7 +155,8 @@ class FaultsTest < CommittedTest
   # As a restart does it to every connection.
   def self.cut_off
     Sequel.connect(ENV.fetch("DATABASE_URL"), test: false, keep_reference: false) do |other|
-      other.run("SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = current_database() AND pid <> pg_backend_pid()")
+      other.run("SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = current_database() AND pid " \
+                "<> pg_backend_pid()")
     end
   end
 
@@ -153,7 +164,8 @@ class FaultsTest < CommittedTest
   def test_a_stand_in_that_is_late_twice_or_never_there
     customers(200)
     batch = write_batch
-    settings = Config::Settings.new(ENV.to_h.merge("DEVICE_TROUBLE" => "email: fail 20, unanswered 15, twice 20, refuse 5, late 1"))
+    trouble = "email: fail 20, unanswered 15, twice 20, refuse 5, late 1"
+    settings = Config::Settings.new(ENV.to_h.merge("DEVICE_TROUBLE" => trouble))
     at = NOW
     20.times { at = Outbox::Round.new(batch.id, at: at, settings: settings).call || break }
     counted = states(batch)
@@ -161,7 +173,8 @@ class FaultsTest < CommittedTest
     assert_equal 200, counted.values_at("handed_over", "rejected").sum, counted.inspect
     assert_includes 2..20, counted.fetch("rejected")
     assert_equal counted["handed_over"], outbox("mail").size
-    assert_equal batch.messages_dataset.where(state: "handed_over").select_map(:key).sort, outbox("mail").map { |file| File.basename(file, ".*") }.sort
+    assert_equal batch.messages_dataset.where(state: "handed_over").select_map(:key).sort,
+      outbox("mail").map { |file| File.basename(file, ".*") }.sort
     assert_equal counted["rejected"], Models::ChannelFault.where(channel: "email").count
   end
 
@@ -171,7 +184,8 @@ class FaultsTest < CommittedTest
     thread = Thread.new { silent_smtp(server.accept) }
     customers(1)
     batch = write_batch
-    Outbox::Round.new(batch.id, settings: Config::Settings.new(ENV.to_h.merge("SMTP_URL" => "smtp://127.0.0.1:#{server.addr[1]}"))).call
+    Outbox::Round.new(batch.id,
+      settings: Config::Settings.new(ENV.to_h.merge("SMTP_URL" => "smtp://127.0.0.1:#{server.addr[1]}"))).call
 
     assert_equal({ "unsure" => 1 }, states(batch))
     assert_match(/RCPT TO:<c0@example.org>/, thread.value)
@@ -197,7 +211,8 @@ class FaultsTest < CommittedTest
   end
 
   def card_of_ours(model)
-    ours = Models::Card.join(:customers, id: :customer_id).where(Sequel.like(Sequel[:customers][:name], "Customer %")).select(Sequel[:cards][:id])
+    ours = Models::Card.join(:customers, id: :customer_id).where(Sequel.like(Sequel[:customers][:name], "Customer %"))
+      .select(Sequel[:cards][:id])
     { (model == Models::Card ? :id : :card_id) => ours }
   end
 end

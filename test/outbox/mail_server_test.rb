@@ -57,18 +57,22 @@ class MailServerTest < DatabaseTest
   end
 
   def letter
-    line = Core::Cards::Letter::Line.new(machine: "Brackwater Loft K", part: "Exhaust cassette", action: "replace", due_on: today, overdue: false)
-    Core::Cards::Letter.new(customer: "Šárka Þ.", shop: "Shop", shop_phone: "555-0199", lines: [line], link: "http://127.0.0.1/c/abc")
+    line = Core::Cards::Letter::Line.new(machine: "Brackwater Loft K", part: "Exhaust cassette", action: "replace",
+      due_on: today, overdue: false)
+    Core::Cards::Letter.new(customer: "Šárka Þ.", shop: "Shop", shop_phone: "555-0199", lines: [line],
+      link: "http://127.0.0.1/c/abc")
   end
 
   def test_a_card_reaches_the_server_as_it_would_reach_the_drop
     server = MailServer.new
     message = Models::Message.new(recipient: "sarka@example.org", key: SecureRandom.uuid, channel: "email")
-    Outbox::EmailChannel.new(Config::Settings.new({ "SMTP_URL" => server.url, "RETURN_ADDRESS" => "returned@example.org" })).deliver(message, letter, Models::Shop.the)
+    Outbox::EmailChannel.new(Config::Settings.new({ "SMTP_URL" => server.url,
+      "RETURN_ADDRESS" => "returned@example.org" })).deliver(message, letter, Models::Shop.the)
     server.close
     mail = Mail.new(server.data)
 
-    assert_equal ["returned@example.org", ["sarka@example.org"], [Models::Shop.the.email]], [server.sender, server.recipients, mail.from]
+    assert_equal ["returned@example.org", ["sarka@example.org"], [Models::Shop.the.email]],
+      [server.sender, server.recipients, mail.from]
     assert_equal letter.subject, mail.subject
     assert_equal letter.text, mail.text_part.decoded.gsub("\r\n", "\n")
     assert_match(/\A#{message.key}@/, mail.message_id)
@@ -80,11 +84,14 @@ class MailServerTest < DatabaseTest
     taken.close
     message = Models::Message.new(recipient: "sarka@example.org", key: SecureRandom.uuid, channel: "email")
 
-    assert_raises(SystemCallError) { Outbox::EmailChannel.new(Config::Settings.new({ "SMTP_URL" => "smtp://127.0.0.1:#{port}" })).deliver(message, letter, Models::Shop.the) }
+    channel = Outbox::EmailChannel.new(Config::Settings.new({ "SMTP_URL" => "smtp://127.0.0.1:#{port}" }))
+
+    assert_raises(SystemCallError) { channel.deliver(message, letter, Models::Shop.the) }
   end
 
   def test_a_line_break_in_an_address_makes_no_second_header
-    message = Models::Message.new(recipient: "a@example.org\r\nBcc: b@example.org", key: SecureRandom.uuid, channel: "email")
+    message = Models::Message.new(recipient: "a@example.org\r\nBcc: b@example.org", key: SecureRandom.uuid,
+      channel: "email")
 
     assert_raises(Outbox::Rejected) { Outbox::CardMail.write(message, letter, Models::Shop.the) }
   end

@@ -6,7 +6,8 @@ require_relative "../test_helper"
 class ReturnsTest < DatabaseTest
   def setup
     @folder = Pathname(Dir.mktmpdir)
-    @settings = Config::Settings.new(ENV.to_h.merge("STATE_DIR" => @folder.to_s, "DEVICE_TROUBLE" => "email: return 100").except("SMTP_URL"))
+    @settings = Config::Settings.new(ENV.to_h.merge("STATE_DIR" => @folder.to_s,
+      "DEVICE_TROUBLE" => "email: return 100").except("SMTP_URL"))
     always_open
     Models::Due.running.update(snoozed_until: today + 1000)
     machine = new_machine("Brackwater Loft K", post_agreed: true)
@@ -41,7 +42,8 @@ class ReturnsTest < DatabaseTest
 
     assert_equal [1, 0], [read_returns, read_returns]
     assert_equal ["bounced", "5.1.1: 550 no such mailbox"], @message.refresh.values.values_at(:state, :last_error)
-    assert_equal [["email", "wendel@example.org", "5.1.1: 550 no such mailbox"]], @message.card.customer.channel_faults_dataset.select_map(%i[channel address reason])
+    assert_equal [["email", "wendel@example.org", "5.1.1: 550 no such mailbox"]],
+      @message.card.customer.channel_faults_dataset.select_map(%i[channel address reason])
     assert_equal [true], @message.card.lines.map(&:void).uniq
     @message.card.customer.channel_faults_dataset.delete
     inbox.join("again.eml").binwrite(report)
@@ -64,7 +66,10 @@ class ReturnsTest < DatabaseTest
   end
 
   def test_only_mail_comes_back_later
-    assert_raises(ArgumentError) { Outbox::Devices::Trouble.for("post", Config::Settings.new({ "DEVICE_TROUBLE" => "post: return 5" })) }
+    assert_raises(ArgumentError) do
+      Outbox::Devices::Trouble.for("post",
+        Config::Settings.new({ "DEVICE_TROUBLE" => "post: return 5" }))
+    end
   end
 
   def test_what_is_late_has_not_come_back
@@ -76,7 +81,8 @@ class ReturnsTest < DatabaseTest
     assert_equal ["handed_over", []], [@message.refresh.state, names]
   end
 
-  # The mail of which nobody knows, what is no report, and what is too long; what is not there yet, and what points elsewhere, stay.
+  # The mail of which nobody knows, what is no report, and what is too long; what is not there yet, and what points
+  # elsewhere, stay.
   def test_what_is_not_understood_is_laid_aside
     leave
     report = inbox.join("#{@message.key}.eml").binread

@@ -10,19 +10,23 @@ class PapersTest < AppTest
   def read(pdf)
     text, = Open3.capture2("pdftotext", "-", "-", stdin_data: pdf, binmode: true)
     info, = Open3.capture2e("pdfinfo", "-", stdin_data: pdf, binmode: true)
-    size = info[/Page size:\s+([\d.]+) x ([\d.]+)/] && [Regexp.last_match(1), Regexp.last_match(2)].map { |points| (points.to_f * 25.4 / 72).round }
+    size = info[/Page size:\s+([\d.]+) x ([\d.]+)/] && [Regexp.last_match(1), Regexp.last_match(2)]
+      .map { |points| (points.to_f * 25.4 / 72).round }
     [text.force_encoding("UTF-8").gsub(/\s+/, " "), size]
   end
 
   def test_the_tag
-    text, size = read(Papers::ClaimTag.new(shop: "Shop", tags: [{ number: 1042, code: "J1042", lines: ["Dart M", NAME, "pulses " * 40] }]).render)
+    text, size = read(Papers::ClaimTag.new(shop: "Shop", tags: [{
+      number: 1042, code: "J1042", lines: ["Dart M", NAME, "pulses " * 40]
+    }]).render)
 
     assert_equal [100, 62], size
     ["1042", "Dart M", "Þórsdóttir", "Жук"].each { |words| assert_includes text, words }
   end
 
   def test_the_labels_one_a_page
-    label = { part: "Exhaust cassette", machine: "Loft K, BK-1", fitted_on: Date.new(2026, 3, 2), due_on: Date.new(2027, 2, 15), code: "M1" }
+    label = { part: "Exhaust cassette", machine: "Loft K, BK-1", fitted_on: Date.new(2026, 3, 2),
+              due_on: Date.new(2027, 2, 15), code: "M1" }
     pdf = Papers::FilterLabel.new(shop: "Shop", labels: [label, label.merge(part: "Motor filter", due_on: nil)]).render
     text, size = read(pdf)
 
@@ -32,9 +36,14 @@ class PapersTest < AppTest
   end
 
   def test_the_card_is_a6_and_says_what_it_cannot_hold
-    lines = Array.new(14) { |n| Core::Cards::Letter::Line.new(machine: "Stride 36, #{n % 5}", part: "Front brush strip", action: "replace", due_on: Date.new(2026, 3, 2), overdue: true) }
-    letter = Core::Cards::Letter.new(customer: NAME, shop: "Shop", shop_phone: "555-0199", lines: lines, link: "http://127.0.0.1/c/#{'a' * 26}")
-    text, size = read(Papers::PostCard.new(letter: letter, address: "#{NAME}\nOld Slip 1\nPell Harbor", sender: "Shop").render)
+    lines = Array.new(14) do |n|
+      Core::Cards::Letter::Line.new(machine: "Stride 36, #{n % 5}", part: "Front brush strip",
+        action: "replace", due_on: Date.new(2026, 3, 2), overdue: true)
+    end
+    letter = Core::Cards::Letter.new(customer: NAME, shop: "Shop", shop_phone: "555-0199", lines: lines,
+      link: "http://127.0.0.1/c/#{'a' * 26}")
+    text, size = read(Papers::PostCard.new(letter: letter, address: "#{NAME}\nOld Slip 1\nPell Harbor", sender: "Shop")
+      .render)
 
     assert_equal [148, 105], size
     assert_equal 8, text.scan("front brush strip").size
@@ -44,11 +53,14 @@ class PapersTest < AppTest
   end
 
   def letter(customer)
-    line = Core::Cards::Letter::Line.new(machine: "Loft K", part: "Exhaust cassette", action: "replace", due_on: Date.new(2026, 3, 2), overdue: true)
-    Core::Cards::Letter.new(customer: customer, shop: "Shop", shop_phone: "555-0199", lines: [line], link: "http://127.0.0.1/c/#{customer[-1] * 26}")
+    line = Core::Cards::Letter::Line.new(machine: "Loft K", part: "Exhaust cassette", action: "replace",
+      due_on: Date.new(2026, 3, 2), overdue: true)
+    Core::Cards::Letter.new(customer: customer, shop: "Shop", shop_phone: "555-0199", lines: [line],
+      link: "http://127.0.0.1/c/#{customer[-1] * 26}")
   end
 
-  # Four A6 cards on a sheet of A4 laid across (ISO 216: it is halved twice), each whole and once; their codes are read back.
+  # Four A6 cards on a sheet of A4 laid across (ISO 216: it is halved twice), each whole and once; their codes are read
+  # back.
   def test_many_cards_on_sheets_with_marks_to_cut_by
     cards = %w[a b c d e].map { |name| { letter: letter("Customer #{name}"), address: "Customer #{name}\nOld Slip 1" } }
     pdf = Papers::CardSheet.new(cards: cards, sender: "Shop", style: Papers::PostCard::Style.of({}), sheet: "a4").render
@@ -64,9 +76,11 @@ class PapersTest < AppTest
 
   def test_four_by_six_inches_and_an_address_where_the_window_is
     style = Papers::PostCard::Style.of("card_size" => "inch_4x6", "card_layout" => "window")
-    pdf = Papers::PostCard.new(letter: letter("Customer a"), address: "Window Person\nOld Slip 1", sender: "Shop", style: style).render
+    pdf = Papers::PostCard.new(letter: letter("Customer a"), address: "Window Person\nOld Slip 1", sender: "Shop",
+      style: style).render
     box, = Open3.capture2("pdftotext", "-bbox", "-", "-", stdin_data: pdf, binmode: true)
-    left, bottom = box.match(/xMin="([\d.]+)" yMin="[\d.]+" xMax="[\d.]+" yMax="([\d.]+)">Window</).captures.map { |points| points.to_f * 25.4 / 72 }
+    left, bottom = box.match(/xMin="([\d.]+)" yMin="[\d.]+" xMax="[\d.]+" yMax="([\d.]+)">Window</)
+      .captures.map { |points| points.to_f * 25.4 / 72 }
 
     assert_equal [152, 102], read(pdf).last
     assert_in_delta 20, left, 1 # DIN 680, from memory: the window begins 20 mm from the left
@@ -83,10 +97,12 @@ class PapersTest < AppTest
 
   def test_a_long_order_and_a_long_list_go_on_to_another_page
     lines = Array.new(70) { |n| { number: "HD-#{n}", name: "Filter #{n}", pieces: 2, packs: 2r, cost_cents: 110 } }
-    order = Papers::SupplierOrder.new(shop: "Shop", number: 207, supplier: NAME, date: "25 Nov 2026", by: "Ines", lines: lines, money: lambda { |cents|
-      format("$%.2f", cents / 100.0)
-    }).render
-    rows = Array.new(90) { |n| { date: Date.new(2026, 3, 2) + (n * 4), machine: "Stride 36 K-#{n}", what: ["replace tube filter"], overdue: n.zero? } }
+    order = Papers::SupplierOrder.new(shop: "Shop", number: 207, supplier: NAME, date: "25 Nov 2026", by: "Ines",
+      lines: lines, money: ->(cents) { format("$%.2f", cents / 100.0) }).render
+    rows = Array.new(90) do |n|
+      { date: Date.new(2026, 3, 2) + (n * 4), machine: "Stride 36 K-#{n}",
+        what: ["replace tube filter"], overdue: n.zero? }
+    end
     list = Papers::DueList.new(shop: "Shop", customer: NAME, until_on: Date.new(2027, 3, 2), rows: rows).render
 
     [[order, ["Order 207", "HD-69", "$154.00"]], [list, ["Overdue", "March 2026", "K-89"]]].each do |pdf, said|
@@ -101,7 +117,8 @@ class PapersTest < AppTest
   # The code decodes to what was put in: the page is drawn and read by zbar.
   def test_the_code_on_the_tag_scans
     Dir.mktmpdir do |folder|
-      File.binwrite("#{folder}/tag.pdf", Papers::ClaimTag.new(shop: "Shop", tags: [{ number: 1042, code: "J1042", lines: [] }]).render)
+      File.binwrite("#{folder}/tag.pdf", Papers::ClaimTag.new(shop: "Shop",
+        tags: [{ number: 1042, code: "J1042", lines: [] }]).render)
       system("pdftoppm", "-r", "200", "-png", "#{folder}/tag.pdf", "#{folder}/tag")
       read, = Open3.capture2("zbarimg", "-q", "--nodbus", "--raw", Dir["#{folder}/tag*.png"].first)
 

@@ -10,14 +10,15 @@ class ShelfLabelTest < AppTest
     Barby::Code128.new(text)
   end
 
-  # The worked examples most often printed (from memory): "PJJ123C" in set A has 54 for its check character; "Wikipedia" in
-  # set B has 88.
+  # The worked examples most often printed (from memory): "PJJ123C" in set A has 54 for its check character;
+  # "Wikipedia" in set B has 88.
   def test_published_check_characters
     assert_equal 54, Barby::Code128A.new("PJJ123C").checksum
     assert_equal 88, Barby::Code128B.new("Wikipedia").checksum
   end
 
-  # Values of set B are the ASCII code less 32; of set C, pairs of digits; start B is 104, start C 105 (ISO/IEC 15417, table 1).
+  # Values of set B are the ASCII code less 32; of set C, pairs of digits; start B is 104, start C 105 (ISO/IEC 15417,
+  # table 1).
   def test_the_check_character_of_our_numbers
     Models::Part.select_map(:number).each do |number|
       sum = number.bytes.each.with_index(1).sum(104) { |byte, index| (byte - 32) * index } % 103
@@ -39,7 +40,8 @@ class ShelfLabelTest < AppTest
   def test_the_bars_scan
     numbers = ["HD-2010", "A1/#{'7' * 10}.B-1234567890", "20461234"]
     Dir.mktmpdir do |folder|
-      File.binwrite("#{folder}/labels.pdf", Papers::ShelfLabel.new(shop: "Shop", labels: numbers.map { |number| { name: "Filter " * 20, number: number, price: "$16.50" } }).render)
+      File.binwrite("#{folder}/labels.pdf", Papers::ShelfLabel.new(shop: "Shop",
+        labels: numbers.map { |number| { name: "Filter " * 20, number: number, price: "$16.50" } }).render)
       system("pdftoppm", "-r", "400", "-png", "#{folder}/labels.pdf", "#{folder}/label")
       read = Dir["#{folder}/label*.png"].map { |page| Open3.capture2("zbarimg", "-q", "--nodbus", page).first.strip }
 

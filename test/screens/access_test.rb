@@ -36,7 +36,8 @@ class AccessTest < DatabaseTest
     sign_in
     other = Rack::Test::Session.new(app, HOST)
     other.get "/login"
-    other.post "/login", { "_csrf" => other.last_response.body[/name="_csrf" value="([^"]+)"/, 1], "login" => "ines@ropewalk.example.org", "password" => Demo::Load::PASSWORD }
+    other.post "/login", { "_csrf" => other.last_response.body[/name="_csrf" value="([^"]+)"/, 1],
+      "login" => "ines@ropewalk.example.org", "password" => Demo::Load::PASSWORD }
     submit "/logout", { "global_logout" => "t" }
     other.get "/"
 
@@ -65,12 +66,16 @@ class AccessTest < DatabaseTest
   end
 
   def test_what_is_wrong_is_not_told_and_is_not_told_by_the_time_it_takes
-    pages = [[owner.email, "wrong"], ["nobody@example.org", "wrong"], [account("gone@example.org", 3), Demo::Load::PASSWORD],
+    pages = [[owner.email, "wrong"], ["nobody@example.org", "wrong"],
+             [account("gone@example.org", 3), Demo::Load::PASSWORD],
              [account("new@example.org", 1), Demo::Load::PASSWORD]].map do |login, password|
       clear_cookies
       compared = []
       real = BCrypt::Engine.method(:hash_secret)
-      BCrypt::Engine.stub(:hash_secret, ->(*arguments) { (compared << 1) && real.call(*arguments) }) { sign_in(login, password) }
+      BCrypt::Engine.stub(:hash_secret, ->(*arguments) { (compared << 1) && real.call(*arguments) }) do
+        sign_in(login,
+          password)
+      end
 
       assert_equal 1, compared.size, "the work that a password costs, for #{login}"
       assert_says(/do not go together/)
@@ -84,7 +89,8 @@ class AccessTest < DatabaseTest
 
   # @return [String] its address
   def account(email, status)
-    Services::AddPerson.call(name: "Somebody", email: email, role: "technician", password: Demo::Load::PASSWORD, at: NOW).update(status_id: status).email
+    Services::AddPerson.call(name: "Somebody", email: email, role: "technician", password: Demo::Load::PASSWORD,
+      at: NOW).update(status_id: status).email
   end
 
   # Closed, or not confirmed yet: neither signs in, and who is signed in already does not go on.
@@ -112,22 +118,27 @@ class AccessTest < DatabaseTest
     sign_in("nobody@example.org", "wrong")
     sign_in
     submit "/logout"
-    seen = Models::Event.where(verb: Services::SignIns::VERBS).order(:id).select_map(%i[verb subject_id person_id actor])
+    seen = Models::Event.where(verb: Services::SignIns::VERBS).order(:id)
+      .select_map(%i[verb subject_id person_id actor])
 
-    assert_equal [["sign-in failed", owner.id, nil, "sign-in page"], ["sign-in failed", 0, nil, "sign-in page"], ["signed in", owner.id, owner.id, owner.name],
+    assert_equal [["sign-in failed", owner.id, nil, "sign-in page"], ["sign-in failed", 0, nil, "sign-in page"],
+                  ["signed in", owner.id, owner.id, owner.name],
                   ["signed out", owner.id, owner.id, owner.name]], seen
   end
 
   def test_who_may_look_only_reads_everything_and_sends_nothing
-    Services::AddPerson.call(name: "Looks Only", email: "looks@example.org", role: "look_only", password: Demo::Load::PASSWORD, at: NOW)
+    Services::AddPerson.call(name: "Looks Only", email: "looks@example.org", role: "look_only",
+      password: Demo::Load::PASSWORD, at: NOW)
     job = take_in
     sign_in("looks@example.org")
-    ["/", "/jobs/#{job.number}", "/customers", "/shelf", "/cards", "/rack", "/sheets", "/settings", "/take-in"].each do |path|
+    ["/", "/jobs/#{job.number}", "/customers", "/shelf", "/cards", "/rack", "/sheets", "/settings", "/take-in"]
+      .each do |path|
       get path
 
       assert_equal 200, status, path
     end
-    ["/jobs/#{job.number}/end", "/take-in", "/jobs/#{job.number}/findings/pre-filter", "/shelf/count/begin", "/drafts", "/cards/send"].each do |path|
+    ["/jobs/#{job.number}/end", "/take-in", "/jobs/#{job.number}/findings/pre-filter", "/shelf/count/begin", "/drafts",
+     "/cards/send"].each do |path|
       submit path, { "how" => "declined" }
 
       assert_equal 403, status, path
@@ -140,17 +151,24 @@ class AccessTest < DatabaseTest
 
   # Whatever lets them get so far, nothing of it stays.
   def test_who_may_look_only_writes_no_history
-    looker = Services::AddPerson.call(name: "Looks Only", email: "looks@example.org", role: "look_only", password: "x", at: NOW)
+    looker = Services::AddPerson.call(name: "Looks Only", email: "looks@example.org", role: "look_only", password: "x",
+      at: NOW)
     job = take_in
 
-    assert_raises(Services::Forbidden) { DB.transaction(savepoint: true) { Services::SkipPlace.call(job.number, "pre-filter", reason: "hurry", by: looker, at: NOW) } }
+    assert_raises(Services::Forbidden) do
+      DB.transaction(savepoint: true) do
+        Services::SkipPlace.call(job.number,
+          "pre-filter", reason: "hurry", by: looker, at: NOW)
+      end
+    end
     assert_empty Models::Skip.where(job_id: job.id)
   end
 
   def test_what_only_the_owner_does
     sign_in(technician.email)
     customer = new_machine.customer
-    { "/settings" => { "bag_limit_percent" => "80" }, "/cards/words" => { "language" => "en" }, "/cards/offers" => {}, "/customers/#{customer.id}/forget" => {},
+    { "/settings" => { "bag_limit_percent" => "80" }, "/cards/words" => { "language" => "en" }, "/cards/offers" => {},
+      "/customers/#{customer.id}/forget" => {},
       "/shelf/list" => { "list" => "number\n" } }.each do |path, fields|
       submit path, fields
 
@@ -172,11 +190,15 @@ class AccessTest < DatabaseTest
     draft = Services::BeginDraft.of(rough, by: counter, at: NOW)
     full = sheet("Hallmoor Dart M")
 
-    assert_equal draft, Services::EditDraft.call(draft, version: 0, by: counter) { |edit| edit.put_station("Nozzle", after: nil) }
+    assert_equal draft, Services::EditDraft.call(draft, version: 0,
+      by: counter) { |edit| edit.put_station("Nozzle", after: nil) }
     assert_raises(Services::Forbidden) { Services::BeginDraft.of(full, by: counter, at: NOW) }
     theirs = Services::BeginDraft.of(full, by: technician, at: NOW)
 
-    assert_raises(Services::Forbidden) { Services::EditDraft.call(theirs, version: 0, by: counter) { |edit| edit.put_station("Nozzle", after: nil) } }
+    assert_raises(Services::Forbidden) do
+      Services::EditDraft.call(theirs, version: 0,
+        by: counter) { |edit| edit.put_station("Nozzle", after: nil) }
+    end
     assert_raises(Services::Forbidden) { Services::KeepDraft.call(theirs, note: "mine", by: counter, at: NOW) }
   end
 
@@ -185,14 +207,18 @@ class AccessTest < DatabaseTest
 
     assert_raises(ArgumentError) { Services::History.note("did", job, by: nil, at: NOW) }
     assert_raises(Sequel::CheckConstraintViolation) do
-      DB.transaction(savepoint: true) { Models::Event.insert(verb: "did", subject: "jobs", subject_id: job.id, at: NOW, actor: "customer") }
+      DB.transaction(savepoint: true) do
+        Models::Event.insert(verb: "did", subject: "jobs", subject_id: job.id, at: NOW,
+          actor: "customer")
+      end
     end
   end
 
   def test_a_form_without_its_token_is_refused_and_changes_nothing
     sign_in
     job = take_in
-    [["/take-in", {}], ["/jobs/#{job.number}/end", { "how" => "declined" }], ["/settings", {}], ["/c/x", {}]].each do |path, fields|
+    [["/take-in", {}], ["/jobs/#{job.number}/end", { "how" => "declined" }], ["/settings", {}], ["/c/x", {}]]
+      .each do |path, fields|
       post path, fields
 
       assert_equal 403, status, path
@@ -233,7 +259,8 @@ class AccessTest < DatabaseTest
       assert_includes policy, "style-src 'self';"
       assert_includes policy, "frame-ancestors 'none'"
       refute_match(/unsafe/, policy)
-      assert_equal %w[nosniff same-origin DENY], last_response.headers.values_at("x-content-type-options", "referrer-policy", "x-frame-options")
+      assert_equal %w[nosniff same-origin DENY], last_response.headers.values_at("x-content-type-options",
+        "referrer-policy", "x-frame-options")
     end
   end
 
@@ -250,7 +277,10 @@ class AccessTest < DatabaseTest
     nowhere = "/nonexistent/keys.json"
 
     assert_raises(ArgumentError) { Config::Settings.new("APP_ENV" => "production", "KEYS_FILE" => nowhere).keys }
-    assert_raises(ArgumentError) { Config::Settings.new("APP_ENV" => "production", "KEYS_FILE" => nowhere, "SESSION_SECRET" => Config::Settings::DEMO_SECRET).keys }
+    assert_raises(ArgumentError) do
+      Config::Settings.new("APP_ENV" => "production", "KEYS_FILE" => nowhere,
+        "SESSION_SECRET" => Config::Settings::DEMO_SECRET).keys
+    end
     assert_raises(ArgumentError) { Config::Settings.new("SESSION_SECRET" => "short", "KEYS_FILE" => nowhere).keys }
   end
 

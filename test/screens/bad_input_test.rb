@@ -23,7 +23,8 @@ class BadInputTest < DatabaseTest
   end
 
   def take_in_form(**fields)
-    { "machine_id" => known.id.to_s, "customer_id" => known.customer_id.to_s, "request_key" => SecureRandom.uuid, "complaint" => "weak",
+    { "machine_id" => known.id.to_s, "customer_id" => known.customer_id.to_s, "request_key" => SecureRandom.uuid,
+      "complaint" => "weak",
       "made_safe" => "1", "no_condition" => "1", "hours_per_week" => "2" }.merge(fields.transform_keys(&:to_s))
   end
 
@@ -38,20 +39,22 @@ class BadInputTest < DatabaseTest
 
     assert_sent_back(/Name is needed/, keeps: "charger")
     assert_says(/Model is needed/)
-    assert_says(/tick this once it is unplugged/)
+    assert_says(/Tick this once it is unplugged/)
   end
 
   def test_over_long_fields
     submit "/take-in", take_in_form(complaint: "x" * 3000)
 
     assert_sent_back(/too long: at most 2000/, keeps: "x" * 3000)
-    submit "/take-in", { "new" => "1", "customer" => { "name" => "n" * 500 }, "request_key" => SecureRandom.uuid, "complaint" => "weak" }
+    submit "/take-in", { "new" => "1", "customer" => { "name" => "n" * 500 }, "request_key" => SecureRandom.uuid,
+      "complaint" => "weak" }
 
     assert_sent_back(/too long: at most 120/)
   end
 
   def test_letters_negative_and_absurd_numbers
-    { "two" => /must be a number/, "-1" => /0 or more/, "500" => /168 or less/, "1e999" => /must be|less/, "NaN" => /must be a number/ }.each do |typed, words|
+    { "two" => /must be a number/, "-1" => /0 or more/, "500" => /168 or less/, "1e999" => /must be|less/,
+      "NaN" => /must be a number/ }.each do |typed, words|
       submit "/take-in", take_in_form(hours_per_week: typed)
 
       assert_sent_back(words, keeps: typed)
@@ -60,7 +63,8 @@ class BadInputTest < DatabaseTest
 
   def test_absurd_measurements_name_the_unit
     job = take_in(new_machine("Ostrel Stride 36"))
-    { "four" => /must be a number/, "400" => /400 mm is not likely here.*Did you mean 4 mm/m, "-90" => /lies between -5 mm and 10 mm/ }.each do |typed, words|
+    { "four" => /must be a number/, "400" => /400 mm is not likely here.*Did you mean 4 mm/m,
+      "-90" => /lies between -5 mm and 10 mm/ }.each do |typed, words|
       submit "/jobs/#{job.number}/findings/brush-front", { "standout_mm" => typed, "version" => "0" }
 
       assert_sent_back(words, keeps: typed)
@@ -104,18 +108,22 @@ class BadInputTest < DatabaseTest
   end
 
   def test_script_in_every_text_field_comes_back_as_text
-    submit "/take-in", { "new" => "1", "request_key" => SecureRandom.uuid, "complaint" => SCRIPT, "came_with" => SCRIPT, "made_safe" => "1", "no_condition" => "1",
-                         "customer" => %w[name phone email street town].to_h { |name| [name, SCRIPT] }, "machine" => { "serial_number" => SCRIPT, "sheet_id" => "1" } }
+    submit "/take-in", { "new" => "1", "request_key" => SecureRandom.uuid, "complaint" => SCRIPT, "came_with" => SCRIPT,
+      "made_safe" => "1", "no_condition" => "1",
+                         "customer" => %w[name phone email street town].to_h { |name| [name, SCRIPT] },
+                         "machine" => { "serial_number" => SCRIPT, "sheet_id" => "1" } }
 
     assert_sent_back(/is not an e-mail address/)
     refute_includes page, SCRIPT, "script came through"
-    submit "/take-in", { "new" => "1", "request_key" => SecureRandom.uuid, "complaint" => SCRIPT, "came_with" => SCRIPT, "made_safe" => "1", "no_condition" => "1",
+    submit "/take-in", { "new" => "1", "request_key" => SecureRandom.uuid, "complaint" => SCRIPT, "came_with" => SCRIPT,
+      "made_safe" => "1", "no_condition" => "1",
                          "customer" => { "name" => SCRIPT, "phone" => SCRIPT, "street" => SCRIPT },
                          "machine" => { "serial_number" => SCRIPT, "sheet_id" => sheet("Hallmoor Dart M").id.to_s } }
 
     assert_equal 303, status
     job = Models::Job.order(:id).last
-    ["/jobs/#{job.number}", "/jobs/#{job.number}/look-over", "/", "/customers/#{job.customer_id}", "/machines/#{job.machine_id}", "/take-in/find?q=script",
+    ["/jobs/#{job.number}", "/jobs/#{job.number}/look-over", "/", "/customers/#{job.customer_id}",
+     "/machines/#{job.machine_id}", "/take-in/find?q=script",
      "/customers?q=#{Rack::Utils.escape(SCRIPT)}", "/shelf?q=#{Rack::Utils.escape(SCRIPT)}"].each do |path|
       get path
 
@@ -142,8 +150,10 @@ class BadInputTest < DatabaseTest
   end
 
   def test_unknown_ids
-    ["/jobs/99999999", "/jobs/999999999999999999999999", "/jobs/abc", "/customers/0", "/machines/-1", "/shelf/x", "/sheets/999", "/cards/999999", "/cards/of/99999",
-     "/take-in?machine_id=abc", "/take-in?machine_id=99999999999999999999999", "/jobs/1/tag.pdf", "/c/nonsense"].each do |path|
+    ["/jobs/99999999", "/jobs/999999999999999999999999", "/jobs/abc", "/customers/0", "/machines/-1", "/shelf/x",
+     "/sheets/999", "/cards/999999", "/cards/of/99999",
+     "/take-in?machine_id=abc", "/take-in?machine_id=99999999999999999999999", "/jobs/1/tag.pdf", "/c/nonsense"]
+      .each do |path|
       get path
 
       assert_equal 404, status, path
@@ -220,7 +230,9 @@ class BadInputTest < DatabaseTest
   end
 
   def test_settings_that_make_no_sense
-    submit "/settings", { "bag_limit_percent" => "900", "hours" => { "mon" => { "0" => { "from" => "late", "to" => "12:00" } } }, "closed" => { "0" => { "on" => "someday" } } }
+    monday = { "mon" => { "0" => { "from" => "late", "to" => "12:00" } } }
+    submit "/settings",
+      { "bag_limit_percent" => "900", "hours" => monday, "closed" => { "0" => { "on" => "someday" } } }
 
     assert_sent_back(/100 or less/, keeps: "someday")
     assert_says(/write it as in 08:30/)
@@ -230,7 +242,8 @@ class BadInputTest < DatabaseTest
     get "/cards", { "until" => "9" * 5000 }
 
     assert_equal 200, status
-    submit "/settings", Screens::Settings::SettingsForm.typed_from(Services::Policies.now).merge("closed" => { "0" => { "on" => "9" * 500 } })
+    submit "/settings", Screens::Settings::SettingsForm.typed_from(Services::Policies.now)
+      .merge("closed" => { "0" => { "on" => "9" * 500 } })
 
     assert_sent_back(/written as in 2026-12-24/)
     card = write_card(known.customer)
@@ -250,7 +263,8 @@ class BadInputTest < DatabaseTest
   end
 
   def test_parameters_of_the_wrong_shape
-    submit "/take-in", { "new" => "1", "customer" => "text", "machine" => ["x"], "traits" => "pets", "complaint" => { "a" => "b" }, "request_key" => ["x"] }
+    submit "/take-in", { "new" => "1", "customer" => "text", "machine" => ["x"], "traits" => "pets",
+      "complaint" => { "a" => "b" }, "request_key" => ["x"] }
 
     assert_sent_back(/is needed/)
     submit "/cards/send", { "customer_ids" => "x" }

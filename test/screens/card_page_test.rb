@@ -19,14 +19,18 @@ class CardPageTest < DatabaseTest
     get @path
 
     assert_equal 200, status
-    ["Wendel Testrup", "Brackwater Loft K", "exhaust cassette", "50 h of use"].each { |words| assert_includes page, words }
+    ["Wendel Testrup", "Brackwater Loft K", "exhaust cassette", "50 h of use"]
+      .each { |words| assert_includes page, words }
     refute_includes page, "wendel@example.org"
     assert_equal "no-store", last_response["cache-control"]
   end
 
   # Every text, worded otherwise, is read somewhere; none is read as it comes.
   def test_speaks_the_customers_language
-    worded = Core::Cards::Texts::PAGE.to_h { |name, (text, *)| [name, text.split(", ").map { |word| "ø#{word}" }.join(", ")] }
+    worded = Core::Cards::Texts::PAGE.to_h do |name, (text, *)|
+      [name,
+       text.split(", ").map { |word| "ø#{word}" }.join(", ")]
+    end
     Services::Words.keep("xx", worded, by: owner, at: NOW)
     other = new_machine("Brackwater Loft K")
     other.update(customer_id: @card.customer_id)
@@ -37,14 +41,21 @@ class CardPageTest < DatabaseTest
     offer = Services::Offers.begin({ minutes: 10, starts_on: today, ends_on: today + 30 }, by: owner, at: NOW)
     @card.update(offer_id: offer.id)
     @card.customer.update(language: "xx")
-    submit @path, { "kind" => "will_come", "drop_off_on" => Services::MakeBooking.days(today: today, schedule: Services::Policies.now.schedule).first.iso8601 }, from: @path
+    submit @path, { "kind" => "will_come", "drop_off_on" => Services::MakeBooking.days(today: today,
+      schedule: Services::Policies.now.schedule).first.iso8601 }, from: @path
     read = ["", "/stop"].map { |more| get(@path + more) && page }
     submit "#{@path}/stop", {}, from: "#{@path}/stop"
     read << page
 
     says = ->(words, text) { text.match?(/(?<!ø)#{Regexp.escape(words[/[^{,]+/])}/) }
-    unread = worded.reject { |name, words| %i[date weekdays].include?(name) || read.any? { |text| says.call(words, text) } }
-    as_it_comes = Core::Cards::Texts::PAGE.select { |_, (words, *)| words[/[^{,]+/].size > 7 && read.any? { |text| says.call(words, text) } }
+    unread = worded.reject do |name, words|
+      %i[date weekdays]
+        .include?(name) || read.any? { |text| says.call(words, text) }
+    end
+    as_it_comes = Core::Cards::Texts::PAGE.select do |_, (words, *)|
+      words[/[^{,]+/]
+        .size > 7 && read.any? { |text| says.call(words, text) }
+    end
 
     assert_empty unread.keys + as_it_comes.keys
     read.each { |text| assert_match(/lang="xx"/, text) }

@@ -4,10 +4,11 @@ require_relative "../test_helper"
 require_relative "../../hostile/disguises"
 require_relative "../support/real_server"
 
-# Every route of the application, asked over a socket by nobody, in every disguise of its path. A route is closed unless it
-# says otherwise; those that do are listed here, and nowhere else.
+# Every route of the application, asked over a socket by nobody, in every disguise of its path. A route is closed
+# unless it says otherwise; those that do are listed here, and nowhere else.
 class DoorsTest < CommittedTest
-  OPEN = ["GET /c/:code", "POST /c/:code", "GET /c/:code/stop", "POST /c/:code/stop", "GET /c/:code/booking.ics", "GET /j/:code", "POST /j/:code/agree", "POST /j/:code/ask",
+  OPEN = ["GET /c/:code", "POST /c/:code", "GET /c/:code/stop", "POST /c/:code/stop", "GET /c/:code/booking.ics",
+          "GET /j/:code", "POST /j/:code/agree", "POST /j/:code/ask",
           "GET /healthz", "GET /readyz", "GET /first/:key", "POST /first/:key"].freeze
   TOKENLESS = ["POST /c/:code/stop"].freeze
 
@@ -39,8 +40,12 @@ class DoorsTest < CommittedTest
       Hostile::Disguises.of(path).flat_map do |asked|
         DB[:throttle_counts].delete
         answers = [@server.ask("GET", asked), @server.ask("POST", asked, body: ""),
-                   @server.ask("POST", asked, body: "_csrf=#{Rack::Utils.escape(token)}&how=declined", headers: { "Cookie" => cookie })]
-        answers.reject { |answer| refused?(answer) }.map { |answer| "#{asked} → #{answer.status} #{answer.body[0, 200]}" }
+                   @server.ask("POST", asked, body: "_csrf=#{Rack::Utils.escape(token)}&how=declined",
+                     headers: { "Cookie" => cookie })]
+        answers.reject { |answer| refused?(answer) }.map do |answer|
+          "#{asked} → #{answer.status} " \
+            "#{answer.body[0, 200]}"
+        end
       end
     end
 
@@ -49,7 +54,8 @@ class DoorsTest < CommittedTest
   end
 
   def test_the_ways_round_that_were_found
-    ["/c/../take-in/find?q=lund", "/c/%2e%2e/take-in/find?q=lund", "/c/..%5ctake-in/find?q=lund", "/c/../jobs/#{@job.number}/tag.pdf"].each do |path|
+    ["/c/../take-in/find?q=lund", "/c/%2e%2e/take-in/find?q=lund", "/c/..%5ctake-in/find?q=lund",
+     "/c/../jobs/#{@job.number}/tag.pdf"].each do |path|
       answer = @server.ask("GET", path)
 
       assert_equal 400, answer.status, path
@@ -58,14 +64,16 @@ class DoorsTest < CommittedTest
   end
 
   def test_an_answer_to_a_strange_method_is_ours_and_gives_no_cookie_away
-    { "PUT" => 405, "DELETE" => 405, "OPTIONS" => 405, "TRACE" => 405, "BREW" => 501, "PROPFIND" => 501 }.each do |verb, status|
+    { "PUT" => 405, "DELETE" => 405, "OPTIONS" => 405, "TRACE" => 405, "BREW" => 501, "PROPFIND" => 501 }.each do |verb,
+      status|
       answer = @server.ask(verb, "/jobs/1001", headers: { "Cookie" => "upright_bench=secret-of-mine" })
 
       assert_equal status, answer.status, verb
       assert_includes answer.headers["content-security-policy"].to_s, "default-src 'none'"
       refute_includes answer.body, "secret-of-mine"
     end
-    answer = @server.raw("GET / HTTP/1.1\r\nHost: 127.0.0.1\r\nCookie: upright_bench=secret-of-mine\r\nbad header\r\n\r\n")
+    answer = @server.raw("GET / HTTP/1.1\r\nHost: 127.0.0.1\r\nCookie: upright_bench=secret-of-mine\r\nbad " \
+                         "header\r\n\r\n")
 
     assert_equal 400, answer.status
     assert_includes answer.headers["content-security-policy"].to_s, "default-src 'none'"
@@ -74,8 +82,11 @@ class DoorsTest < CommittedTest
   end
 
   def test_a_name_that_is_not_ours_is_refused_and_no_redirect_follows_one
-    { "evil.example" => 421, "evil.example:4610" => 421, "127.0.0.1.evil.example" => 421, "" => 421, "localhost" => 302, "[::1]:9" => 302 }.each do |host, status|
-      answer = @server.ask("GET", "/", headers: { "Host" => host, "X-Forwarded-Host" => "evil.example", "Forwarded" => "host=evil.example" })
+    { "evil.example" => 421, "evil.example:4610" => 421, "127.0.0.1.evil.example" => 421, "" => 421, "localhost" => 302,
+      "[::1]:9" => 302 }.each do |host, status|
+      answer = @server.ask("GET", "/", headers: {
+        "Host" => host, "X-Forwarded-Host" => "evil.example", "Forwarded" => "host=evil.example"
+      })
 
       assert_equal status, answer.status, host
       assert_equal "/login", answer.headers["location"] if status == 302
@@ -86,7 +97,8 @@ class DoorsTest < CommittedTest
 
   # Codes are tried at most so often from one address, whatever a header says of it.
   def test_who_asks_is_not_believed
-    statuses = Array.new((2 * Web::Throttle::CODES_A_MINUTE) + 1) { |n| @server.ask("GET", "/c/#{'0' * 26}", headers: { "X-Forwarded-For" => "10.0.0.#{n}" }).status }
+    statuses = Array.new((2 * Web::Throttle::CODES_A_MINUTE) +
+      1) { |n| @server.ask("GET", "/c/#{'0' * 26}", headers: { "X-Forwarded-For" => "10.0.0.#{n}" }).status }
 
     assert_equal [404, 429], statuses.uniq
   end
@@ -97,8 +109,10 @@ class DoorsTest < CommittedTest
     end
     pasted = "--B\r\nContent-Disposition: form-data; name=\"list\"\r\n\r\n#{'x' * (3 * 1024 * 1024)}\r\n--B--\r\n"
 
-    assert_equal 400, @server.ask("POST", "/shelf/list", body: pasted, headers: { "Content-Type" => "multipart/form-data; boundary=B" }).status
-    chunked = "POST /login HTTP/1.1\r\nHost: 127.0.0.1\r\nConnection: close\r\nContent-Type: application/x-www-form-urlencoded\r\nTransfer-Encoding: chunked\r\n\r\n"
+    assert_equal 400, @server.ask("POST", "/shelf/list", body: pasted,
+      headers: { "Content-Type" => "multipart/form-data; boundary=B" }).status
+    chunked = "POST /login HTTP/1.1\r\nHost: 127.0.0.1\r\nConnection: close\r\nContent-Type: " \
+              "application/x-www-form-urlencoded\r\nTransfer-Encoding: chunked\r\n\r\n"
 
     assert_equal 413, @server.raw("#{chunked}#{"10000\r\n#{'x' * 0x10000}\r\n" * 6}0\r\n\r\n").status
   end
@@ -107,16 +121,19 @@ class DoorsTest < CommittedTest
 
   # @return [Array<String>] an address for each closed route, with what is really there in its place
   def closed
-    real = { "number" => @job.number, "id" => 1, "stay" => 1, "position" => "pre-filter", "station" => "pre", "key" => "pre-filter", "size" => "small", "supplier" => 1,
+    real = { "number" => @job.number, "id" => 1, "stay" => 1, "position" => "pre-filter", "station" => "pre",
+             "key" => "pre-filter", "size" => "small", "supplier" => 1,
              "customer" => @job.customer_id, "step" => "end", "move" => "receive", "code" => "x", "part" => 1 }
-    self.class.doors.reject(&:open).map { |door| door.path.gsub(/:(\w+)/) { real.fetch(Regexp.last_match(1)).to_s } }.uniq
+    self.class.doors.reject(&:open).map { |door| door.path.gsub(/:(\w+)/) { real.fetch(Regexp.last_match(1)).to_s } }
+      .uniq
   end
 
   # Sent to the sign-in, or told nothing.
   def refused?(answer)
     return answer.headers["location"] == "/login" if answer.status == 302
 
-    [400, 401, 403, 404, 405, 421].include?(answer.status) && !answer.body.match?(/#{Regexp.escape(@job.customer.name)}|%PDF/)
+    [400, 401, 403, 404, 405, 421].include?(answer.status) &&
+      !answer.body.match?(/#{Regexp.escape(@job.customer.name)}|%PDF/)
   end
 
   def sign_in_form
@@ -125,6 +142,7 @@ class DoorsTest < CommittedTest
   end
 
   def counts
-    (DB.tables - %i[throttle_counts sign_in_tries que_lockers]).to_h { |table| [table, DB[table].count] }.merge(states: Models::Job.order(:id).select_map(:state))
+    (DB.tables - %i[throttle_counts sign_in_tries que_lockers]).to_h { |table| [table, DB[table].count] }
+      .merge(states: Models::Job.order(:id).select_map(:state))
   end
 end

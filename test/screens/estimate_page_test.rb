@@ -17,7 +17,8 @@ class EstimatePageTest < DatabaseTest
   end
 
   def choose(number)
-    Services::ChoosePart.call(@job.number, item(@job, "pre-filter").id, choice: part(number).id.to_s, by: technician, at: NOW)
+    Services::ChoosePart.call(@job.number, item(@job, "pre-filter").id, choice: part(number).id.to_s, by: technician,
+      at: NOW)
   end
 
   def sent_estimate
@@ -25,7 +26,8 @@ class EstimatePageTest < DatabaseTest
   end
 
   def agree(**fields)
-    submit "#{@path}/agree", { "estimate" => @sent.id.to_s, "agreed_name" => "Wendel Testrup", **fields.transform_keys(&:to_s) }, from: @path
+    submit "#{@path}/agree", { "estimate" => @sent.id.to_s, "agreed_name" => "Wendel Testrup",
+      **fields.transform_keys(&:to_s) }, from: @path
   end
 
   def test_nothing_is_sent_before_the_shop_says_so
@@ -40,7 +42,8 @@ class EstimatePageTest < DatabaseTest
     sent_estimate
     get @path
 
-    ["Pre-motor filter", "Bench time", "prices hold until", "I agree to", "Judged at the bench by #{technician.name}"].each { |words| assert_includes page, words }
+    ["Pre-motor filter", "Bench time", "prices hold until", "I agree to", "Judged at the bench by #{technician.name}"]
+      .each { |words| assert_includes page, words }
     ["wendel@example.org", "HD-2010", "The rule says"].each { |words| refute_includes page, words }
     assert_equal "no-store", last_response["cache-control"]
   end
@@ -97,7 +100,8 @@ class EstimatePageTest < DatabaseTest
     get "/jobs/#{@job.number}"
 
     assert_includes page, "Is it &lt;b&gt;worth&lt;/b&gt; it?"
-    submit "/jobs/#{@job.number}/questions/#{Models::Question.where(job_id: @job.id).get(:id)}", { "reply" => "Yes." }, from: "/jobs/#{@job.number}"
+    submit "/jobs/#{@job.number}/questions/#{Models::Question.where(job_id: @job.id).get(:id)}", { "reply" => "Yes." },
+      from: "/jobs/#{@job.number}"
     get @path
 
     assert_includes page, "Yes."

@@ -46,7 +46,8 @@ class ScreensTest < DatabaseTest
   def test_a_scan_opens_what_it_names
     job = take_in
     card = Models::Card.order(:id).last
-    { "J#{job.number}" => "/jobs/#{job.number}", job.number.to_s => "/jobs/#{job.number}", "M#{job.machine_id}" => "/machines/#{job.machine_id}",
+    { "J#{job.number}" => "/jobs/#{job.number}", job.number.to_s => "/jobs/#{job.number}",
+      "M#{job.machine_id}" => "/machines/#{job.machine_id}",
       "hd-2010" => "/shelf/#{part('HD-2010').id}", Outbox::Letters.link(card) => "/cards/#{card.id}",
       "somebody" => "/customers?q=somebody" }.each do |typed, path|
       get "/find", { "q" => typed }
@@ -67,30 +68,43 @@ class ScreensTest < DatabaseTest
 
   # ---- take in
   def test_a_new_customer_with_a_machine_nobody_knows_the_history_of
-    submit "/take-in", { "new" => "1", "request_key" => SecureRandom.uuid, "complaint" => "no suction", "made_safe" => "1", "no_condition" => "1",
+    submit "/take-in", { "new" => "1", "request_key" => SecureRandom.uuid, "complaint" => "no suction",
+      "made_safe" => "1", "no_condition" => "1",
                          "hours_per_week" => "2,5".tr(",", "."),
-                         "traits" => %w[pets smoker], "allergy" => "1", "customer" => { "name" => "Perpetua Neu", "phone" => "555-0175", "post_agreed" => "1" },
-                         "machine" => { "sheet_id" => sheet("Brackwater Loft K").id.to_s, "serial_number" => "BK-1", "second_hand" => "1", "bought_on" => "2024-02-29" } }
+                         "traits" => %w[pets smoker], "allergy" => "1",
+                         "customer" => { "name" => "Perpetua Neu", "phone" => "555-0175", "post_agreed" => "1" },
+                         "machine" => {
+                           "sheet_id" => sheet("Brackwater Loft K").id.to_s, "serial_number" => "BK-1",
+                           "second_hand" => "1", "bought_on" => "2024-02-29"
+                         } }
     machine = Models::Job.order(:id).last.machine
 
     assert_equal 303, status
-    assert_equal [true, 2.5, %w[pets smoker], true], [machine.second_hand, machine.hours_per_week.to_f, machine.traits.to_a, machine.allergy]
+    assert_equal [true, 2.5, %w[pets smoker], true], [
+      machine.second_hand, machine.hours_per_week.to_f, machine.traits.to_a, machine.allergy
+    ]
     assert_equal [nil], machine.fittings_dataset.select_map(:fitted_on).uniq
     assert_equal [true, false], machine.customer.values.values_at(:post_agreed, :email_agreed)
   end
 
   def test_a_plate_that_is_on_file_is_named
     known = new_machine
-    submit "/take-in", { "customer_id" => known.customer_id.to_s, "request_key" => SecureRandom.uuid, "complaint" => "weak", "made_safe" => "1", "no_condition" => "1",
-                         "machine" => { "sheet_id" => known.sheet_id.to_s, "serial_number" => known.serial_number.downcase } }
+    submit "/take-in", { "customer_id" => known.customer_id.to_s, "request_key" => SecureRandom.uuid,
+      "complaint" => "weak", "made_safe" => "1", "no_condition" => "1",
+                         "machine" => {
+                           "sheet_id" => known.sheet_id.to_s, "serial_number" => known.serial_number.downcase
+                         } }
 
     assert_equal 422, status
     assert_says(/with this serial number is on file already/)
   end
 
   def test_a_machine_bought_tomorrow
-    submit "/take-in", { "customer_id" => new_machine.customer_id.to_s, "request_key" => SecureRandom.uuid, "complaint" => "weak", "made_safe" => "1", "no_condition" => "1",
-                         "machine" => { "sheet_id" => sheet("Hallmoor Dart M").id.to_s, "bought_on" => (today + 9).iso8601 } }
+    submit "/take-in", { "customer_id" => new_machine.customer_id.to_s, "request_key" => SecureRandom.uuid,
+      "complaint" => "weak", "made_safe" => "1", "no_condition" => "1",
+                         "machine" => {
+                           "sheet_id" => sheet("Hallmoor Dart M").id.to_s, "bought_on" => (today + 9).iso8601
+                         } }
 
     assert_says(/lies in the future/)
   end
@@ -113,7 +127,8 @@ class ScreensTest < DatabaseTest
     job = take_in
     submit "/jobs/#{job.number}/findings/roll", { "turns" => "stuck", "version" => "0" }
 
-    assert_equal [303, "/jobs/#{job.number}/look-over?at=roll"], [status, last_response["location"].delete_prefix("http://example.org")]
+    assert_equal [303, "/jobs/#{job.number}/look-over?at=roll"],
+      [status, last_response["location"].delete_prefix("http://example.org")]
   end
 
   def test_what_was_due_before_the_visit_stands_at_its_place
@@ -206,7 +221,8 @@ class ScreensTest < DatabaseTest
     job = settled({ "pre-filter" => { grey: 5 } })
     get "/jobs/#{job.number}/history", {}, HTMX
 
-    ["took in", "found, pre-motor filter\\s+\\(wash\\)", "looked over", "settled"].each { |words| assert_says(%r{<b>#{technician.name}</b>: #{words}}) }
+    ["took in", "found, pre-motor filter\\s+\\(wash\\)", "looked over", "settled"]
+      .each { |words| assert_says(%r{<b>#{technician.name}</b>: #{words}}) }
     refute_includes page, "<html"
   end
 
@@ -245,7 +261,9 @@ class ScreensTest < DatabaseTest
     assert_equal before + 5, Models::StockLevel[roll.id].pieces
     submit "/shelf/#{roll.id}/count", { "counted" => "2", "reason" => "found behind the shelf" }
 
-    assert_equal [2, "found behind the shelf"], [Models::StockLevel[roll.id].pieces, Models::StockMove.where(part_id: roll.id).order(:id).last.reason]
+    assert_equal [2, "found behind the shelf"], [
+      Models::StockLevel[roll.id].pieces, Models::StockMove.where(part_id: roll.id).order(:id).last.reason
+    ]
     get "/shelf/#{roll.id}"
 
     assert_says(/found behind the shelf/)
@@ -262,7 +280,10 @@ class ScreensTest < DatabaseTest
   end
 
   def test_customers_are_paged_by_key_without_gap_or_repeat
-    (Queries::CustomerList::PAGE + 3).times { |n| Models::Customer.create(name: format("Page %03d", n / 30), created_by: owner.id) }
+    (Queries::CustomerList::PAGE + 3).times do |n|
+      Models::Customer.create(name: format("Page %03d", n / 30),
+        created_by: owner.id)
+    end
     Models::Customer.create(name: "forgotten", forgotten_on: today, created_by: owner.id)
     names = []
     path = "/customers"
@@ -272,13 +293,15 @@ class ScreensTest < DatabaseTest
       path = page[%r{href="(/customers\?[^"]*after=[^"]+)"}, 1]&.gsub("&amp;", "&")
     end
 
-    assert_equal Models::Customer.where(forgotten_on: nil).select_order_map(:name), names.map { |name| CGI.unescapeHTML(name) }
+    assert_equal Models::Customer.where(forgotten_on: nil).select_order_map(:name),
+      names.map { |name| CGI.unescapeHTML(name) }
   end
 
   def test_agreeing_again_ends_stop_writing
     customer = new_machine.customer
     customer.update(stopped_on: today)
-    submit "/customers/#{customer.id}", { "name" => customer.name, "email" => customer.email, "email_agreed" => "1", "lock_version" => customer.lock_version.to_s }
+    submit "/customers/#{customer.id}", { "name" => customer.name, "email" => customer.email, "email_agreed" => "1",
+      "lock_version" => customer.lock_version.to_s }
 
     assert_equal [nil, true], customer.refresh.values.values_at(:stopped_on, :email_agreed)
   end
@@ -287,21 +310,26 @@ class ScreensTest < DatabaseTest
     dart = sheet("Hallmoor Dart M")
     get "/sheets/#{dart.id}/sheet.json"
 
-    assert_equal JSON.parse(File.read(File.join(TestDatabase::ROOT, "demo/sheets/hallmoor-dart-m.json"))), JSON.parse(page)
+    assert_equal JSON.parse(File.read(File.join(TestDatabase::ROOT, "demo/sheets/hallmoor-dart-m.json"))),
+      JSON.parse(page)
     assert_equal dart.to_core, Core::Sheets::Parse.new(JSON.parse(page)).call
   end
 
   def test_the_owner_changes_open_hours_and_closed_days
     form = Screens::Settings::SettingsForm.typed_from(Services::Policies.now).merge("bag_limit_percent" => "60")
     form["hours"]["sun"]["0"] = { "from" => "10:00", "to" => "12:00" }
-    form["closed"] = { "0" => { "on" => "2026-12-31", "name" => "" }, "1" => { "on" => "2026-12-24", "name" => "Lantern Eve", "yearly" => "1" } }
+    form["closed"] = { "0" => { "on" => "2026-12-31", "name" => "" },
+      "1" => { "on" => "2026-12-24", "name" => "Lantern Eve", "yearly" => "1" } }
     submit "/settings", form
 
     assert_equal 303, status
     policies = Services::Policies.now
 
     assert_equal [{ "10:00" => "12:00" }, [[24, "Lantern Eve", true], [31, nil, false]], 60],
-                 [policies.open_hours["sun"].to_h, policies.closed_days.map { |day| [day.on.day, day.name, day.yearly] }, policies.findings.bag_limit_percent]
+      [policies.open_hours["sun"].to_h, policies.closed_days.map do |day|
+        [day.on.day, day.name,
+         day.yearly]
+      end, policies.findings.bag_limit_percent]
     submit "/settings", form.merge("hours" => {})
 
     assert_equal 422, status
@@ -415,7 +443,7 @@ class ScreensTest < DatabaseTest
     Services::SavePolicies.call({ "pets_percent" => 60 }, by: owner, at: NOW)
     get "/settings"
 
-    assert_says(/computed again \(how much a household shortens was changed\): waiting for the worker/)
+    assert_says(/Updating dates \(how much a household shortens was changed\): waiting to start/)
     Models::Recompute.dataset.update(machines: 10, done: 4)
     get "/settings/recomputes"
 

@@ -39,7 +39,10 @@ class SheetsScreenTest < DatabaseTest
   end
 
   def test_the_list_is_cut_into_pages_and_what_is_to_be_completed_is_told_first
-    9.times { |number| Services::BeginSheet.call(maker: "Yarrow", model: "Test #{number}", kind: :stick, by: owner, at: NOW) }
+    9.times do |number|
+      Services::BeginSheet.call(maker: "Yarrow", model: "Test #{number}", kind: :stick, by: owner,
+        at: NOW)
+    end
     get "/sheets"
     first = page.scan(%r{<h2><a href="/sheets/(\d+)"}).flatten
 
@@ -85,7 +88,8 @@ class SheetsScreenTest < DatabaseTest
   end
 
   def test_what_is_no_sheet_is_refused_in_words
-    { "" => /Choose a file/, "\x89PNG\r\n\u0000".b => /no text|no JSON/, "[]" => /a sheet is an object/, "{" => /no JSON/,
+    { "" => /Choose a file/, "\x89PNG\r\n\u0000".b => /no text|no JSON/, "[]" => /a sheet is an object/,
+      "{" => /no JSON/,
       "[" * 60 => /no JSON/, "x" * 600_000 => /larger than any sheet/ }.each do |text, words|
       submit "/sheets", { "file" => file(text) }, from: "/sheets"
 
@@ -96,7 +100,8 @@ class SheetsScreenTest < DatabaseTest
 
   def test_an_edit_without_scripts_goes_back_to_its_place
     draft = begin_draft
-    submit "/drafts/#{draft.id}/positions/pre-filter", { "name" => "Cup filter", "station" => "pre", "kind" => "filter", "lock_version" => "0" }
+    submit "/drafts/#{draft.id}/positions/pre-filter", { "name" => "Cup filter", "station" => "pre", "kind" => "filter",
+      "lock_version" => "0" }
 
     assert_equal "/drafts/#{draft.id}?at=pre-filter", last_response["location"].delete_prefix("http://example.org")
     assert_equal "Cup filter", draft.refresh.to_core.position("pre-filter").name
@@ -105,9 +110,11 @@ class SheetsScreenTest < DatabaseTest
   def test_a_refused_edit_keeps_all_that_was_typed
     draft = begin_draft
     submit "/drafts/#{draft.id}/positions/pre-filter",
-           { "name" => "Cup filter", "station" => "pre", "kind" => "filter", "minutes" => "soon", "care" => "Brush it off", "lock_version" => "0",
-             "clocks" => { "0" => { "action" => "replace", "limit" => "many", "counts" => "hours" } },
-             "fasteners" => { "0" => { "count" => "two", "driver" => "T8" } }, "attributes" => { "0" => { "name" => "clip", "value" => "left" } } }
+      { "name" => "Cup filter", "station" => "pre", "kind" => "filter", "minutes" => "soon",
+        "care" => "Brush it off", "lock_version" => "0",
+        "clocks" => { "0" => { "action" => "replace", "limit" => "many", "counts" => "hours" } },
+        "fasteners" => { "0" => { "count" => "two", "driver" => "T8" } },
+        "attributes" => { "0" => { "name" => "clip", "value" => "left" } } }
 
     assert_equal 422, status
     ["soon", "Brush it off", "many", "two", "T8", "clip", "left"].each { |typed| assert_keeps typed }
@@ -117,7 +124,8 @@ class SheetsScreenTest < DatabaseTest
   def test_somebody_elses_change_is_shown_and_not_overwritten
     draft = begin_draft
     Services::EditDraft.call(draft, version: 0, by: technician) { |edit| edit.head("warranty_months" => 61) }
-    submit "/drafts/#{draft.id}/positions/pre-filter", { "name" => "Cup filter", "station" => "pre", "kind" => "filter", "lock_version" => "0" }
+    submit "/drafts/#{draft.id}/positions/pre-filter", { "name" => "Cup filter", "station" => "pre", "kind" => "filter",
+      "lock_version" => "0" }
 
     assert_equal 409, status
     assert_says(/Somebody else changed this draft/)
@@ -127,7 +135,8 @@ class SheetsScreenTest < DatabaseTest
   def test_stations_and_places_come_move_and_go
     draft = begin_draft
     path = "/drafts/#{draft.id}"
-    submit "#{path}/stations", { "name" => "Silencer", "after" => draft.to_core.stations.last.key, "lock_version" => "0" }
+    submit "#{path}/stations", { "name" => "Silencer", "after" => draft.to_core.stations.last.key,
+      "lock_version" => "0" }
     submit "#{path}/positions", { "name" => "Foam", "station" => "silencer", "kind" => "vents", "lock_version" => "1" }
     submit "#{path}/stations/silencer", { "move" => "up", "lock_version" => "2" }
 
@@ -149,7 +158,8 @@ class SheetsScreenTest < DatabaseTest
 
     assert_equal 422, status
     assert_keeps "Dart N"
-    submit "/drafts", { "maker" => "Hallmoor", "model" => "Dart N", "kind" => "drum", "relative_id" => dart.id.to_s }, from: "/sheets/new"
+    submit "/drafts", { "maker" => "Hallmoor", "model" => "Dart N", "kind" => "drum", "relative_id" => dart.id.to_s },
+      from: "/sheets/new"
 
     assert_equal dart.to_core.positions, Models::Draft.order(:id).last.to_core.positions
   end

@@ -15,8 +15,9 @@ class ShelfScreensTest < DatabaseTest
   def make_short(level: 7)
     Services::CountStock.call(@part, pieces: 2, reason: "test", by: owner, at: NOW)
     DB[:part_forecasts].where(part_id: @part.id).delete
-    DB[:part_forecasts].insert(part_id: @part.id, days: 10, from_dues: 2.5, from_walk_ins: 1.5, level: level, weeks: Sequel.pg_array([0.5] * 13, :real), walk_ins_a_week: 1,
-                               tasks: 6)
+    DB[:part_forecasts].insert(part_id: @part.id, days: 10, from_dues: 2.5, from_walk_ins: 1.5, level: level,
+      weeks: Sequel.pg_array([0.5] * 13, :real), walk_ins_a_week: 1,
+      tasks: 6)
   end
 
   def test_what_is_short_says_why_and_is_ordered
@@ -25,7 +26,8 @@ class ShelfScreensTest < DatabaseTest
 
     assert_says(/2\.50 due and 1\.50 walk-ins in 10 days: target 7/)
     key = page[/name="request_key" value="([^"]+)"/, 1]
-    submit "/shelf/short/#{@part.supplier_id}", { "request_key" => key, "pieces" => { @part.id.to_s => "5" } }, from: "/shelf/short"
+    submit "/shelf/short/#{@part.supplier_id}", { "request_key" => key, "pieces" => { @part.id.to_s => "5" } },
+      from: "/shelf/short"
     number = last_response["location"][/\d+\z/]
     get "/shelf/orders/#{number}"
 
@@ -34,7 +36,8 @@ class ShelfScreensTest < DatabaseTest
 
     costs = [1, 5].map { |pieces| format("%.2f", @part.cost_cents * pieces / 100.0) }.join(",")
 
-    assert_equal "number,name,maker,barcode,pieces,packs,cost,cost_together\r\nHD-2010,\"#{@part.name}\",#{@part.maker},#{@part.barcode},5,5,#{costs}\r\n", page
+    assert_equal "number,name,maker,barcode,pieces,packs,cost,cost_together\r\n" \
+                 "HD-2010,\"#{@part.name}\",#{@part.maker},#{@part.barcode},5,5,#{costs}\r\n", page
     get "/shelf/orders/#{number}/order.pdf"
 
     assert page.start_with?("%PDF")
@@ -48,7 +51,8 @@ class ShelfScreensTest < DatabaseTest
     get "/shelf/short"
     key = page[/name="request_key" value="([^"]+)"/, 1]
     { "0" => /at least one part/, "many" => /whole numbers/ }.each do |typed, words|
-      submit "/shelf/short/#{@part.supplier_id}", { "request_key" => key, "pieces" => { @part.id.to_s => typed } }, from: "/shelf/short"
+      submit "/shelf/short/#{@part.supplier_id}", { "request_key" => key, "pieces" => { @part.id.to_s => typed } },
+        from: "/shelf/short"
 
       assert_equal 422, status
       assert_says(words)
@@ -57,11 +61,13 @@ class ShelfScreensTest < DatabaseTest
   end
 
   def test_what_came_is_put_on_the_shelf_line_by_line
-    order = Services::PlaceOrder.call(@part.supplier, pieces: { @part.id => 3 }, request_key: SecureRandom.uuid, by: owner, at: NOW)
+    order = Services::PlaceOrder.call(@part.supplier, pieces: { @part.id => 3 }, request_key: SecureRandom.uuid,
+      by: owner, at: NOW)
     path = "/shelf/orders/#{order.number}"
     before = @part.stock
     get path
-    submit "#{path}/receive", { "request_key" => SecureRandom.uuid, "pieces" => { order.lines.first.id.to_s => "2" } }, from: path
+    submit "#{path}/receive", { "request_key" => SecureRandom.uuid, "pieces" => { order.lines.first.id.to_s => "2" } },
+      from: path
 
     assert_equal before + 2, @part.refresh.stock
     get path
@@ -85,18 +91,21 @@ class ShelfScreensTest < DatabaseTest
     make_short
     get "/shelf/#{@part.id}"
 
-    ["Why 7?", "3 until a delivery, 7 until the next order", "6 tasks falling due", "Order 5"].each { |words| assert_includes page.gsub(/\s+/, " "), words }
+    ["Why 7?", "3 until a delivery, 7 until the next order", "6 tasks falling due", "Order 5"]
+      .each { |words| assert_includes page.gsub(/\s+/, " "), words }
     assert_match(/run out in the week of/, page)
   end
 
   def test_suppliers_are_put_on_file_and_changed
     submit "/shelf/suppliers", { "name" => "Anchor Belts", "lead_days" => "12" }, from: "/shelf/suppliers"
     supplier = Models::Supplier.first(name: "Anchor Belts")
-    submit "/shelf/suppliers", { "id" => supplier.id.to_s, "name" => @part.supplier.name, "email" => "nobody", "lead_days" => "-1" }, from: "/shelf/suppliers"
+    submit "/shelf/suppliers", { "id" => supplier.id.to_s, "name" => @part.supplier.name, "email" => "nobody",
+      "lead_days" => "-1" }, from: "/shelf/suppliers"
 
     assert_equal 422, status
     assert_equal 2, page.scan("field-error\" id").size
-    submit "/shelf/suppliers", { "id" => supplier.id.to_s, "name" => @part.supplier.name, "lead_days" => "12" }, from: "/shelf/suppliers"
+    submit "/shelf/suppliers", { "id" => supplier.id.to_s, "name" => @part.supplier.name, "lead_days" => "12" },
+      from: "/shelf/suppliers"
 
     assert_says(/belongs to another supplier/)
   end
@@ -150,7 +159,8 @@ class ShelfScreensTest < DatabaseTest
   end
 
   def test_shelf_labels
-    { "part=#{@part.id}" => 1, "q=Dart+M" => Models::Part.where(Sequel.ilike(:name, "%Dart M%")).count }.each do |query, pages|
+    { "part=#{@part.id}" => 1, "q=Dart+M" => Models::Part.where(Sequel.ilike(:name, "%Dart M%")).count }.each do |query,
+      pages|
       get "/shelf/labels.pdf?#{query}"
 
       assert_equal pages, page.scan(%r{/Type /Page\b}n).size

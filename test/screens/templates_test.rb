@@ -18,7 +18,9 @@ class TemplatesTest < AppTest
 
   def test_no_line_is_longer_than_a_screen_is_wide
     long = self.class.templates.flat_map do |file|
-      text(file).lines.each_with_index.filter_map { |line, index| "#{file}:#{index + 1}" if line.chomp.length > LONGEST_LINE }
+      text(file).lines.each_with_index.filter_map do |line, index|
+        "#{file}:#{index + 1}" if line.chomp.length > LONGEST_LINE
+      end
     end
 
     assert_empty long
@@ -31,14 +33,16 @@ class TemplatesTest < AppTest
   end
 
   def test_a_trespass_is_seen
-    ["x = 1", " y, z = a ", "x ||= 2", "NAMES = []", "Job.where(id: 1)", "job.items_dataset"].each { |code| assert trespass?(code), code }
-    ["if a == b", "list.each do |name|", 'tag(:p, class: "x=1")', "may? && a <= b"].each { |code| refute trespass?(code), code }
+    ["x = 1", " y, z = a ", "x ||= 2", "NAMES = []", "Job.where(id: 1)", "job.items_dataset"]
+      .each { |code| assert trespass?(code), "not seen: #{code}" }
+    ["if a == b", "list.each do |name|", 'tag(:p, class: "x=1")', "may? && a <= b"]
+      .each { |code| refute trespass?(code), "no trespass: #{code}" }
   end
-
-  private
 
   ASSIGNED = /(?:\A|;|\()\s*@?[A-Za-z_]\w*(?:\s*,\s*@?[a-z_]\w*)*\s*(?:\|\||&&|[-+*])?=(?![=~>])/
   ASKED = /\.where\(|_dataset\b|\bDB\b|\bModels::/
+
+  private
 
   def trespass?(code)
     bare = code.gsub(/"(?:\\.|[^"\\])*"|'[^']*'/, '""')

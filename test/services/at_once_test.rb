@@ -22,8 +22,9 @@ class AtOnceTest < CommittedTest
   end
 
   def input(**more)
-    { customer: { name: "Perpetua Neu" }, machine: { rough: { maker: "Ewer", model: "Nine", kind: :stick }, serial_number: "P-#{SecureRandom.hex(4)}" }, use: { hours_per_week: 1 },
-      complaint: "weak", request_key: SecureRandom.uuid, **more }
+    machine = { rough: { maker: "Ewer", model: "Nine", kind: :stick }, serial_number: "P-#{SecureRandom.hex(4)}" }
+    { customer: { name: "Perpetua Neu" }, machine: machine, use: { hours_per_week: 1 }, complaint: "weak",
+      request_key: SecureRandom.uuid, **more }
   end
 
   def test_machines_of_one_unknown_model_get_one_sheet
@@ -47,7 +48,10 @@ class AtOnceTest < CommittedTest
 
   def test_one_machine_put_on_the_bench_by_several
     known = new_machine
-    answers = at_once { Services::TakeIn.call(input(machine_id: known.id, customer: nil, machine: nil).compact, by: technician, at: NOW) }
+    answers = at_once do
+      Services::TakeIn.call(input(machine_id: known.id, customer: nil, machine: nil).compact,
+        by: technician, at: NOW)
+    end
 
     assert_equal 1, answers.grep(Models::Job).size
     assert(answers.grep(Services::Error).all? { |error| error.message.match?(/on the bench/) })
@@ -57,13 +61,18 @@ class AtOnceTest < CommittedTest
     job = take_in
     record(job, "pre-filter", { grey: 5 })
     Services::FinishLookOver.call(job.number, by: technician, at: NOW)
-    answers = at_once { |index| Services::Settle.call(job.number, agreed_name: "Name #{index}", agreed_how: "phone", warranty_name: "Wendel", by: technician, at: NOW) }
+    answers = at_once do |index|
+      Services::Settle.call(job.number, agreed_name: "Name #{index}", agreed_how: "phone",
+        warranty_name: "Wendel", by: technician, at: NOW)
+    end
     kept = job.refresh.agreed_name
 
     assert_equal 1, answers.grep(Models::Job).size
-    assert_equal ["This was settled just now by #{technician.name}: #{kept} agreed. Yours was not saved."], answers.grep(Services::Refused).map(&:message).uniq
+    assert_equal ["This was settled just now by #{technician.name}: #{kept} agreed. Yours was not saved."],
+      answers.grep(Services::Refused).map(&:message).uniq
     assert_equal 1, Models::Estimate.where(job_id: job.id).count
-    again = Services::Settle.call(job.number, agreed_name: kept, agreed_how: "phone", warranty_name: "Wendel", by: technician, at: NOW)
+    again = Services::Settle.call(job.number, agreed_name: kept, agreed_how: "phone", warranty_name: "Wendel",
+      by: technician, at: NOW)
 
     assert_equal job.number, again.number, "the same form once more"
   end
@@ -72,7 +81,10 @@ class AtOnceTest < CommittedTest
     job = take_in
     record(job, "battery", { state: "swollen" })
     stop = Models::Stop.standing.first(job_id: job.id)
-    answers = at_once { |index| Services::ClearStop.call(job.number, stop.id, note: "note #{index}", by: technician, at: NOW) }
+    answers = at_once do |index|
+      Services::ClearStop.call(job.number, stop.id, note: "note #{index}", by: technician,
+        at: NOW)
+    end
 
     assert_equal 1, answers.grep(Models::Job).size
     assert(answers.grep(Services::Refused).all? { |error| error.message.include?(stop.refresh.note) })
@@ -80,7 +92,10 @@ class AtOnceTest < CommittedTest
 
   # A burst of guesses gets no more looks at the password than as many in a row would.
   def test_guesses_in_the_same_moment
-    waits = at_once(20) { Services::SignInTries.new(login: "ines@example.org", address: "192.0.2.1", key: "k").begin(at: NOW) }
+    waits = at_once(20) do
+      Services::SignInTries.new(login: "ines@example.org", address: "192.0.2.1", key: "k")
+        .begin(at: NOW)
+    end
 
     assert_equal 3, waits.count(nil)
   end

@@ -29,8 +29,10 @@ class BatchesTest < DatabaseTest
     later = due_in(40)
     batch = write_batch(until_on: today + 10)
 
-    assert_equal [[soon.id, today + 2]], batch.cards_dataset.eager(:message).all.map { |card| [card.customer_id, card.message.leaves_on] }
-    assert_equal [[later.id, today + 30]], write_batch(until_on: today + 30).cards_dataset.eager(:message).all.map { |card| [card.customer_id, card.message.leaves_on] }
+    assert_equal [[soon.id, today + 2]], batch.cards_dataset.eager(:message)
+      .all.map { |card| [card.customer_id, card.message.leaves_on] }
+    assert_equal [[later.id, today + 30]], write_batch(until_on: today + 30).cards_dataset.eager(:message)
+      .all.map { |card| [card.customer_id, card.message.leaves_on] }
   end
 
   def test_all_at_once_leaves_today
@@ -47,7 +49,7 @@ class BatchesTest < DatabaseTest
     book = Services::DueBook.new(today: today)
 
     assert_equal({ "No Way" => "has not agreed to any channel", "On Bench" => "the machine is on the bench" },
-                 book.left_out.transform_keys(&:customer_name).slice("No Way", "On Bench", "Wendel Testrup"))
+      book.left_out.transform_keys(&:customer_name).slice("No Way", "On Bench", "Wendel Testrup"))
     assert_equal 1, book.leaving.size
     batch = write_batch(without: [no_way.id])
 
@@ -61,7 +63,8 @@ class BatchesTest < DatabaseTest
     assert_equal [one.id], send_cards(chosen: [one.id]).map(&:customer_id)
     batch = write_batch(without: [three.id])
 
-    assert_equal [[two.id], 1, 1], [batch.cards.map(&:customer_id), batch.expected, batch.left_out.to_h.fetch("unticked")]
+    assert_equal [[two.id], 1, 1], [batch.cards.map(&:customer_id), batch.expected,
+                                    batch.left_out.to_h.fetch("unticked")]
   end
 
   # ---- on its way
@@ -79,8 +82,10 @@ class BatchesTest < DatabaseTest
   end
 
   def test_what_was_done_or_taken_in_or_stopped_meanwhile_is_not_sent
-    reasons = { ->(one) { dues_of(one).update(state: "done", closed_on: today) } => /done, put off/, ->(one) { take_in(one.machines.first) } => /done, put off or on the bench/,
-                ->(one) { Services::KeepConsent.stop(one, how: "phone", by: owner, at: NOW) } => /stop writing/, ->(one) { one.update(email_agreed: false) } => /no longer agrees/,
+    reasons = { ->(one) { dues_of(one).update(state: "done", closed_on: today) } => /done, put off/,
+                ->(one) { take_in(one.machines.first) } => /done, put off or on the bench/,
+                ->(one) { Services::KeepConsent.stop(one, how: "phone", by: owner, at: NOW) } => /stop writing/,
+                ->(one) { one.update(email_agreed: false) } => /no longer agrees/,
                 ->(one) { one.update(email: nil) } => /no address/ }
     reasons.each do |change, words|
       one = due_in(5)
@@ -135,7 +140,8 @@ class BatchesTest < DatabaseTest
     assert_empty Services::WriteBatch.call(batch, at: NOW).cards
     Services::SteerBatch.call(batch, "go_on", by: owner, at: NOW)
 
-    assert_equal ["leaving", 1], Services::WriteBatch.call(batch.refresh, at: NOW).then { |one| [one.state, one.cards_dataset.count] }
+    assert_equal ["leaving", 1], Services::WriteBatch.call(batch.refresh, at: NOW)
+      .then { |one| [one.state, one.cards_dataset.count] }
   end
 
   def test_cancelled_what_has_not_left_may_be_on_another_card
@@ -181,7 +187,8 @@ class BatchesTest < DatabaseTest
     2.times { Services::SettleMessage.bounced(message, reason: "box full", by: owner, at: NOW) }
 
     assert_equal ["bounced", %w[post]], [message.refresh.state, send_cards.map(&:channel)]
-    assert_equal message.card.lines.map(&:due_id), message.card.due_ids, "whoever finds it after all sees what it is about"
+    assert_equal message.card.lines.map(&:due_id), message.card.due_ids,
+      "whoever finds it after all sees what it is about"
   end
 
   def test_it_is_tried_later_each_time_and_not_for_ever
@@ -224,7 +231,8 @@ class BatchesTest < DatabaseTest
     raw = File.binread(outbox("mail").first)
     mail = Mail.read_from_string(raw)
 
-    assert_equal ["<#{Outbox::Letters.link(card)}/stop>", "List-Unsubscribe=One-Click"], %w[List-Unsubscribe List-Unsubscribe-Post].map { |name| mail[name].decoded }
+    assert_equal ["<#{Outbox::Letters.link(card)}/stop>", "List-Unsubscribe=One-Click"],
+      %w[List-Unsubscribe List-Unsubscribe-Post].map { |name| mail[name].decoded }
     assert_equal ["text/plain", "text/html"], mail.parts.map(&:mime_type)
     assert_empty mail.errors
     assert_operator raw.split("\r\n").map(&:bytesize).max, :<=, 998 # RFC 5322 clause 2.1.1

@@ -9,7 +9,10 @@ class BoxesTest < DatabaseTest
     record(@job, "bag", { fill_percent: 100 })
     record(@job, "motor-filter", { torn: true })
     Services::FinishLookOver.call(@job.number, by: technician, at: NOW)
-    %w[bag motor-filter].each { |place| Services::ChoosePart.call(@job.number, item(@job, place).id, choice: part("BW-5010").id.to_s, by: technician, at: NOW) }
+    %w[bag motor-filter].each do |place|
+      Services::ChoosePart.call(@job.number, item(@job, place).id,
+        choice: part("BW-5010").id.to_s, by: technician, at: NOW)
+    end
     Services::Settle.call(@job.number, agreed_name: "Wendel", agreed_how: "phone", by: technician, at: NOW)
     @before = part("BW-5010").stock
   end

@@ -46,8 +46,9 @@ class CardReturnsTest < DatabaseTest
     returns = Services::CardReturns.new(today: today)
     counted = ->(shares) { shares.transform_values { |share| [share.hits, share.tries] } }
 
-    assert_equal({ "three weeks ahead or more" => [1, 2], "one to three weeks ahead" => [1, 1], "in the last week" => [0, 1], "after the date" => [0, 1] },
-                 counted.call(returns.by_lead))
+    assert_equal({ "three weeks ahead or more" => [1, 2], "one to three weeks ahead" => [1, 1],
+      "in the last week" => [0, 1], "after the date" => [0, 1] },
+      counted.call(returns.by_lead))
     assert_equal({ "nothing offered" => [2, 4], "15 minutes free" => [1, 2] }, counted.call(returns.by_offer))
   end
 
@@ -61,7 +62,8 @@ class CardReturnsTest < DatabaseTest
     card(100, came_after: 70)
 
     assert_equal [[job.id, follow_up.id, 2]], Queries::JobsBrought.call.map { |row| [row.id, row.card_id, row.attempt] }
-    assert_equal [[], [job.number], []], [first, follow_up, later].map { |one| Queries::JobsBrought.call(card: one).map { |row| row[:number] } }
+    assert_equal [[], [job.number], []], [first, follow_up, later]
+      .map { |one| Queries::JobsBrought.call(card: one).map { |row| row[:number] } }
     assert_empty Queries::JobsBrought.call(before: job.id)
   end
 

@@ -17,7 +17,8 @@ class CardsTest < DatabaseTest
 
     assert_equal ["Exhaust cassette", "Motor filter"], card.dues.map(&:position_name).sort
     assert_empty send_cards
-    assert_equal 1, DB[:que_jobs].where(job_class: "UprightBench::Outbox::SendBatch").where(Sequel.lit("args->>0 = ?", card.batch_id.to_s)).count
+    assert_equal 1, DB[:que_jobs].where(job_class: "UprightBench::Outbox::SendBatch")
+      .where(Sequel.lit("args->>0 = ?", card.batch_id.to_s)).count
   end
 
   def test_the_database_itself_refuses_a_second_first_card
@@ -25,14 +26,20 @@ class CardsTest < DatabaseTest
     other = Models::Card.create(card.values.except(:id))
 
     assert_raises(Sequel::UniqueConstraintViolation) do
-      DB.transaction(savepoint: true) { Models::CardLine.create(card_id: other.id, due_id: card.dues.first.id, attempt: 1, leaves_on: today) }
+      DB.transaction(savepoint: true) do
+        Models::CardLine.create(card_id: other.id, due_id: card.dues.first.id,
+          attempt: 1, leaves_on: today)
+      end
     end
   end
 
   def test_a_follow_up_after_the_gap_and_no_more_than_two
     times = (0..4).map { |n| NOW + (n * 31 * 86_400) }
 
-    assert_equal [[1], [2], [3], [], []], times.map { |time| send_cards(at: time).select { |card| card.customer_id == @customer.id }.map(&:attempt) }
+    assert_equal [[1], [2], [3], [], []], times.map { |time|
+      send_cards(at: time)
+        .select { |card| card.customer_id == @customer.id }.map(&:attempt)
+    }
   end
 
   def test_no_card_for_a_machine_on_the_bench
@@ -55,7 +62,8 @@ class CardsTest < DatabaseTest
     machines = Array.new(2) { |at| new_machine("Brackwater Loft K", name: "Two Alike", bought_on: today - 400 - at) }
     machines.last.update(customer_id: machines.first.customer_id)
     machines.each { |machine| Services::SetClocks.call(machine, on: today) }
-    one, two = send_cards.sort_by { |card| card.customer_id == @customer.id ? 0 : 1 }.map { |card| Outbox::Letters.of(card).text }
+    one, two = send_cards.sort_by { |card| card.customer_id == @customer.id ? 0 : 1 }
+      .map { |card| Outbox::Letters.of(card).text }
 
     assert_match(/^Brackwater Loft K$/, one)
     machines.each { |machine| assert_match(/^Brackwater Loft K #{machine.serial_number}$/, two) }
@@ -99,7 +107,8 @@ class CardsTest < DatabaseTest
     FileUtils.mkdir_p(SETTINGS.state_dir.join("outbox"))
     File.write(SETTINGS.state_dir.join("outbox/mail"), "in the way")
 
-    assert_equal ["failed", (NOW + 60).round(3)], hand_over(message).then { |after| [after.state, after.next_try_at.round(3)] }
+    assert_equal ["failed", (NOW + 60).round(3)], hand_over(message)
+      .then { |after| [after.state, after.next_try_at.round(3)] }
     File.delete(SETTINGS.state_dir.join("outbox/mail"))
 
     assert_equal ["failed", 1], hand_over(message).values.values_at(:state, :tries)
@@ -110,7 +119,8 @@ class CardsTest < DatabaseTest
     @customer.update(email_agreed: false, post_agreed: true)
     hand_over(send_cards.first.message)
 
-    assert_match(%r{/MediaBox \[0 0 419\.5\d* 297\.6\d*\]}, File.binread(outbox("post").first).force_encoding("BINARY")) # 148 × 105 mm
+    # 148 × 105 mm
+    assert_match(%r{/MediaBox \[0 0 419\.5\d* 297\.6\d*\]}, File.binread(outbox("post").first).force_encoding("BINARY"))
   end
 
   def test_will_come_waits_before_writing_again
@@ -130,15 +140,19 @@ class CardsTest < DatabaseTest
     card = answer("done_elsewhere")
 
     assert_equal %w[done done], card.dues.map(&:state)
-    assert_equal [today] * 2, Models::Due.running.where(machine_id: @machine.id, action: "replace", may_card: true).select_map(:started_on)
+    assert_equal [today] * 2, Models::Due.running.where(machine_id: @machine.id, action: "replace", may_card: true)
+      .select_map(:started_on)
     assert_empty send_cards
   end
 
   def test_a_new_part_from_elsewhere_needs_no_wash_either
     machine = new_machine("Corvane Drum 30", name: "Two Tasks")
     Services::SetClocks.call(machine, on: today)
-    at_filter = Models::Due.running.where(machine_id: machine.id, position: Models::Due.first(machine_id: machine.id, action: "wash").position)
-    { "replace" => today, "wash" => today + 300 }.each { |action, date| at_filter.where(action: action).update(due_on: date, early_on: date, late_on: date) }
+    at_filter = Models::Due.running.where(machine_id: machine.id,
+      position: Models::Due.first(machine_id: machine.id, action: "wash").position)
+    { "replace" => today, "wash" => today + 300 }.each do |action, date|
+      at_filter.where(action: action).update(due_on: date, early_on: date, late_on: date)
+    end
     card = send_cards.find { |one| one.customer_id == machine.customer_id }
 
     assert_equal %w[replace], card.dues.select { |due| due.position == at_filter.get(:position) }.map(&:action)

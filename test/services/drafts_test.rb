@@ -49,8 +49,10 @@ class DraftsTest < DatabaseTest
     edit(theirs, by: technician) { |edit| edit.head("warranty_months" => 30) }
 
     assert_raises(Services::Stale) { edit(mine.refresh, version: 0) { |edit| edit.head("warranty_months" => 31) } }
-    assert_equal 31, edit(mine.refresh, version: 0, by: technician) { |edit| edit.head("warranty_months" => 31) }.data["warranty_months"]
-    assert_equal 31, edit(mine.refresh, version: 0) { |edit| edit.head("warranty_months" => 31) }.data["warranty_months"], "the same again is no change"
+    assert_equal 31, edit(mine.refresh, version: 0, by: technician) { |edit| edit.head("warranty_months" => 31) }
+      .data["warranty_months"]
+    assert_equal 31, edit(mine.refresh, version: 0) { |edit| edit.head("warranty_months" => 31) }
+      .data["warranty_months"], "the same again is no change"
   end
 
   def test_two_saves_at_the_same_moment_do_not_overwrite_each_other
@@ -70,18 +72,26 @@ class DraftsTest < DatabaseTest
     Services::AddSheet.call(dart.versions.last.content.to_hash.merge("warranty_hours" => 300), by: technician, at: NOW)
 
     assert_raises(Services::Stale) { keep(mine) }
-    assert_equal [60, nil], keep(mine, over: dart.refresh.current_version_id).to_core.then { |core| [core.warranty_months, core.warranty_hours] }
+    assert_equal [60, nil], keep(mine, over: dart.refresh.current_version_id)
+      .to_core.then { |core| [core.warranty_months, core.warranty_hours] }
   end
 
   def test_a_new_model_from_a_relative_or_from_its_kind
-    relative = Services::BeginDraft.fresh(maker: "Hallmoor", model: "Dart N", kind: :stick, relative: dart, by: owner, at: NOW)
+    relative = Services::BeginDraft.fresh(maker: "Hallmoor", model: "Dart N", kind: :stick, relative: dart, by: owner,
+      at: NOW)
     plain = Services::BeginDraft.fresh(maker: "Ostrel", model: "Trough 3", kind: :drum, by: owner, at: NOW)
 
     assert_equal dart.to_core.positions, relative.to_core.positions
     assert_equal %i[drum mains], plain.to_core.then { |core| [core.kind, core.power] }
     assert_equal "Hallmoor Dart N", keep(relative).title
-    assert_raises(Services::Invalid) { Services::BeginDraft.fresh(maker: "Hallmoor", model: "Dart N", kind: :stick, by: owner, at: NOW) }
-    assert_raises(Core::Sheets::Invalid) { Services::BeginDraft.fresh(maker: "Hallmoor", model: " ", kind: :stick, by: owner, at: NOW) }
+    assert_raises(Services::Invalid) do
+      Services::BeginDraft.fresh(maker: "Hallmoor", model: "Dart N", kind: :stick,
+        by: owner, at: NOW)
+    end
+    assert_raises(Core::Sheets::Invalid) do
+      Services::BeginDraft.fresh(maker: "Hallmoor", model: " ", kind: :stick,
+        by: owner, at: NOW)
+    end
   end
 
   def test_a_renamed_model_keeps_what_fits_it_and_may_not_take_anothers_name
@@ -110,7 +120,10 @@ class DraftsTest < DatabaseTest
     record(job, "post-filter", { grey: 1 })
     keep(edit(draft) { |edit| edit.take_out("positions", "post-filter") })
 
-    assert_match(/has no .*post/i, assert_raises(Services::Refused) { Services::AdoptSheet.call(job.number, by: technician, at: NOW) }.message)
+    assert_match(/has no .*post/i, assert_raises(Services::Refused) do
+      Services::AdoptSheet.call(job.number,
+        by: technician, at: NOW)
+    end.message)
   end
 
   def test_a_finished_job_keeps_its_sheet

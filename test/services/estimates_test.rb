@@ -36,7 +36,8 @@ class EstimatesTest < DatabaseTest
     estimate = agreed(job)
 
     assert_equal [1500, 1650], estimate.to_lines.map(&:net_cents)
-    assert_equal [3150, 225 + 82, 3457, 5000], estimate.values.values_at(:net_cents, :tax_cents, :total_cents, :call_above_cents)
+    assert_equal [3150, 225 + 82, 3457, 5000], estimate.values.values_at(:net_cents, :tax_cents, :total_cents,
+      :call_above_cents)
     assert_equal ["Wendel", technician.id], [estimate.agreed_name, estimate.written_by]
   end
 
@@ -91,7 +92,8 @@ class EstimatesTest < DatabaseTest
     choose(job, "pre-filter", "PT-2010")
 
     assert_match(/agreed to that by name/, assert_raises(Services::Refused) { do_item(job, "pre-filter") }.message)
-    Services::Agree.call(job.number, agreed_name: "Wendel", agreed_how: "phone", warranty_name: "Wendel Testrup", by: technician, at: NOW)
+    Services::Agree.call(job.number, agreed_name: "Wendel", agreed_how: "phone", warranty_name: "Wendel Testrup",
+      by: technician, at: NOW)
     do_item(job, "pre-filter")
 
     assert_equal "done", item(job, "pre-filter").state
@@ -110,7 +112,10 @@ class EstimatesTest < DatabaseTest
   def test_out_of_warranty_nothing_is_covered
     job = looked_over({ "pre-filter" => { torn: true } }, machine: new_machine(bought_on: today - 3000))
 
-    assert_raises(Services::Refused) { Services::CoverItem.call(job.number, item(job, "pre-filter").id, covered: true, by: technician, at: NOW) }
+    assert_raises(Services::Refused) do
+      Services::CoverItem.call(job.number, item(job, "pre-filter").id, covered: true,
+        by: technician, at: NOW)
+    end
   end
 
   def test_an_agreed_estimate_is_never_rewritten

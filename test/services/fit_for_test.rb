@@ -20,7 +20,8 @@ class FitForTest < DatabaseTest
     answer = fit("Hallmoor Dart S", "pre-filter")
 
     assert_includes numbers(answer.candidates), "HD-1011"
-    assert_match(/HD-1008\), 2 steps on/, answer.candidates.find { |candidate| candidate.part.number == "HD-1011" }.reasons.first)
+    assert_match(/HD-1008\), 2 steps on/, answer.candidates.find { |candidate| candidate.part.number == "HD-1011" }
+      .reasons.first)
     assert_match(/no longer made.*HD-1011/, miss(answer, "HD-1008"))
   end
 
@@ -29,13 +30,15 @@ class FitForTest < DatabaseTest
 
     assert_match(/body style C; this machine is a K.*no clip/, miss(answer, "BW-5031"))
     assert_match(/needs a frame, which this machine lacks/, miss(answer, "BW-5021"))
-    assert_equal ["plain sheet", "frame"], answer.candidates.find { |candidate| candidate.part.number == "BW-5030" }.goes_back
+    assert_equal ["plain sheet", "frame"], answer.candidates.find { |candidate| candidate.part.number == "BW-5030" }
+      .goes_back
     assert_empty answer.candidates.find { |candidate| candidate.part.number == "BW-5020" }.goes_back
   end
 
   def test_nothing_comes_out_where_a_cassette_sits_already
     machine = new_machine("Brackwater Loft K")
-    Models::Fitting.in_place.where(machine_id: machine.id, position: "exhaust-filter").update(part_id: part("BW-5030").id)
+    Models::Fitting.in_place.where(machine_id: machine.id, position: "exhaust-filter")
+      .update(part_id: part("BW-5030").id)
 
     assert_empty fit("Brackwater Loft K", "exhaust-filter", machine: machine).candidates.flat_map(&:goes_back)
   end
@@ -57,7 +60,8 @@ class FitForTest < DatabaseTest
     answer = fit("Corvane Drum 30", "bag")
 
     assert_match(/Never without textile filter/, answer.together)
-    assert_includes fit("Brackwater Loft K", "bag").candidates.find { |candidate| candidate.part.number == "BW-5010" }.reasons, "holds 4 bags and 1 filter"
+    assert_includes fit("Brackwater Loft K", "bag").candidates.find { |candidate| candidate.part.number == "BW-5010" }
+      .reasons, "holds 4 bags and 1 filter"
   end
 
   def test_a_handful_of_queries_however_many_places
@@ -68,7 +72,8 @@ class FitForTest < DatabaseTest
     DB.loggers << logger
     asked.call(sheet("Tolliver Wick").to_core.positions.map(&:key))
 
-    assert_operator counted.grep(/FROM "(parts|fit_rules|fittings|stock_levels|suppliers)"|chain/).size, :<=, 7 # that of what is kept names the parts too
+    # That of what is kept names the parts too
+    assert_operator counted.grep(/FROM "(parts|fit_rules|fittings|stock_levels|suppliers)"|chain/).size, :<=, 7
   ensure
     DB.loggers.delete(logger)
   end
@@ -78,7 +83,10 @@ class FitForTest < DatabaseTest
     Models::Sheet.all.each do |model|
       Services::FitFor.new(model.to_core, today: today).call(model.to_core.positions.map(&:key)).each_value do |answer|
         assert answer.candidates.any? || answer.nothing
-        (answer.candidates + answer.near_misses).each { |candidate| refute_empty candidate.reasons, candidate.part.number }
+        (answer.candidates + answer.near_misses).each do |candidate|
+          refute_empty candidate.reasons,
+            candidate.part.number
+        end
       end
     end
   end

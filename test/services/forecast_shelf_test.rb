@@ -11,7 +11,8 @@ class ForecastShelfTest < DatabaseTest
     Services::SetClocks.call(@machine, on: today)
     @due = Models::Due.running.where(machine_id: @machine.id, action: "replace", position: "post-filter").first
     @due.update(due_on: today + 5, early_on: nil, late_on: nil, may_card: true)
-    Models::Due.running.where(machine_id: @machine.id).exclude(id: @due.id).update(due_on: today + 2000, early_on: nil, late_on: nil)
+    Models::Due.running.where(machine_id: @machine.id).exclude(id: @due.id)
+      .update(due_on: today + 2000, early_on: nil, late_on: nil)
   end
 
   def reckon
@@ -24,7 +25,8 @@ class ForecastShelfTest < DatabaseTest
 
   def fit(number)
     Models::Fitting.in_place.where(machine_id: @machine.id, position: @due.position).update(removed_on: today)
-    Models::Fitting.create(machine_id: @machine.id, position: @due.position, part_id: part(number).id, fitted_on: today - 300, created_by: owner.id)
+    Models::Fitting.create(machine_id: @machine.id, position: @due.position, part_id: part(number).id,
+      fitted_on: today - 300, created_by: owner.id)
   end
 
   def test_what_falls_due_is_asked_of_the_part_that_sits_there
@@ -39,7 +41,8 @@ class ForecastShelfTest < DatabaseTest
     fit("HD-2010")
     customer = @machine.customer
     card = write_card(customer, at: NOW - (200 * 86_400))
-    take_in(new_machine("Tolliver Wick").tap { |other| other.update(customer_id: customer.id) }, at: card.created_at + (10 * 86_400))
+    take_in(new_machine("Tolliver Wick").tap { |other| other.update(customer_id: customer.id) },
+      at: card.created_at + (10 * 86_400))
     reckon
 
     assert_in_delta (1 + 8) / 21.0, of("HD-2010").from_dues, 1e-6
@@ -56,8 +59,10 @@ class ForecastShelfTest < DatabaseTest
   end
 
   def test_where_nothing_is_known_the_best_fit_is_asked
-    Models::Fitting.where(position: @due.position, machine_id: Models::Machine.where(sheet_id: @machine.sheet_id).select(:id)).update(part_id: nil)
-    best = Services::FitFor.new(@machine.to_core, today: today).call([@due.position]).fetch(@due.position).candidates.first.part
+    Models::Fitting.where(position: @due.position, machine_id: Models::Machine.where(sheet_id: @machine.sheet_id)
+      .select(:id)).update(part_id: nil)
+    best = Services::FitFor.new(@machine.to_core, today: today).call([@due.position]).fetch(@due.position)
+      .candidates.first.part
     reckon
 
     assert_in_delta 0.4, Models::PartForecast.with_pk!(best.id).from_dues, 1e-6
@@ -96,7 +101,8 @@ class ForecastShelfTest < DatabaseTest
     fit("HD-2010")
     2.times { Services::ForecastShelf.ask(by: owner, at: NOW) }
 
-    assert_equal [1, 1], [Models::ForecastRun.where(finished_at: nil).count, DB[:que_jobs].where(job_class: "UprightBench::Services::ForecastShelf::Work").count]
+    assert_equal [1, 1], [Models::ForecastRun.where(finished_at: nil).count,
+                          DB[:que_jobs].where(job_class: "UprightBench::Services::ForecastShelf::Work").count]
     reckon
 
     assert_equal 0, Models::ForecastRun.where(finished_at: nil).count

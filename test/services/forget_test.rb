@@ -6,14 +6,16 @@ require_relative "../test_helper"
 class ForgetTest < DatabaseTest
   def setup
     empty_outbox
-    @machine = new_machine(name: "Perpetua Vanish", email: "vanish@example.org", street: "Vanish Row 1", phone: "555-0177", notes: "Vanish likes tea")
+    @machine = new_machine(name: "Perpetua Vanish", email: "vanish@example.org", street: "Vanish Row 1",
+      phone: "555-0177", notes: "Vanish likes tea")
     @customer = @machine.customer
     @job = settled({ "pre-filter" => { grey: 5 } }, machine: @machine)
     Services::AskAboutJob.ask(@job, "Is Vanish's filter in stock?", by: Services::Actor.customer_by_slip(@job), at: NOW)
     do_all(@job)
     @job.refresh.update(state: "handed_over", handed_over_at: NOW)
     Services::SetClocks.call(@machine, on: today)
-    Services::EditCustomer.call(@customer.refresh, { notes: "Vanish likes coffee" }, version: @customer.lock_version, by: owner, at: NOW)
+    Services::EditCustomer.call(@customer.refresh, { notes: "Vanish likes coffee" }, version: @customer.lock_version,
+      by: owner, at: NOW)
     @card = write_card(@customer)
     @card.message.update(last_error: "550 vanish@example.org is unknown")
     Services::AnswerCard.call(@card, kind: "not_now", by: behind(@card), note: "Vanish says later", at: NOW)
@@ -26,7 +28,8 @@ class ForgetTest < DatabaseTest
   # Every text and document of every table.
   def mentions(word)
     DB.tables.select do |table|
-      texts = DB.schema(table).select { |_, column| column[:db_type].match?(/text|json|character/) }.map { |name, _| Sequel.ilike(Sequel.cast(name, :text), "%#{word}%") }
+      texts = DB.schema(table).select { |_, column| column[:db_type].match?(/text|json|character/) }
+        .map { |name, _| Sequel.ilike(Sequel.cast(name, :text), "%#{word}%") }
       texts.any? && DB[table].where(Sequel.|(*texts)).any?
     end
   end
@@ -39,7 +42,10 @@ class ForgetTest < DatabaseTest
   end
 
   def test_the_machine_and_what_was_found_and_done_stay
-    counts = -> { [Models::Job, Models::Finding, Models::WorkItem, Models::Fitting, Models::Due, Models::Estimate].map { |model| model.dataset.count } }
+    counts = lambda {
+      [Models::Job, Models::Finding, Models::WorkItem, Models::Fitting, Models::Due, Models::Estimate]
+        .map { |model| model.dataset.count }
+    }
     before = counts.call
     forget
 

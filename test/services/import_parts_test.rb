@@ -28,7 +28,8 @@ class ImportPartsTest < DatabaseTest
     before = part("HD-2010").values
     import("number,price", "HD-2010,19.90")
 
-    assert_equal [["HD-2010", { price_cents: [1650, 1990] }]], changes.changes.map { |change| [change.number, change.fields] }
+    assert_equal [["HD-2010", { price_cents: [1650, 1990] }]],
+      changes.changes.map { |change| [change.number, change.fields] }
     take
 
     assert_equal before.merge(price_cents: 1990), part("HD-2010").values
@@ -36,13 +37,15 @@ class ImportPartsTest < DatabaseTest
   end
 
   def test_new_parts_with_their_supplier_and_successor
-    import("number,name,kind,price,supplier,successor,barcode", "NX-1,Belt one,belt,3.50,Anchor Belts,NX-2,", "NX-2,Belt two,belt,\"4,00\",Anchor Belts,,200004619999#{Core::Shelf::Ean13.check_digit('200004619999')}")
+    import("number,name,kind,price,supplier,successor,barcode", "NX-1,Belt one,belt,3.50,Anchor Belts,NX-2,",
+      "NX-2,Belt two,belt,\"4,00\",Anchor Belts,,200004619999#{Core::Shelf::Ean13.check_digit('200004619999')}")
 
     assert_equal [[true, true], ["Anchor Belts"]], [changes.changes.map(&:new?), changes.new_suppliers]
     take
 
     assert_equal [350, "Anchor Belts", part("NX-2").id, 1, 0],
-                 [part("NX-1").price_cents, part("NX-1").supplier.name, part("NX-1").successor_id, part("NX-1").pack_pieces, part("NX-1").stock]
+      [part("NX-1").price_cents, part("NX-1").supplier.name, part("NX-1").successor_id,
+       part("NX-1").pack_pieces, part("NX-1").stock]
   end
 
   def test_what_goes_out_comes_back_as_it_is
@@ -54,12 +57,14 @@ class ImportPartsTest < DatabaseTest
   end
 
   def test_each_thing_that_stands_against_it_names_its_line
-    import("number,name,kind,price,successor,barcode", "NX-1,,,,,1", "HD-2010,x,filter,1,HD-2010,", "HD-2020,x,filter,1,NO-1,", "HD-2030,x,roll,1,,#{part('HD-2010').barcode}")
+    import("number,name,kind,price,successor,barcode", "NX-1,,,,,1", "HD-2010,x,filter,1,HD-2010,",
+      "HD-2020,x,filter,1,NO-1,", "HD-2030,x,roll,1,,#{part('HD-2010').barcode}")
 
     assert_raises(Formats::Malformed) { rows }
     import("number,successor", "NX-1,", "HD-2010,HD-2010", "HD-2020,NO-1")
 
-    assert_equal ["Line 2: NX-1 is not on file, and a new part needs name and kind and price.", "Line 3: a part does not take its own place.",
+    assert_equal ["Line 2: NX-1 is not on file, and a new part needs name and kind and price.",
+                  "Line 3: a part does not take its own place.",
                   "Line 4: successor NO-1 is neither on file nor in the list."], changes.problems
     assert_raises(Services::Refused) { take }
     import("number,barcode", "HD-2020,#{part('HD-2010').barcode}")
@@ -84,9 +89,13 @@ class ImportPartsTest < DatabaseTest
     assert_equal "taken_over", take("whatever").state, "once more is no other time"
   end
 
+  def long_list
+    Array.new(3000) { |n| "LL-#{n},Long listed part number #{n},belt,3.50" }.join("\n")
+  end
+
   # What a long list takes is the worker's to do; the page keeps its pieces and looks how far it is.
   def test_a_long_list_is_read_and_taken_over_by_the_worker
-    keep("number,name,kind,price\n#{Array.new(3000) { |n| "LL-#{n},Long listed part number #{n},belt,3.50" }.join("\n")}\n")
+    keep("number,name,kind,price\n#{long_list}\n")
 
     assert_equal ["kept", false], [@import.state, @import.short?]
     Services::ReadPartList::Work.run(@import.id)
@@ -97,11 +106,14 @@ class ImportPartsTest < DatabaseTest
     assert_equal ["taking_over", nil], [@import.refresh.state, part("LL-1")]
     Services::ImportParts::Work.run(@import.id, @import.reading["digest"], owner.id)
 
-    assert_equal ["taken_over", 350, 0], [@import.refresh.state, part("LL-2999").price_cents, DB[:part_import_pieces].where(part_import_id: @import.id).count]
+    assert_equal ["taken_over", 350, 0], [
+      @import.refresh.state, part("LL-2999").price_cents,
+      DB[:part_import_pieces].where(part_import_id: @import.id).count
+    ]
   end
 
   def test_what_the_worker_refuses_is_shown_with_the_changes_as_they_are_by_now
-    keep("number,name,kind,price\nHD-2010,x,filter,9\n#{Array.new(3000) { |n| "LL-#{n},Long listed part number #{n},belt,3.50" }.join("\n")}\n")
+    keep("number,name,kind,price\nHD-2010,x,filter,9\n#{long_list}\n")
     Services::ReadPartList.call(@import)
     seen = @import.reading["digest"]
     part("HD-2010").update(price_cents: 1)
@@ -121,7 +133,8 @@ class ImportPartsTest < DatabaseTest
       "number,name\nA,#{'x' * 70_000}\n" => /Line 2: it is longer than 64 kB/,
       "number,name\nA,#{'x' * 5000}\n" => /more than 4000 letters/,
       "number\n#{"!\n" * 400}" => /read no further/,
-      "number\n#{Array.new(Formats::PartList::MOST + 1) { |n| "A#{n}" }.join("\n")}" => /more than 50000 rows/ }.each do |text, words|
+      "number\n#{Array.new(Formats::PartList::MOST + 1) { |n| "A#{n}" }.join("\n")}" => /more than 50000 rows/ }
+      .each do |text, words|
       import = keep(text)
       Services::ReadPartList.call(import) unless import.short?
 

@@ -12,8 +12,12 @@ class IntakeServicesTest < DatabaseTest
     first, second = Models::Stop.where(job_id: job.id).order(:id).all
 
     assert_nil job.made_safe_at
-    assert_match(/stays shut: Battery swollen/, assert_raises(Services::Refused) { record(job, "neck", { state: "clear" }) }.message)
-    Services::ClearStop.call(job.number, first.id, note: "pack in the sand bucket, to the collection point", by: technician, at: NOW)
+    assert_match(/stays shut: Battery swollen/, assert_raises(Services::Refused) do
+      record(job, "neck",
+        { state: "clear" })
+    end.message)
+    Services::ClearStop.call(job.number, first.id, note: "pack in the sand bucket, to the collection point",
+      by: technician, at: NOW)
     assert_raises(Services::Refused) { Services::FineRest.call(job.number, "head", by: technician, at: NOW) }
     Services::ClearStop.call(job.number, second.id, note: "looked at by the electrician", by: technician, at: NOW)
 
@@ -30,7 +34,10 @@ class IntakeServicesTest < DatabaseTest
   def test_what_came_with_it_goes_back_or_somebody_says_where_it_is
     job = take_in_with(accessories: { "wand" => 1, "crevice tool" => 2 })
     Services::EndEarly.call(job.number, how: "declined", by: technician, at: NOW)
-    error = assert_raises(Services::Invalid) { Services::HandOver.call(job.number, counted_out: { "wand" => 1, "crevice tool" => 1 }, by: technician, at: NOW) }
+    error = assert_raises(Services::Invalid) do
+      Services::HandOver.call(job.number,
+        counted_out: { "wand" => 1, "crevice tool" => 1 }, by: technician, at: NOW)
+    end
 
     assert_match(/Missing: crevice tool/, error.errors[:missing_note].first)
     assert_equal [nil, nil], job.accessories.map(&:pieces_out), "what was refused is not kept"
@@ -49,8 +56,9 @@ class IntakeServicesTest < DatabaseTest
 
   def rough(kind = :canister, model: "Fäther 9")
     customer = new_machine.customer
-    Services::TakeIn.call({ customer_id: customer.id, machine: { rough: { maker: "Unheardof", model: model, kind: kind }, serial_number: "U-#{SecureRandom.hex(3)}" },
-                            use: {}, complaint: "smells", request_key: SecureRandom.uuid }, by: technician, at: NOW)
+    machine = { rough: { maker: "Unheardof", model: model, kind: kind }, serial_number: "U-#{SecureRandom.hex(3)}" }
+    Services::TakeIn.call({ customer_id: customer.id, machine: machine, use: {}, complaint: "smells",
+                            request_key: SecureRandom.uuid }, by: technician, at: NOW)
   end
 
   def test_an_unknown_model_is_taken_in_with_the_nearest_kind_and_completed_later
@@ -80,7 +88,8 @@ class IntakeServicesTest < DatabaseTest
     fresh = new_machine.tap { |one| one.update(customer_id: machines.first.customer_id) }
     assert_raises(Services::Refused) do
       DB.transaction(savepoint: true) do
-        Services::TakeInFleet.call(fresh.customer, [{ machine_id: fresh.id, complaint: "x" }, rows.first], request_key: SecureRandom.uuid, by: technician, at: NOW)
+        Services::TakeInFleet.call(fresh.customer, [{ machine_id: fresh.id, complaint: "x" }, rows.first],
+          request_key: SecureRandom.uuid, by: technician, at: NOW)
       end
     end
 
@@ -90,7 +99,8 @@ class IntakeServicesTest < DatabaseTest
   def test_what_is_known_of_the_use_stays_when_a_list_says_nothing
     machine = new_machine
     machine.update(hours_per_week: 12)
-    Services::TakeInFleet.call(machine.customer, [{ machine_id: machine.id, complaint: "x" }], request_key: SecureRandom.uuid, by: technician, at: NOW)
+    Services::TakeInFleet.call(machine.customer, [{ machine_id: machine.id, complaint: "x" }],
+      request_key: SecureRandom.uuid, by: technician, at: NOW)
 
     assert_equal 12, machine.refresh.hours_per_week
   end
@@ -99,7 +109,8 @@ class IntakeServicesTest < DatabaseTest
     new_machine(name: "Wendeline Applegarth-Tarn")
     names = ->(text) { Services::FindCustomers.call(text).map(&:name) }
 
-    ["Aplegarth", "applegrath", "Wendelin Applegart", "tarn wendel"].each { |text| assert_includes names.call(text), "Wendeline Applegarth-Tarn", text }
+    ["Aplegarth", "applegrath", "Wendelin Applegart", "tarn wendel"]
+      .each { |text| assert_includes names.call(text), "Wendeline Applegarth-Tarn", text }
     assert_empty names.call("qqqqqqq")
   end
 

@@ -88,8 +88,10 @@ class LongPaperTest < DatabaseTest
     posted = new_machine("Brackwater Loft K", email_agreed: false, post_agreed: true)
     Services::SetClocks.call(posted, on: today)
     batch = write_batch(chosen: [posted.customer_id]).id
-    asked = { "dues" => { customer: customer.id }, "plan" => { customer: customer.id }, "calls" => {}, "batch" => { batch: batch, sheet: "letter" },
-              "tags" => { customer: jobs.first.customer_id, from: 1, to: jobs.last.number }, "shelf_labels" => { part: part("HD-2010").id } }
+    asked = { "dues" => { customer: customer.id }, "plan" => { customer: customer.id }, "calls" => {},
+              "batch" => { batch: batch, sheet: "letter" },
+              "tags" => { customer: jobs.first.customer_id, from: 1, to: jobs.last.number },
+              "shelf_labels" => { part: part("HD-2010").id } }
 
     assert_equal Services::LongPaper.kinds.keys.sort, asked.keys.sort
     asked.each do |kind, arguments|

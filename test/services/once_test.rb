@@ -11,7 +11,8 @@ class OnceTest < CommittedTest
     super
     Models::Due.running.update(snoozed_until: today + 1000)
     POSTED.times do |n|
-      machine = new_machine("Brackwater Loft K", name: "Postal #{n}", street: "Old Slip #{n}", email_agreed: false, post_agreed: true)
+      machine = new_machine("Brackwater Loft K", name: "Postal #{n}", street: "Old Slip #{n}", email_agreed: false,
+        post_agreed: true)
       Services::SetClocks.call(machine, on: today)
     end
     DB[:que_jobs].delete
@@ -88,7 +89,8 @@ class OnceTest < CommittedTest
 
   def cut_off
     Sequel.connect(ENV.fetch("DATABASE_URL"), test: false, keep_reference: false) do |other|
-      other.run("SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = current_database() AND pid <> pg_backend_pid()")
+      other.run("SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = current_database() AND pid " \
+                "<> pg_backend_pid()")
     end
     DB.disconnect
   end
@@ -114,16 +116,23 @@ class OnceTest < CommittedTest
     assert_equal 2, Models::Fitting.where(machine_id: job.machine_id, position: "post-filter").count
   end
 
-  # A list changes prices while the count writes its corrections and a job takes pieces: all three end, and the level is the sum
-  # of its moves.
+  # A list changes prices while the count writes its corrections and a job takes pieces: all three end, and the level
+  # is the sum of its moves.
   def test_a_list_is_taken_over_while_a_count_runs
     parts = Models::Part.order(:number).limit(40).all
     Services::ScanCount.begin(by: owner, at: NOW)
     parts.each { |part| Services::ScanCount.scan(part.number, pieces: 50, by: owner, at: NOW) }
-    import = Services::KeepPartList.call(StringIO.new("number,price\n#{parts.map { |part| "#{part.number},77.70" }.join("\n")}"), by: owner, at: NOW)
+    list = "number,price\n#{parts.map { |part| "#{part.number},77.70" }.join("\n")}"
+    import = Services::KeepPartList.call(StringIO.new(list), by: owner, at: NOW)
     digest = import.reading["digest"]
-    at_once = [-> { Services::ScanCount.close(written: true, by: owner, at: NOW) }, -> { Services::ImportParts.call(import, digest: digest, by: owner, at: NOW) },
-               -> { parts.reverse_each { |part| Services::MoveStock.call(part, pieces: 3, kind: "received", by: technician, at: NOW) } }]
+    at_once = [-> { Services::ScanCount.close(written: true, by: owner, at: NOW) },
+               -> { Services::ImportParts.call(import, digest: digest, by: owner, at: NOW) },
+               lambda {
+                 parts.reverse_each do |part|
+                   Services::MoveStock.call(part, pieces: 3, kind: "received",
+                     by: technician, at: NOW)
+                 end
+               }]
     at_once.map { |what| Thread.new(&what) }.each(&:join)
 
     assert_equal [7770], Models::Part.where(id: parts.map(&:id)).select_map(:price_cents).uniq
@@ -131,7 +140,8 @@ class OnceTest < CommittedTest
     assert_levels_are_their_moves
   end
 
-  # Two lists at once, with the same parts: one is taken over; the other is told to look again, as what it would change changed.
+  # Two lists at once, with the same parts: one is taken over; the other is told to look again, as what it would change
+  # changed.
   def test_two_lists_at_once
     said = %w[5.00 6.00].map do |price|
       Services::KeepPartList.call(StringIO.new("number,price\nHD-2010,#{price}\nHD-2020,#{price}"), by: owner, at: NOW)
@@ -179,7 +189,8 @@ class OnceTest < CommittedTest
   end
 
   def assert_levels_are_their_moves
-    sums = Models::StockMove.group(:part_id).select_hash(:part_id, Sequel.function(:sum, :pieces).as(:sum)).transform_values(&:to_i)
+    sums = Models::StockMove.group(:part_id).select_hash(:part_id, Sequel.function(:sum, :pieces).as(:sum))
+      .transform_values(&:to_i)
 
     assert_equal sums, Models::StockLevel.select_hash(:part_id, :pieces)
   end

@@ -8,7 +8,8 @@ class OpenHoursTest < AppTest
   DAY = { "08:30" => "12:30", "13:00" => "17:30" }.freeze
 
   def hours(closed_days: [])
-    Services::OpenHours.new(hours: %w[mon tue wed thu fri].to_h { |day| [day, DAY] }.merge("sat" => { "09:00" => "13:00" }), closed_days: closed_days, time_zone: ZONE)
+    Services::OpenHours.new(hours: %w[mon tue wed thu fri].to_h { |day| [day, DAY] }
+      .merge("sat" => { "09:00" => "13:00" }), closed_days: closed_days, time_zone: ZONE)
   end
 
   def at(*parts)
@@ -53,9 +54,13 @@ class OpenHoursTest < AppTest
   end
 
   def test_hours_that_make_no_sense_are_refused
-    [{}, { "mon" => {} }, { "mon" => { "12:00" => "09:00" } }, { "mon" => { "09:00" => "12:00", "11:00" => "13:00" } }, { "mon" => { "9" => "12:00" } },
+    [{}, { "mon" => {} }, { "mon" => { "12:00" => "09:00" } }, { "mon" => { "09:00" => "12:00", "11:00" => "13:00" } },
+     { "mon" => { "9" => "12:00" } },
      { "mon" => { "09:00" => "25:00" } }].each do |hours|
-      assert_raises(Services::Invalid, hours.inspect) { Services::OpenHours.new(hours: hours, closed_days: [], time_zone: ZONE) }
+      assert_raises(Services::Invalid, hours.inspect) do
+        Services::OpenHours.new(hours: hours, closed_days: [],
+          time_zone: ZONE)
+      end
     end
   end
 
@@ -70,12 +75,13 @@ class OpenHoursTest < AppTest
     assert_equal Time.utc(2024, 11, 3, 6), Config::Zone.moment(autumn, Date.new(2024, 11, 3), 60)
   end
 
-  WAYS = { "always" => { "00:00" => "24:00" }, "daily" => DAY, "nights" => { "00:00" => "00:30", "00:45" => "03:15", "22:00" => "24:00" } }.freeze
+  WAYS = { "always" => { "00:00" => "24:00" }, "daily" => DAY,
+           "nights" => { "00:00" => "00:30", "00:45" => "03:15", "22:00" => "24:00" } }.freeze
   # A change of the date line drops or doubles a day; none of the coming years has one.
   CHANGES = (Time.utc(2020)..Time.utc(2030))
 
-  # Every zone of the tz database, three days around each of its changes in ten years: days follow each other without a gap, nothing
-  # is open twice at once, a later time on the clock is never earlier, and nothing raises.
+  # Every zone of the tz database, three days around each of its changes in ten years: days follow each other without a
+  # gap, nothing is open twice at once, a later time on the clock is never earlier, and nothing raises.
   def test_every_change_of_every_zone
     seen = 0
     TZInfo::Timezone.all_data_zones.each do |zone|

@@ -13,7 +13,8 @@ class OrdersTest < DatabaseTest
 
   def forecast(part, level)
     DB[:part_forecasts].insert_conflict(target: :part_id, update: { level: level }).insert(
-      part_id: part.id, days: 10, from_dues: 2, from_walk_ins: 1, level: level, weeks: Sequel.pg_array([0] * 13, :real), walk_ins_a_week: 1, tasks: 3
+      part_id: part.id, days: 10, from_dues: 2, from_walk_ins: 1, level: level, weeks: Sequel.pg_array([0] * 13, :real),
+      walk_ins_a_week: 1, tasks: 3
     )
   end
 
@@ -26,13 +27,15 @@ class OrdersTest < DatabaseTest
   end
 
   def receive(order, pieces, key: SecureRandom.uuid, at: NOW)
-    Services::ReceiveOrder.call(order.number, pieces: { order.lines.first.id => pieces }, request_key: key, by: owner, at: at)
+    Services::ReceiveOrder.call(order.number, pieces: { order.lines.first.id => pieces }, request_key: key, by: owner,
+      at: at)
   end
 
   # The demo's orders taught something of its own suppliers.
   def never_ordered_from
     @supplier = Models::Supplier.create(name: "Gannet Seals", lead_days: 3)
-    @part = Services::AddPart.call({ number: "GS-1", name: "Seal", kind: "seal", price_cents: 500, supplier_id: @supplier.id }, fits: [], by: owner, at: NOW)
+    @part = Services::AddPart.call({ number: "GS-1", name: "Seal", kind: "seal", price_cents: 500,
+      supplier_id: @supplier.id }, fits: [], by: owner, at: NOW)
     @part = part("GS-1")
   end
 
@@ -70,7 +73,10 @@ class OrdersTest < DatabaseTest
 
     assert_equal order(2, key: key).number, order(2, key: key).number
     assert_raises(Services::Invalid) { order(0) }
-    assert_raises(Services::Invalid) { Services::PlaceOrder.call(Models::Supplier.exclude(id: @supplier.id).first, pieces: { @part.id => 1 }, request_key: SecureRandom.uuid, by: owner, at: NOW) }
+    assert_raises(Services::Invalid) do
+      Services::PlaceOrder.call(Models::Supplier.exclude(id: @supplier.id).first,
+        pieces: { @part.id => 1 }, request_key: SecureRandom.uuid, by: owner, at: NOW)
+    end
   end
 
   def test_received_in_parts_and_closed_when_all_is_there

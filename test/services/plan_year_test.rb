@@ -8,8 +8,10 @@ class PlanYearTest < DatabaseTest
     @customer = @machines.first.customer
     @machines.last.update(customer_id: @customer.id)
     @machines.each { |machine| Services::SetClocks.call(machine, on: today) }
-    Models::Due.running.where(machine_id: @machines.map(&:id)).exclude(position: "exhaust-filter").update(state: "ended", closed_on: today)
-    Models::Due.running.where(machine_id: @machines.map(&:id)).update(started_on: today - 300, due_on: today + 60, early_on: today + 60, late_on: today + 60)
+    Models::Due.running.where(machine_id: @machines.map(&:id)).exclude(position: "exhaust-filter")
+      .update(state: "ended", closed_on: today)
+    Models::Due.running.where(machine_id: @machines.map(&:id))
+      .update(started_on: today - 300, due_on: today + 60, early_on: today + 60, late_on: today + 60)
   end
 
   def service_day
@@ -17,7 +19,8 @@ class PlanYearTest < DatabaseTest
   end
 
   def fit(machine, number)
-    Models::Fitting.in_place.where(machine_id: machine.id, position: "exhaust-filter").update(part_id: number && part(number).id)
+    Models::Fitting.in_place.where(machine_id: machine.id, position: "exhaust-filter")
+      .update(part_id: number && part(number).id)
   end
 
   # What sits there is taken again, and what is no longer made gives way to what took its place.

@@ -37,7 +37,8 @@ class PromisesTest < DatabaseTest
   def test_the_spare_brings_it_forward_and_washing_after_all_puts_it_back
     one = job({ "pre-filter" => { grey: 5 } })
     later = one.promise_at
-    Services::ChoosePart.call(one.number, item(one, "pre-filter").id, choice: part("HD-2010").id.to_s, by: technician, at: monday)
+    Services::ChoosePart.call(one.number, item(one, "pre-filter").id, choice: part("HD-2010").id.to_s, by: technician,
+      at: monday)
 
     assert_operator one.refresh.promise_at, :<, later
     Services::ChoosePart.call(one.number, item(one, "pre-filter").id, choice: "wash", by: technician, at: monday)

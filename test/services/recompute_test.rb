@@ -25,7 +25,8 @@ class RecomputeTest < DatabaseTest
     assert_equal [[today + 350, today + 35, "its use was told anew at job #{job.number}"]], changes
   end
 
-  # Read at 40 % after 100 days, the strip says 250 days from the start, and goes on saying so when the use is told anew.
+  # Read at 40 % after 100 days, the strip says 250 days from the start, and goes on saying so when the use is told
+  # anew.
   def test_a_strip_that_was_read_counts_until_the_part_is_changed
     Services::SetClocks.call(@machine, done: { "exhaust-filter" => %i[replace] }, on: today - 100)
     job = take_in(@machine, use: { hours_per_week: 1 })
@@ -78,7 +79,8 @@ class RecomputeTest < DatabaseTest
 
     assert_equal asked.refresh.machines, asked.done
     refute_nil asked.finished_at
-    moved = Models::Due.running.where(machine_id: @machine.id, id: Models::DueChange.where(reason: asked.reason).select(:due_id))
+    moved = Models::Due.running.where(machine_id: @machine.id,
+      id: Models::DueChange.where(reason: asked.reason).select(:due_id))
 
     assert_match(/× 0.50/, moved.first.reasons.to_a.join)
     assert_equal 0, wash.count
@@ -98,7 +100,8 @@ class RecomputeTest < DatabaseTest
     after = dates.call
     everything.call
 
-    assert_equal machines.count { |machine| machine.traits.to_a.intersect?(%w[pets dust]) }, Models::Recompute.order(:id).last.done
+    assert_equal machines.count { |machine| machine.traits.to_a.intersect?(%w[pets dust]) },
+      Models::Recompute.order(:id).last.done
     assert_equal after, dates.call
   end
 
@@ -127,7 +130,8 @@ class RecomputeTest < DatabaseTest
       @machine.update(traits: Sequel.pg_array([trait], :text))
       Services::SetClocks.again([@machine], on: today, why: trait)
     end
-    shortened = Models::Due.running.where(machine_id: @machine.id).all.map { |one| one.reasons.to_a.join }.grep(/× 0.80/)
+    shortened = Models::Due.running.where(machine_id: @machine.id).all.map { |one| one.reasons.to_a.join }
+      .grep(/× 0.80/)
 
     refute_empty shortened
     assert_empty shortened.grep_v(/building dust/)
@@ -137,7 +141,10 @@ class RecomputeTest < DatabaseTest
   # The slices as the worker takes them, and as one process would.
   def test_in_slices_it_is_the_same_as_one_by_one
     machines = Models::Machine.where(id: Models::Due.running.select(:machine_id)).order(:id).limit(25).all
-    dates = -> { Models::Due.running.where(machine_id: machines.map(&:id)).order(:id).select_map(%i[id due_on early_on late_on deciding personal]) }
+    dates = lambda {
+      Models::Due.running.where(machine_id: machines.map(&:id)).order(:id)
+        .select_map(%i[id due_on early_on late_on deciding personal])
+    }
     DB.transaction(savepoint: true, rollback: :always) do
       machines.each { |machine| Services::SetClocks.again([machine], on: today + 3, why: "one by one") }
       @one_by_one = dates.call
@@ -192,7 +199,12 @@ class RecomputeAtOnceTest < CommittedTest
     DB.transaction do
       machine.update(hours_per_week: 10)
       Services::SetClocks.again([machine], on: today, why: "told")
-      worker = Thread.new { DB.transaction { Services::RecomputeDues.slice(asked, machine.id, machine.id, 1, at: NOW) } }
+      worker = Thread.new do
+        DB.transaction do
+          Services::RecomputeDues.slice(asked, machine.id, machine.id, 1,
+            at: NOW)
+        end
+      end
       sleep 0.3
     end
     worker.join

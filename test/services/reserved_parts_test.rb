@@ -12,7 +12,8 @@ class ReservedPartsTest < DatabaseTest
     job = take_in
     record(job, "pre-filter", { torn: true })
     Services::FinishLookOver.call(job.number, by: technician, at: NOW)
-    Services::ChoosePart.call(job.number, item(job, "pre-filter").id, choice: part("HD-2010").id.to_s, by: technician, at: NOW)
+    Services::ChoosePart.call(job.number, item(job, "pre-filter").id, choice: part("HD-2010").id.to_s, by: technician,
+      at: NOW)
     job.refresh
   end
 
@@ -32,10 +33,12 @@ class ReservedPartsTest < DatabaseTest
   def test_a_job_that_agreed_keeps_the_last_and_others_see_none_free
     first = looked_over
     agree(first)
-    reasons = Services::FitFor.new(sheet("Hallmoor Dart M").to_core, today: today).call(["pre-filter"]).fetch("pre-filter")
-                              .candidates.find { |candidate| candidate.part.number == "HD-2010" }.reasons
+    reasons = Services::FitFor.new(sheet("Hallmoor Dart M").to_core, today: today).call(["pre-filter"])
+      .fetch("pre-filter")
+      .candidates.find { |candidate| candidate.part.number == "HD-2010" }.reasons
 
-    assert_includes reasons, "none free on the shelf (1 reserved for others), #{part('HD-2010').days_to_come} days to come"
+    assert_includes reasons, "none free on the shelf (1 reserved for others), #{part('HD-2010').days_to_come} days " \
+                             "to come"
     assert_equal [first.number], Services::ReservedParts.claims(part("HD-2010"))
     fit_it(first)
 
@@ -60,7 +63,8 @@ class ReservedPartsTest < DatabaseTest
   def test_a_job_sees_its_own_as_free
     first = looked_over
     agree(first)
-    answer = Services::FitFor.new(first.sheet, first.machine, today: today, job: first).call(["pre-filter"]).fetch("pre-filter")
+    answer = Services::FitFor.new(first.sheet, first.machine, today: today, job: first).call(["pre-filter"])
+      .fetch("pre-filter")
 
     assert_includes answer.candidates.find { |candidate| candidate.part.number == "HD-2010" }.reasons, "1 on the shelf"
   end

@@ -82,7 +82,8 @@ class RotationTest < DatabaseTest
     assert_equal [@filter.id, 1], [spare.part_id, spare.wash_count]
   end
 
-  # What goes in the second time was washed, not bought: when it is to be replaced follows the new one of the first time.
+  # What goes in the second time was washed, not bought: when it is to be replaced follows the new one of the first
+  # time.
   def test_the_spare_is_washed_and_not_new
     rotate
     leave_shop

@@ -13,7 +13,8 @@ class SendEstimateTest < DatabaseTest
   end
 
   def choose(number)
-    Services::ChoosePart.call(@job.number, item(@job, "pre-filter").id, choice: part(number).id.to_s, by: technician, at: NOW)
+    Services::ChoosePart.call(@job.number, item(@job, "pre-filter").id, choice: part(number).id.to_s, by: technician,
+      at: NOW)
   end
 
   def send_again(at: NOW)
@@ -39,8 +40,10 @@ class SendEstimateTest < DatabaseTest
     agreed = Services::Quotes.agreed(@job)
 
     assert_equal ["settled", "page", nil, sent.id, 3150 + 225 + 248, 9000],
-                 [@job.refresh.state, *agreed.values.values_at(:agreed_how, :written_by, :estimate_sent_id, :total_cents, :call_above_cents)]
-    assert_equal "customer by the slip of job #{@job.number}", Models::Event.where(job_id: @job.id, verb: "settled").get(:actor)
+      [@job.refresh.state, *agreed.values.values_at(:agreed_how, :written_by, :estimate_sent_id,
+        :total_cents, :call_above_cents)]
+    assert_equal "customer by the slip of job #{@job.number}",
+      Models::Event.where(job_id: @job.id, verb: "settled").get(:actor)
   end
 
   def test_agreed_twice_is_agreed_once
@@ -99,7 +102,10 @@ class SendEstimateTest < DatabaseTest
     job = take_in(new_machine(bought_on: today - 30))
     record(job, "cyclone-gasket", { state: "dirty" })
     Services::FinishLookOver.call(job.number, by: technician, at: NOW)
-    settle = ->(**more) { Services::Settle.call(job.number, agreed_name: "Wendel", agreed_how: "phone", by: technician, at: NOW, **more) }
+    settle = lambda { |**more|
+      Services::Settle.call(job.number, agreed_name: "Wendel", agreed_how: "phone", by: technician,
+        at: NOW, **more)
+    }
 
     assert_match(/opening cyclone gasket may end/, assert_raises(Services::Invalid, &settle).message)
     settle.call(warranty_name: "Wendel Testrup")
@@ -113,7 +119,8 @@ class SendEstimateTest < DatabaseTest
     reply = ->(text) { Services::AskAboutJob.reply(@job.number, asked.first.id, text, by: technician, at: NOW) }
     2.times { reply.call("No, it is torn.") }
 
-    assert_equal [["Is the old one worth a wash?", "No, it is torn."]], asked.map { |one| [one.asked, one.refresh.reply] }
+    assert_equal [["Is the old one worth a wash?", "No, it is torn."]],
+      asked.map { |one| [one.asked, one.refresh.reply] }
     assert_raises(Services::Refused) { reply.call("Perhaps.") }
     assert_raises(Services::Invalid) { Services::AskAboutJob.ask(@job, "  ", by: slip, at: NOW) }
     5.times { |n| Services::AskAboutJob.ask(@job, "And #{n}?", by: slip, at: NOW) }
@@ -122,7 +129,10 @@ class SendEstimateTest < DatabaseTest
 
   def test_something_off_has_a_reason_and_stands_on_the_estimate
     sent_one
-    take_off = ->(percent, reason) { Services::SetDiscount.call(@job.number, percent: percent, reason: reason, by: technician, at: NOW) }
+    take_off = lambda { |percent, reason|
+      Services::SetDiscount.call(@job.number, percent: percent, reason: reason,
+        by: technician, at: NOW)
+    }
 
     assert_raises(Services::Invalid) { take_off.call(10, " ") }
     take_off.call(10, "a regular")
@@ -135,7 +145,8 @@ class SendEstimateTest < DatabaseTest
 
   def card_for(machine, position = "pre-filter")
     due = Models::Due.running.where(machine_id: machine.id, position: position).first
-    offer = Models::Offer.create(minutes: 15, starts_on: today - 30, ends_on: today + 30, created_by: owner.id, created_at: days(-30))
+    offer = Models::Offer.create(minutes: 15, starts_on: today - 30, ends_on: today + 30, created_by: owner.id,
+      created_at: days(-30))
     card = write_card(machine.customer, at: days(-20), offer_id: offer.id)
     Models::CardLine.create(card_id: card.id, due_id: due.id, attempt: 1, leaves_on: today - 20)
     card

@@ -20,7 +20,10 @@ class SheetsAndPoliciesTest < DatabaseTest
   def test_a_broken_sheet_changes_nothing
     before = Models::SheetVersion.count
 
-    assert_raises(Core::Sheets::Invalid) { Services::AddSheet.call(content.merge("kind" => "broom"), by: owner, at: NOW) }
+    assert_raises(Core::Sheets::Invalid) do
+      Services::AddSheet.call(content.merge("kind" => "broom"), by: owner,
+        at: NOW)
+    end
     assert_equal before, Models::SheetVersion.count
   end
 
@@ -39,6 +42,7 @@ class SheetsAndPoliciesTest < DatabaseTest
     assert_in_delta 48 * 3600, item(job, "pre-filter").on_rack.dry_at - NOW, 60
     Services::SavePolicies.call({ "drying_humidity_percent" => 97 }, by: owner, at: NOW)
 
-    assert_match(/will not dry here/, assert_raises(Services::Refused) { do_all(settled({ "pre-filter" => { grey: 5 } })) }.message)
+    assert_match(/will not dry here/,
+      assert_raises(Services::Refused) { do_all(settled({ "pre-filter" => { grey: 5 } })) }.message)
   end
 end

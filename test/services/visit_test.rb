@@ -14,7 +14,8 @@ class VisitTest < DatabaseTest
   def test_one_open_job_per_machine
     job = take_in
 
-    assert_match(/on the bench already, as job #{job.number}/, assert_raises(Services::Refused) { take_in(job.machine) }.message)
+    assert_match(/on the bench already, as job #{job.number}/,
+      assert_raises(Services::Refused) { take_in(job.machine) }.message)
   end
 
   def test_the_database_itself_refuses_a_second_open_job
@@ -50,7 +51,10 @@ class VisitTest < DatabaseTest
   def test_what_must_not_be_wetted_cannot_be_marked_for_a_wash
     job = take_in(new_machine("Brackwater Loft K"))
 
-    assert_match(/must not be wetted/, assert_raises(Services::Refused) { record(job, "motor-filter", { grey: 5 }, verdict: :wash) }.message)
+    assert_match(/must not be wetted/, assert_raises(Services::Refused) do
+      record(job, "motor-filter", { grey: 5 },
+        verdict: :wash)
+    end.message)
     assert_empty Models::Finding.where(job_id: job.id)
     assert_equal "wash", record(take_in, "pre-filter", { grey: 1 }, verdict: :wash).verdict
   end
@@ -71,7 +75,10 @@ class VisitTest < DatabaseTest
     job = settled({ "battery" => { state: "swollen" }, "pre-filter" => { grey: 5 } })
     wash = item(job, "pre-filter")
 
-    assert_match(/Stop/, assert_raises(Services::Refused) { Services::DoWorkItem.call(job.number, wash.id, by: technician, at: NOW) }.message)
+    assert_match(/Stop/, assert_raises(Services::Refused) do
+      Services::DoWorkItem.call(job.number, wash.id,
+        by: technician, at: NOW)
+    end.message)
     stop = Models::Stop.standing.first(job_id: job.id)
     assert_raises(Services::Invalid) { Services::ClearStop.call(job.number, stop.id, note: " ", by: owner, at: NOW) }
     Services::ClearStop.call(job.number, stop.id, note: "pack taken to the collection point", by: owner, at: NOW)
@@ -89,7 +96,8 @@ class VisitTest < DatabaseTest
   def test_a_look_alike_is_refused_with_the_reason
     job = settled({ "post-filter" => { torn: true } })
     error = assert_raises(Services::Refused) do
-      Services::ChoosePart.call(job.number, item(job, "post-filter").id, choice: part("HD-3020").id.to_s, by: technician, at: NOW)
+      Services::ChoosePart.call(job.number, item(job, "post-filter").id, choice: part("HD-3020").id.to_s,
+        by: technician, at: NOW)
     end
 
     assert_match(/does not fit: has no twist lock/, error.message)
@@ -114,7 +122,10 @@ class VisitTest < DatabaseTest
     gasket = item(job, "cyclone-gasket")
     Services::CountStock.call(gasket.part, pieces: 0, reason: "lost", by: owner, at: NOW)
 
-    assert_match(/left on the shelf/, assert_raises(Services::Refused) { Services::DoWorkItem.call(job.number, gasket.id, by: technician, at: NOW) }.message)
+    assert_match(/left on the shelf/, assert_raises(Services::Refused) do
+      Services::DoWorkItem.call(job.number,
+        gasket.id, by: technician, at: NOW)
+    end.message)
     assert_equal "to_do", gasket.refresh.state
   end
 
@@ -133,8 +144,12 @@ class VisitTest < DatabaseTest
     job = settled({ "pre-filter" => { grey: 5 } })
     do_all(job)
 
-    assert_match(/Still wet: pre-motor filter/, assert_raises(Services::Refused) { Services::CloseUp.call(job.number, by: technician, at: NOW + 60) }.message)
-    Services::CloseUp.call(job.number, by: technician, at: NOW + 60, wet_reason: "customer leaves on the ferry, will dry it there")
+    assert_match(/Still wet: pre-motor filter/, assert_raises(Services::Refused) do
+      Services::CloseUp.call(job.number,
+        by: technician, at: NOW + 60)
+    end.message)
+    Services::CloseUp.call(job.number, by: technician, at: NOW + 60,
+      wet_reason: "customer leaves on the ferry, will dry it there")
 
     assert_equal ["closed_up", technician.id], job.refresh.values.values_at(:state, :wet_by)
     assert_match(/ferry/, Models::RackStay.first(work_item_id: item(job, "pre-filter").id).early_reason)
@@ -143,7 +158,8 @@ class VisitTest < DatabaseTest
   def test_a_part_taken_off_wet_before_is_told_at_the_closing
     job = settled({ "pre-filter" => { grey: 5 } })
     do_all(job)
-    Services::TakeOffRack.call(item(job, "pre-filter").on_rack.id, by: owner, at: NOW + 60, early_reason: "needed for the ferry")
+    Services::TakeOffRack.call(item(job, "pre-filter").on_rack.id, by: owner, at: NOW + 60,
+      early_reason: "needed for the ferry")
     Services::CloseUp.call(job.number, by: technician, at: NOW + 120)
 
     assert_equal ["needed for the ferry", owner.id], job.refresh.values.values_at(:wet_reason, :wet_by)
@@ -152,7 +168,8 @@ class VisitTest < DatabaseTest
   def test_a_part_taken_off_early_that_has_dried_since_is_no_wet_part
     job = settled({ "pre-filter" => { grey: 5 } })
     do_all(job)
-    Services::TakeOffRack.call(item(job, "pre-filter").on_rack.id, by: owner, at: NOW + 60, early_reason: "to the other rack")
+    Services::TakeOffRack.call(item(job, "pre-filter").on_rack.id, by: owner, at: NOW + 60,
+      early_reason: "to the other rack")
     Services::CloseUp.call(job.number, by: technician, at: NOW + (25 * 3600))
 
     assert_nil job.refresh.wet_reason
@@ -161,7 +178,8 @@ class VisitTest < DatabaseTest
   def test_closing_with_something_to_do_is_refused
     job = settled({ "pre-filter" => { grey: 5 }, "roll" => { turns: "drags" } })
 
-    assert_match(/Still to do: pre-motor filter, brush roll/, assert_raises(Services::Refused) { Services::CloseUp.call(job.number, by: technician, at: NOW) }.message)
+    assert_match(/Still to do: pre-motor filter, brush roll/,
+      assert_raises(Services::Refused) { Services::CloseUp.call(job.number, by: technician, at: NOW) }.message)
   end
 
   def test_a_washed_part_still_grey_is_replaced_after_all
@@ -174,17 +192,20 @@ class VisitTest < DatabaseTest
 
   def test_closing_up_dates_fittings_counts_washes_and_sets_the_clocks
     machine = new_machine
-    job = settled({ "pre-filter" => { grey: 5 }, "roll" => { turns: "stuck" }, "post-filter" => { torn: true } }, machine: machine)
+    job = settled({ "pre-filter" => { grey: 5 }, "roll" => { turns: "stuck" }, "post-filter" => { torn: true } },
+      machine: machine)
     do_all(job)
     done = NOW + (30 * 3600)
     Services::CloseUp.call(job.number, by: technician, at: done)
     on = Config::Zone.date(done)
 
-    assert_equal [1, today - 400], Models::Fitting.in_place.first(machine_id: machine.id, position: "pre-filter").values.values_at(:wash_count, :fitted_on)
+    assert_equal [1, today - 400], Models::Fitting.in_place.first(machine_id: machine.id, position: "pre-filter")
+      .values.values_at(:wash_count, :fitted_on)
     new = Models::Fitting.in_place.first(machine_id: machine.id, position: "post-filter")
 
     assert_equal [on, part("HD-2020").id], [new.fitted_on, new.part_id]
-    assert_equal on, Models::Fitting.exclude(removed_on: nil).first(machine_id: machine.id, position: "post-filter").removed_on
+    assert_equal on, Models::Fitting.exclude(removed_on: nil).first(machine_id: machine.id, position: "post-filter")
+      .removed_on
     assert_equal [on >> 24, "months"], due(machine, "post-filter", "replace").values.values_at(:due_on, :deciding)
     assert_equal [on >> 1, on], due(machine, "pre-filter", "wash").values.values_at(:due_on, :started_on)
     assert_equal (today - 400) >> 12, due(machine, "roll", "replace").due_on

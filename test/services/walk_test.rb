@@ -17,8 +17,10 @@ class WalkServicesTest < DatabaseTest
 
     assert_empty Services::FineRest.call(@job.number, "head", by: technician, at: NOW)
     assert_equal %w[bin bin-seal], Services::FineRest.call(@job.number, "bin", by: technician, at: NOW)
-    assert_empty Services::FineRest.call(@job.number, "motor", by: technician, at: NOW), "motor and pack are looked at one by one"
-    assert_equal [%w[leave looked_fine], %w[leave seal_clean]], [found("bin"), found("bin-seal")].map { |one| [one.verdict, one.clause] }
+    assert_empty Services::FineRest.call(@job.number, "motor", by: technician, at: NOW),
+      "motor and pack are looked at one by one"
+    assert_equal [%w[leave looked_fine], %w[leave seal_clean]],
+      [found("bin"), found("bin-seal")].map { |one| [one.verdict, one.clause] }
     assert_nil found("neck")
   end
 
@@ -29,8 +31,14 @@ class WalkServicesTest < DatabaseTest
     record(@job, "screen", { state: "clear" })
 
     assert_empty Models::Skip.where(job_id: @job.id)
-    assert_raises(Services::Refused) { Services::SkipPlace.call(@job.number, "screen", reason: "later", by: technician, at: NOW) }
-    assert_raises(Services::NotFound) { Services::SkipPlace.call(@job.number, "attic", reason: "later", by: technician, at: NOW) }
+    assert_raises(Services::Refused) do
+      Services::SkipPlace.call(@job.number, "screen", reason: "later", by: technician,
+        at: NOW)
+    end
+    assert_raises(Services::NotFound) do
+      Services::SkipPlace.call(@job.number, "attic", reason: "later", by: technician,
+        at: NOW)
+    end
   end
 
   def test_a_save_sent_twice_is_saved_once

@@ -23,7 +23,9 @@ class WhatIfTest < DatabaseTest
     answer = Services::WhatIf.call(@machine, hours_per_week: 10, traits: [], on: today)
     dues = answer.dues
 
-    assert_equal [today + 350, today + 35], [due_of(Models::Due.running.where(machine_id: @machine.id).all), due_of(dues)]
+    assert_equal [today + 350, today + 35], [
+      due_of(Models::Due.running.where(machine_id: @machine.id).all), due_of(dues)
+    ]
     assert_equal before, kept
     assert_in_delta 10.0, answer.use.mean
     assert_equal [1, false], [@machine.refresh.hours_per_week.to_i, @machine.modified?]
@@ -32,6 +34,7 @@ class WhatIfTest < DatabaseTest
   def test_as_it_is_moves_nothing
     same = Services::WhatIf.call(@machine, hours_per_week: 1, traits: @machine.traits.to_a, on: today).dues
 
-    assert_equal kept.to_h { |due| [due.values_at(:position, :task), due[:due_on]] }, same.to_h { |due| [[due.position, due.task], due.due_on] }
+    assert_equal kept.to_h { |due| [due.values_at(:position, :task), due[:due_on]] },
+      same.to_h { |due| [[due.position, due.task], due.due_on] }
   end
 end

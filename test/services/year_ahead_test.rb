@@ -15,7 +15,8 @@ class YearAheadTest < DatabaseTest
   end
 
   def test_every_machine_and_day_once_soonest_first_and_nothing_beyond_a_year
-    dues = Models::Due.running.where(machine_id: @customer.machines.map(&:id)).where { due_on < (Date.today >> 12) }.count
+    dues = Models::Due.running.where(machine_id: @customer.machines.map(&:id)).where { due_on < (Date.today >> 12) }
+      .count
 
     assert_equal dues, rows.sum { |row| row.what.size }
     assert_equal rows.map(&:date).sort, rows.map(&:date)

@@ -8,7 +8,8 @@ module CoreAlone
     name.split("_").map(&:capitalize).join
   end
 
-  # @return [Array<String>] files that open a folder of their own name; they are loaded once everything else can be found
+  # @return [Array<String>] files that open a folder of their own name; they are loaded once everything else can be
+  #   found
   def self.lay(namespace, folder)
     Dir.children(folder).sort.flat_map do |entry|
       path = File.join(folder, entry)
@@ -30,4 +31,6 @@ end
 module UprightBench
   module Core; end
 end
-CoreAlone.lay(UprightBench::Core, File.join(CoreAlone::ROOT, "core")).each { |file| require file } unless defined?(Zeitwerk)
+unless defined?(Zeitwerk)
+  CoreAlone.lay(UprightBench::Core, File.join(CoreAlone::ROOT, "core")).each { |file| require file }
+end

@@ -64,7 +64,8 @@ module TestDatabase
         db.run("DROP DATABASE IF EXISTS #{name} WITH (FORCE)")
         db.run("CREATE DATABASE #{name} TEMPLATE template0")
       end
-      yield({ "DATABASE_URL" => url, "DATABASE_OWNER_URL" => owner_url }.transform_values { |address| URI(address).tap { |uri| uri.path = "/#{name}" }.to_s })
+      yield({ "DATABASE_URL" => url, "DATABASE_OWNER_URL" => owner_url }
+        .transform_values { |address| URI(address).tap { |uri| uri.path = "/#{name}" }.to_s })
     ensure
       admin { |db| db.run("DROP DATABASE IF EXISTS #{name} WITH (FORCE)") }
     end
@@ -92,7 +93,9 @@ module TestDatabase
     def copy(db)
       db.run("DROP DATABASE IF EXISTS #{name} WITH (FORCE)")
       db.run("CREATE DATABASE #{name} TEMPLATE #{template}")
-      db.run("REVOKE ALL ON DATABASE #{name} FROM PUBLIC; GRANT CONNECT, TEMPORARY ON DATABASE #{name} TO #{URI(url).user}") # which the template does not pass on
+      # Which the template does not pass on
+      db.run("REVOKE ALL ON DATABASE #{name} FROM PUBLIC; GRANT CONNECT, TEMPORARY ON DATABASE #{name} TO " \
+             "#{URI(url).user}")
     end
 
     def make_empty(db)

@@ -3,7 +3,8 @@
 require "socket"
 require "uri"
 
-# A way to the database that can be shut: whoever goes through it loses the connection and gets no other until it is opened again.
+# A way to the database that can be shut: whoever goes through it loses the connection and gets no other until it is
+# opened again.
 class DatabaseDoor
   attr_reader :port
 

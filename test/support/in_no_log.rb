@@ -2,8 +2,8 @@
 
 require_relative "../../launch/cluster"
 
-# Whether anything that opens a door, and anything that says who a person is, stands in a log: of requests, of errors, of the worker, of the
-# database.
+# Whether anything that opens a door, and anything that says who a person is, stands in a log: of requests, of errors,
+# of the worker, of the database.
 module InNoLog
   # The block's logs are read from where they stand now.
   # @param files [Array<String>] beside those that are always there
@@ -16,7 +16,8 @@ module InNoLog
     yield
   ensure
     $stderr = real
-    all = [REQUEST_LOG.string, errors.string, *from.map { |file, size| tail(file, size) }, *files.select { |file| File.exist?(file) }.map { |file| File.read(file) }].join("\n")
+    all = [REQUEST_LOG.string, errors.string, *from.map { |file, size| tail(file, size) },
+           *files.select { |file| File.exist?(file) }.map { |file| File.read(file) }].join("\n")
 
     refute_empty REQUEST_LOG.string, "there is a log to look at"
     assert_empty(secrets.select { |secret| all.include?(secret) })
@@ -28,7 +29,8 @@ module InNoLog
   def secrets
     people = UprightBench::Models::Person.select_map(%i[name email]).flatten + [UprightBench::Demo::Load::PASSWORD]
     customers = UprightBench::Models::Customer.select_map(%i[name phone phone_digits email street]).flatten
-    (people + customers + codes + UprightBench::Models::Machine.select_map(:serial_number)).compact.map(&:strip).reject { |text| text.length < 4 }.uniq
+    (people + customers + codes + UprightBench::Models::Machine.select_map(:serial_number)).compact.map(&:strip)
+      .reject { |text| text.length < 4 }.uniq
   end
 
   # As they stand in the address, without which nothing opens.
@@ -39,7 +41,8 @@ module InNoLog
   end
 
   def database_log
-    File.join(UprightBench::Launch::Cluster.new(folder: File.join(TestDatabase::ROOT, "var/test-postgres"), fast: true).folder, "server.log")
+    File.join(UprightBench::Launch::Cluster.new(folder: File.join(TestDatabase::ROOT, "var/test-postgres"), fast: true)
+      .folder, "server.log")
   end
 
   def tail(file, size)

@@ -19,10 +19,13 @@ class RealServer
   end
 
   def start
-    @pid = Process.spawn(@env, "bundle", "exec", "puma", "-C", "config/puma.rb", chdir: TestDatabase::ROOT, out: @log, err: @log, pgroup: true)
+    @pid = Process.spawn(@env, "bundle", "exec", "puma", "-C", "config/puma.rb", chdir: TestDatabase::ROOT, out: @log,
+      err: @log, pgroup: true)
     deadline = Time.now + UP_WITHIN_SECONDS
     until up?
-      raise "the server did not come up: #{File.read(@log)[-2000..]}" if Time.now > deadline || Process.wait(@pid, Process::WNOHANG)
+      if Time.now > deadline || Process.wait(@pid, Process::WNOHANG)
+        raise "the server did not come up: #{File.read(@log)[-2000..]}"
+      end
 
       sleep 0.1
     end

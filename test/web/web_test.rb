@@ -31,9 +31,19 @@ class WebTest < AppTest
   def test_an_error_in_the_log_holds_nothing_of_what_was_entered
     out = StringIO.new
     secret = "Wendel Testrup, 555-0177"
-    failures = [-> { DB.transaction(savepoint: true) { DB[:people].insert(name: "", email: secret, role: secret, password_hash: secret) } },
+    failures = [lambda {
+      DB.transaction(savepoint: true) do
+        DB[:people]
+          .insert(name: "", email: secret, role: secret, password_hash: secret)
+      end
+    },
                 -> { { name: secret }.fetch(secret) }, -> { secret.no_such_thing }, -> { Integer(secret) }]
-    DB.transaction(rollback: :always) { failures.each { |failure| Config::Report.error(error_of(&failure), out: out, id: "1") } }
+    DB.transaction(rollback: :always) do
+      failures.each do |failure|
+        Config::Report.error(error_of(&failure), out: out,
+          id: "1")
+      end
+    end
 
     refute_includes out.string, "Wendel"
     refute_includes out.string, "0177"
@@ -50,7 +60,8 @@ class WebTest < AppTest
   end
 
   def test_paths_that_two_programs_could_read_differently
-    bad = ["", "x", "/a/../b", "/..", "/a/.", "//a", "/a//b", "/a\\b", "/a%5cb", "/a%2fb", "/a%252Fb", "/%2e%2e/a", "/a/%252e%252e/b", "/a/..;x/b", "/a\u0000", "/a%00",
+    bad = ["", "x", "/a/../b", "/..", "/a/.", "//a", "/a//b", "/a\\b", "/a%5cb", "/a%2fb", "/a%252Fb", "/%2e%2e/a",
+           "/a/%252e%252e/b", "/a/..;x/b", "/a\u0000", "/a%00",
            "/a%0d%0ab", "/#{'a' * 3000}"]
     good = ["/", "/jobs/1001", "/sheets/1/sheet.json", "/a.b/..c/d..", "/caf%C3%A9", "/jobs/%FF", "/a/", "/a%20b"]
 
@@ -61,9 +72,11 @@ class WebTest < AppTest
   # What a proxy reports counts when the proxy is one of ours, and as far back as the proxies are.
   def test_the_client_as_a_trusted_proxy_reports_it
     seen = nil
-    caller = Web::Caller.new(->(env) { (seen = env) && [200, {}, []] }, proxies: [IPAddr.new("10.0.0.0/8")], hosts: ["shop.example"])
+    caller = Web::Caller.new(->(env) { (seen = env) && [200, {}, []] }, proxies: [IPAddr.new("10.0.0.0/8")],
+      hosts: ["shop.example"])
     ask = lambda do |from, reported|
-      caller.call(Rack::MockRequest.env_for("/", "REMOTE_ADDR" => from, "HTTP_X_FORWARDED_FOR" => reported, "HTTP_X_FORWARDED_HOST" => "evil", "HTTP_HOST" => "shop.example:443"))
+      caller.call(Rack::MockRequest.env_for("/", "REMOTE_ADDR" => from, "HTTP_X_FORWARDED_FOR" => reported,
+        "HTTP_X_FORWARDED_HOST" => "evil", "HTTP_HOST" => "shop.example:443"))
       seen["REMOTE_ADDR"]
     end
 
@@ -75,7 +88,8 @@ class WebTest < AppTest
   end
 
   def test_every_domain_error_has_a_status_and_only_strangers_are_our_fault
-    statuses = { Services::NotFound.new => 404, Services::Forbidden.new => 403, Services::Stale.new => 409, Services::Refused.new => 409, Services::Invalid.new({}) => 422,
+    statuses = { Services::NotFound.new => 404, Services::Forbidden.new => 403, Services::Stale.new => 409,
+                 Services::Refused.new => 409, Services::Invalid.new({}) => 422,
                  Core::Sheets::Invalid.new([]) => 422, RuntimeError.new => 500,
                  PG::ConnectionBad.new => 503, Sequel::PoolTimeout.new => 503 }
 

@@ -6,16 +6,20 @@ require "rodauth"
 module UprightBench
   module Web
     module SignIn
-      # Stands before the application: did the form come from one of our pages, and who is there? It keeps nobody out by a
-      # path; each route of the application asks it who is there (Doors), and lets in nobody unless it says otherwise.
+      # Stands before the application: did the form come from one of our pages, and who is there? It keeps nobody out
+      # by a path; each route of the application asks it who is there (Doors), and lets in nobody unless it says
+      # otherwise.
       class Gate < Roda
         SESSION_SECONDS = 30 * 86_400
         OWN = %w[/login /logout].freeze
         # What is wrong with a sign-in is never told: neither which of both, nor whether there is such an account.
         WRONG = "That e-mail and password do not go together."
+        WRONG_WORDS = %i[no_matching_login_message unverified_account_message invalid_password_message].freeze
+        WRONG_CODES = %i[no_matching_login_error_status unopen_account_error_status login_error_status].freeze
 
         plugin :middleware
-        plugin :render, views: File.expand_path("../../screens/sign_in", __dir__), escape: true, layout: "layout", template_opts: { default_encoding: "UTF-8" }
+        plugin :render, views: File.expand_path("../../screens/sign_in", __dir__), escape: true, layout: "layout",
+          template_opts: { default_encoding: "UTF-8" }
         plugin :route_csrf, require_request_specific_tokens: false, check_header: true
         plugin :flash
         plugin :rodauth, csrf: :route_csrf do
@@ -44,12 +48,8 @@ module UprightBench
           logout_notice_flash nil
           require_login_error_flash nil
           login_error_flash WRONG
-          no_matching_login_message WRONG
-          unverified_account_message WRONG
-          invalid_password_message WRONG
-          no_matching_login_error_status 401
-          unopen_account_error_status 401
-          login_error_status 401
+          WRONG_WORDS.each { |text| send(text, WRONG) }
+          WRONG_CODES.each { |code| send(code, 401) }
           login_page_title "Sign in"
           logout_page_title "Sign out"
           global_logout_label "Sign out on every device"
@@ -83,19 +83,22 @@ module UprightBench
 
         # @return [Services::SignInTries] of this address at this account
         def tries
-          @tries ||= Services::SignInTries.new(login: request.params["login"].to_s, address: env["REMOTE_ADDR"], key: SETTINGS.keys.newest(:sign_in))
+          @tries ||= Services::SignInTries.new(login: request.params["login"].to_s, address: env["REMOTE_ADDR"],
+            key: SETTINGS.keys.newest(:sign_in))
         end
 
         def slow_down
           seconds = tries.begin(at: Time.now) or return
 
           flash.now[:error] = "Too many wrong tries. Wait #{Tries.words(seconds)} and try again."
-          request.halt([429, { "content-type" => "text/html; charset=utf-8", "retry-after" => seconds.to_s }, [rodauth.login_view]])
+          request.halt([429, { "content-type" => "text/html; charset=utf-8", "retry-after" => seconds.to_s },
+                        [rodauth.login_view]])
         end
 
         private
 
-        # @return [Models::Person, nil] whose session goes on and whose account is open; a session that does not is ended
+        # @return [Models::Person, nil] whose session goes on and whose account is open; a session that does not is
+        #   ended
         def somebody
           return unless rodauth.logged_in?
 

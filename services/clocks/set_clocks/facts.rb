@@ -3,8 +3,8 @@
 module UprightBench
   module Services
     class SetClocks
-      # What the clocks of machines rest on, read for all of them at once: two queries, however many they are. Rows and no models:
-      # there may be many thousand.
+      # What the clocks of machines rest on, read for all of them at once: two queries, however many they are. Rows and
+      # no models: there may be many thousand.
       class Facts
         # @param machines [Array<Models::Machine>]
         def initialize(machines)
@@ -14,7 +14,8 @@ module UprightBench
           @open = running(ids).naked.to_hash_groups(:machine_id)
         end
 
-        DUE = %i[id machine_id position task started_on due_on early_on late_on reasons_mark].map { |name| Sequel[:dues][name] }.freeze
+        DUE = %i[id machine_id position task started_on due_on early_on late_on
+                 reasons_mark].map { |name| Sequel[:dues][name] }.freeze
         WASHES = %i[machine_id position wash_count fitted_on].freeze
         LEARNED = %i[machine_id position ratios strip_percent strip_at].freeze
         PLACE = (WASHES | LEARNED).drop(2).freeze
@@ -56,7 +57,8 @@ module UprightBench
         def running(ids)
           here = { machine_id: Sequel[:dues][:machine_id], position: Sequel[:dues][:position] }
           Models::Due.running.where(Sequel[:dues][:machine_id] => ids).select(*DUE, *PLACE)
-                     .left_join(in_place.where(machine_id: ids), here, table_alias: :fittings).left_join(learned.where(machine_id: ids), here, table_alias: :learned)
+            .left_join(in_place.where(machine_id: ids), here, table_alias: :fittings)
+            .left_join(learned.where(machine_id: ids), here, table_alias: :learned)
         end
       end
     end

@@ -3,8 +3,8 @@
 module UprightBench
   module Services
     class SetClocks
-      # Writes the new dates of many dues in one statement, and keeps what each was and why it moved. What is as it was is not
-      # written.
+      # Writes the new dates of many dues in one statement, and keeps what each was and why it moved. What is as it was
+      # is not written.
       module WriteDates
         SQL = <<~SQL
           WITH new AS MATERIALIZED (
@@ -26,18 +26,23 @@ module UprightBench
         # @param on [Date]
         def write(moves, why:, on:)
           changed = moves.reject { |row, answer| same?(row, answer) }
-          DB[SQL, new: JSON.generate(changed.map { |row, answer| { id: row[:id], **columns(answer) } }), why: why, on: on].update if changed.any?
+          return unless changed.any?
+
+          DB[SQL, new: JSON.generate(changed.map { |row, answer| { id: row[:id], **columns(answer) } }), why: why,
+            on: on].update
         end
 
         # Which clock decided and by how much it was shortened is in the reasons.
         def same?(row, answer)
-          row[:due_on] == answer.due_on && row[:early_on] == answer.early_on && row[:late_on] == answer.late_on && row[:reasons_mark] == answer.why.mark
+          row[:due_on] == answer.due_on && row[:early_on] == answer.early_on && row[:late_on] == answer.late_on &&
+            row[:reasons_mark] == answer.why.mark
         end
 
         # @param answer [Core::Clocks::Due]
         # @return [Hash] what is kept of it
         def columns(answer)
-          { due_on: answer.due_on, early_on: answer.early_on, late_on: answer.late_on, deciding: answer.deciding.to_s, personal: answer.personal,
+          { due_on: answer.due_on, early_on: answer.early_on, late_on: answer.late_on, deciding: answer.deciding.to_s,
+            personal: answer.personal,
             reasons: answer.reasons, reasons_mark: answer.why.mark }
         end
       end

@@ -3,7 +3,8 @@
 module UprightBench
   module Services
     class ForecastShelf
-      # Who will ask for which part: the replacements that fall due with customers who get cards, and what walked in before.
+      # Who will ask for which part: the replacements that fall due with customers who get cards, and what walked in
+      # before.
       class Demand
         USED_DAYS = 365  # looked back at what was used, for the walk-ins
         FEWEST_DAYS = 28 # a new shop's first weeks are no rate yet (house rule)
@@ -29,65 +30,87 @@ module UprightBench
         def walk_ins_a_week
           weeks = [[used_since, USED_DAYS].compact.min, FEWEST_DAYS].max / Core::Shelf::Forecast::DAYS_A_WEEK.to_f
           heirs = WhichPart.heirs
-          used.each_with_object(Hash.new(0.0)) { |row, found| found[heirs.fetch(row[:part_id], row[:part_id])] += row[:pieces] / weeks }
+          used.each_with_object(Hash.new(0.0)) do |row, found|
+            found[heirs.fetch(row[:part_id],
+              row[:part_id])] += row[:pieces] / weeks
+          end
         end
 
         # @return [Hash{String=>Float}] by channel, that a customer who gets a card comes
         def chances
           seen = CardReturns.new(today: @today).chances
-          Core::Cards::Channels::ORDER.map(&:to_s).to_h { |channel| [channel, seen.fetch(channel) { Core::Shelf::ReturnChance.new }.call] }.merge("said_yes" => SAID_YES)
+          Core::Cards::Channels::ORDER.map(&:to_s).to_h do |channel|
+            [channel,
+             seen.fetch(channel) { Core::Shelf::ReturnChance.new }.call]
+          end.merge("said_yes" => SAID_YES)
         end
 
         private
 
         # Alike ones together: the same model, place, part that sits there, channel and dates.
         def rows
-          dates = { due_in: :due_on, early_in: :early_on, late_in: :late_on }.map { |name, column| (Sequel[:dues][column] - @today).as(name) }
-          groups = [Sequel[:machines][:sheet_id], Sequel[:dues][:position], Sequel[:fittings][:part_id], Sequel[:dues][:due_on], Sequel[:dues][:early_on], Sequel[:dues][:late_on]]
+          dates = { due_in: :due_on, early_in: :early_on, late_in: :late_on }
+            .map { |name, column| (Sequel[:dues][column] - @today).as(name) }
+          groups = [Sequel[:machines][:sheet_id], Sequel[:dues][:position], Sequel[:fittings][:part_id],
+                    Sequel[:dues][:due_on], Sequel[:dues][:early_on], Sequel[:dues][:late_on]]
           channel = Sequel.case([[{ Sequel[:dues][:id] => said_yes }, "said_yes"]], Sequel[:reached][:channel])
-          open_dues.group(*groups, channel).select(*groups.first(3), *dates, channel.as(:channel), Sequel.function(:count).*.as(:count)).naked.all
+          open_dues.group(*groups, channel).select(*groups.first(3), *dates, channel.as(:channel),
+            Sequel.function(:count).*.as(:count)).naked.all
         end
 
         # Dues of whose card the customer said yes.
         def said_yes
-          Models::CardLine.where(void: false, card_id: Models::Answer.where(kind: %w[will_come send_part]).select(:card_id)).select(:due_id)
+          Models::CardLine.where(void: false, card_id: Models::Answer.where(kind: %w[will_come send_part])
+            .select(:card_id)).select(:due_id)
         end
 
         def open_dues
-          fittings = { Sequel[:fittings][:machine_id] => Sequel[:dues][:machine_id], Sequel[:fittings][:position] => Sequel[:dues][:position],
+          fittings = { Sequel[:fittings][:machine_id] => Sequel[:dues][:machine_id],
+                       Sequel[:fittings][:position] => Sequel[:dues][:position],
                        Sequel[:fittings][:removed_on] => nil }
           within(Models::Due.running.where(Sequel[:dues][:action] => "replace", Sequel[:dues][:may_card] => true))
-            .join(:machines, id: Sequel[:dues][:machine_id]).join(reachable, { id: Sequel[:machines][:customer_id] }, table_alias: :reached)
+            .join(:machines, id: Sequel[:dues][:machine_id]).join(reachable, { id: Sequel[:machines][:customer_id] },
+              table_alias: :reached)
             .exclude(Sequel[:machines][:state] => %w[sold scrapped stored]).left_join(:fittings, fittings)
         end
 
         def within(dues)
           early_side = Sequel[:due_on] - Sequel.function(:coalesce, Sequel[:early_on], Sequel[:due_on])
-          dues.where(Sequel[:due_on] >= @today - Core::Shelf::FallsDue::OVERDUE_DAYS).where(Sequel[:due_on] - (early_side * TAILS) <= @today + @days)
+          dues.where(Sequel[:due_on] >= @today - Core::Shelf::FallsDue::OVERDUE_DAYS)
+            .where(Sequel[:due_on] - (early_side * TAILS) <= @today + @days)
         end
 
         # As Core::Cards::Address chooses.
         def reachable
           ways = Core::Cards::Channels::ALL.map { |channel| [reached_by(channel), channel.key.to_s] }
-          Models::Customer.where(stopped_on: nil).select(:id, Sequel.case(ways, nil).as(:channel)).from_self.exclude(channel: nil)
+          Models::Customer.where(stopped_on: nil).select(:id, Sequel.case(ways, nil).as(:channel))
+            .from_self.exclude(channel: nil)
         end
 
         # @return [Sequel::SQL::Expression] whether a customer agreed to a channel and has an address that takes it
         def reached_by(channel)
           address = Sequel[:customers][channel.address_column]
-          fault = Models::ChannelFault.where(customer_id: Sequel[:customers][:id], channel: channel.key.to_s, address: address)
+          fault = Models::ChannelFault.where(customer_id: Sequel[:customers][:id], channel: channel.key.to_s,
+            address: address)
           Sequel.&(channel.agreed_column, Sequel.~(channel.address_column => nil), ~fault.select(1).exists)
         end
 
+        def earned_days
+          Sequel.lit("interval '#{Earned::DAYS} days'")
+        end
+
         def used
-          carded = Models::Card.where(customer_id: Sequel[:jobs][:customer_id]).where { created_at < Sequel[:jobs][:taken_in_at] }
-                               .where(Sequel[:created_at] > Sequel[:jobs][:taken_in_at] - Sequel.lit("interval '#{Earned::DAYS} days'"))
+          carded = Models::Card.where(customer_id: Sequel[:jobs][:customer_id])
+            .where { created_at < Sequel[:jobs][:taken_in_at] }
+            .where(Sequel[:created_at] > Sequel[:jobs][:taken_in_at] - earned_days)
           moves.join(:jobs, id: Sequel[:stock_moves][:job_id]).exclude(carded.select(1).exists)
-               .group(:part_id).select(:part_id, (Sequel.function(:sum, :pieces) * -1).as(:pieces)).naked.all.select { |row| row[:pieces].positive? }
+            .group(:part_id).select(:part_id, (Sequel.function(:sum, :pieces) * -1).as(:pieces))
+            .naked.all.select { |row| row[:pieces].positive? }
         end
 
         def moves
-          Models::StockMove.where(kind: %w[used returned]).where(Sequel[:moved_at] > Config::Zone.at(@today - USED_DAYS, 0))
+          Models::StockMove.where(kind: %w[used returned]).where(Sequel[:moved_at] > Config::Zone.at(@today - USED_DAYS,
+            0))
         end
 
         # @return [Integer, nil] days

@@ -52,9 +52,17 @@ class DayPlanTest < CoreTest
   def test_hands_never_overlap
     for_all(times: 60) do |random|
       hands = random.rand(1..3)
-      jobs = Array.new(random.rand(1..8)) { { before_minutes: random.rand(5..90), wait_hours: random.rand < 0.4 ? random.rand(1..30) : 0, after_minutes: 15 } }
+      jobs = Array.new(random.rand(1..8)) do
+        { before_minutes: random.rand(5..90),
+          wait_hours: random.rand < 0.4 ? random.rand(1..30) : 0, after_minutes: 15 }
+      end
       stretches = plan(*jobs, hands: hands).flat_map(&:stretches).select { |one| one.kind == :hands_on }
-      most = stretches.map { |stretch| stretches.count { |other| other.from <= stretch.from && stretch.from < other.to } }.max
+      most = stretches.map do |stretch|
+        stretches.count do |other|
+          other.from <= stretch.from &&
+            stretch.from < other.to
+        end
+      end.max
 
       assert_operator most, :<=, hands
     end

@@ -9,7 +9,8 @@ class BundleTest < CoreTest
 
   def bundle(*tasks, email: true, **policy)
     address = Cards::Address.new(ways: { email: "a@example.org", post: "Old Slip 1" }, agreed: [email ? :email : :post])
-    Cards::Bundle.new(customer_id: 1, tasks: tasks, address: address, policy: Cards::Policy.new(**policy), today: MONDAY)
+    Cards::Bundle.new(customer_id: 1, tasks: tasks, address: address, policy: Cards::Policy.new(**policy),
+      today: MONDAY)
   end
 
   def test_leaves_ahead_of_the_due_date_by_the_channels_lead
@@ -28,7 +29,8 @@ class BundleTest < CoreTest
   end
 
   def test_what_is_held_back_and_why
-    { { on_bench: true } => /on the bench/, { machine_state: :sold } => /sold/, { machine_state: :scrapped } => /scrapped/,
+    { { on_bench: true } => /on the bench/, { machine_state: :sold } => /sold/,
+      { machine_state: :scrapped } => /scrapped/,
       { snoozed_until: MONDAY + 1 } => /not before/, { attempts: 1, carded_on: MONDAY - 29 } => /carded on/,
       { attempts: 3, carded_on: MONDAY - 90 } => /3 times/, { may_card: false } => /at home/ }.each do |fields, words|
       one = bundle(due(1, **fields))
@@ -46,7 +48,8 @@ class BundleTest < CoreTest
   end
 
   def test_no_channel_no_card
-    [{ ways: { email: "a@b.c" } }, { agreed: %i[email] }, { ways: { email: "a@b.c" }, agreed: %i[email], stopped: true }].each do |fields|
+    [{ ways: { email: "a@b.c" } }, { agreed: %i[email] },
+     { ways: { email: "a@b.c" }, agreed: %i[email], stopped: true }].each do |fields|
       address = Cards::Address.new(**fields)
 
       assert_nil address.channel
@@ -56,7 +59,8 @@ class BundleTest < CoreTest
   end
 
   def test_an_address_that_takes_nothing_gives_way_to_the_next_channel
-    address = Cards::Address.new(ways: { email: "a@b.c", phone: "555-0100" }, agreed: %i[email phone], faults: { email: "it came back" })
+    address = Cards::Address.new(ways: { email: "a@b.c", phone: "555-0100" }, agreed: %i[email phone],
+      faults: { email: "it came back" })
 
     assert_equal :phone, address.channel
     assert_match(/e-mail: it came back/, address.with(agreed: %i[email]).obstacle)
@@ -65,7 +69,8 @@ class BundleTest < CoreTest
   def test_nothing_leaves_on_a_closed_day
     address = Cards::Address.new(ways: { email: "a@b.c" }, agreed: %i[email])
     open_day = ->(day) { day.sunday? ? day - 1 : day }
-    one = Cards::Bundle.new(customer_id: 1, tasks: [due(16)], address: address, policy: Cards::Policy.new, today: MONDAY, open_day: open_day)
+    one = Cards::Bundle.new(customer_id: 1, tasks: [due(16)], address: address, policy: Cards::Policy.new,
+      today: MONDAY, open_day: open_day)
 
     assert_equal MONDAY + 5, one.leaves_on
     assert one.leaves_by?(MONDAY + 5)

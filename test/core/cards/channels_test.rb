@@ -6,10 +6,12 @@ class ChannelsTest < CoreTest
   CUSTOMER = Struct.new(:name, :email, :phone, :street, :town, keyword_init: true)
 
   def test_each_channel_says_where_a_card_goes
-    customer = CUSTOMER.new(name: "Edda Test", email: "edda@example.org", phone: "555-0101", street: "Kiln Lane 3", town: "Pell Harbor")
+    customer = CUSTOMER.new(name: "Edda Test", email: "edda@example.org", phone: "555-0101", street: "Kiln Lane 3",
+      town: "Pell Harbor")
 
-    assert_equal({ email: "edda@example.org", text: "555-0101", post: "Edda Test\nKiln Lane 3\nPell Harbor", phone: "555-0101" },
-                 Cards::Channels::ALL.to_h { |channel| [channel.key, channel.recipient(customer)] })
+    assert_equal({ email: "edda@example.org", text: "555-0101", post: "Edda Test\nKiln Lane 3\nPell Harbor",
+      phone: "555-0101" },
+      Cards::Channels::ALL.to_h { |channel| [channel.key, channel.recipient(customer)] })
   end
 
   def test_each_channel_is_whole

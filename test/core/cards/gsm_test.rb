@@ -10,7 +10,8 @@ class GsmTest < CoreTest
 
   # Clause 6.2.1: some codes of the default alphabet's table.
   def test_the_default_alphabet
-    { "@" => 0, "£" => 1, "\n" => 10, "Δ" => 16, "Æ" => 28, "É" => 31, " " => 32, "¤" => 36, "0" => 48, "¡" => 64, "A" => 65, "Z" => 90, "Ä" => 91, "§" => 95,
+    { "@" => 0, "£" => 1, "\n" => 10, "Δ" => 16, "Æ" => 28, "É" => 31, " " => 32, "¤" => 36, "0" => 48, "¡" => 64,
+      "A" => 65, "Z" => 90, "Ä" => 91, "§" => 95,
       "¿" => 96, "a" => 97, "z" => 122, "à" => 127 }.each { |char, code| assert_equal [[code]], gsm(char).parts, char }
     assert_equal 128, Cards::Gsm::ALPHABET.size
   end

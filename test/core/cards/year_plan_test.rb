@@ -4,11 +4,13 @@ require_relative "../../core_helper"
 
 class YearPlanTest < CoreTest
   def task(what, due_in, interval, place: what, action: :replace)
-    Cards::YearPlan::Task.new(machine: 1, what: what, due_on: MONDAY + due_in, interval_days: interval, place: place, action: action)
+    Cards::YearPlan::Task.new(machine: 1, what: what, due_on: MONDAY + due_in, interval_days: interval, place: place,
+      action: action)
   end
 
   def plan(*tasks, window: 30, days: 365, **more)
-    Cards::YearPlan.new(tasks: tasks, window_days: window, today: MONDAY, until_on: MONDAY + days, **more).service_days.map { |service_day| [(service_day.date - MONDAY).to_i, service_day.tasks.map(&:what)] }
+    Cards::YearPlan.new(tasks: tasks, window_days: window, today: MONDAY, until_on: MONDAY + days, **more)
+      .service_days.map { |service_day| [(service_day.date - MONDAY).to_i, service_day.tasks.map(&:what)] }
   end
 
   # Worked by hand.
@@ -29,9 +31,12 @@ class YearPlanTest < CoreTest
     filter = { place: "filter" }
     wash = task("wash", 60, 60, action: :wash, **filter)
 
-    assert_equal [[40, %w[new]], [100, %w[wash]], [160, %w[wash]]], plan(task("new", 40, 400, **filter), wash, days: 200)
-    assert_equal [[40, %w[new]], [100, %w[wash]]], plan(task("new", 40, 400, **filter), wash.with(due_on: MONDAY + 45), days: 120)
-    assert_equal [[40, %w[new wash]], [100, %w[wash]]], plan(task("new", 40, 400), wash.with(due_on: MONDAY + 45, place: "other"), days: 120)
+    assert_equal [[40, %w[new]], [100, %w[wash]], [160, %w[wash]]],
+      plan(task("new", 40, 400, **filter), wash, days: 200)
+    assert_equal [[40, %w[new]], [100, %w[wash]]], plan(task("new", 40, 400, **filter), wash.with(due_on: MONDAY + 45),
+      days: 120)
+    assert_equal [[40, %w[new wash]], [100, %w[wash]]], plan(task("new", 40, 400),
+      wash.with(due_on: MONDAY + 45, place: "other"), days: 120)
   end
 
   def test_what_is_overdue_is_done_today
@@ -44,7 +49,10 @@ class YearPlanTest < CoreTest
     20.times do
       dues = Array.new(6) { random.rand(1..120) }
       service_days = plan(*dues.map { |due| task(due.to_s, due, 4000) }, window: 20, days: 130)
-      fewest = (1..6).find { |count| dues.uniq.combination(count).any? { |days| dues.all? { |due| days.any? { |day| day.between?(due - 20, due) } } } }
+      fewest = (1..6).find do |count|
+        dues.uniq.combination(count)
+          .any? { |days| dues.all? { |due| days.any? { |day| day.between?(due - 20, due) } } }
+      end
 
       assert_equal fewest, service_days.size, dues.inspect
     end

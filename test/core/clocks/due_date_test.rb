@@ -5,13 +5,15 @@ require_relative "../../core_helper"
 class DueDateTest < CoreTest
   def due(task, started_on: MONDAY, use: rate(1), traits: [], ratios: [], **progress)
     Clocks::DueDate.new(task: task, progress: Clocks::Progress.new(started_on: started_on, **progress),
-                        conditions: Clocks::Conditions.new(use: use, household: Use::Household.new(traits: traits), today: MONDAY), own: Use::Personal.new(ratios: ratios))
+      conditions: Clocks::Conditions.new(use: use, household: Use::Household.new(traits: traits),
+        today: MONDAY), own: Use::Personal.new(ratios: ratios))
   end
 
   # Calendar arithmetic by the Gregorian rules (ISO 8601): clamped at the month's end, leap years by 4, 100, 400.
   def test_months_clamp_at_the_end_of_the_month
     { [2027, 1, 31, 1] => [2027, 2, 28], [2028, 1, 31, 1] => [2028, 2, 29], [2028, 2, 29, 12] => [2029, 2, 28],
-      [2099, 12, 31, 2] => [2100, 2, 28], [2399, 12, 31, 2] => [2400, 2, 29], [2026, 3, 15, 24] => [2028, 3, 15] }.each do |(y, m, d, n), then_on|
+      [2099, 12, 31, 2] => [2100, 2, 28], [2399, 12, 31, 2] => [2400, 2, 29], [2026, 3, 15, 24] => [2028, 3, 15] }
+      .each do |(y, m, d, n), then_on|
       assert_equal Date.new(*then_on), due(task(clock(:months, n)), started_on: Date.new(y, m, d)).call.due_on
     end
   end
@@ -64,9 +66,11 @@ class DueDateTest < CoreTest
   end
 
   def test_what_an_indicator_says_is_not_shortened_by_the_household_in_words_either
-    read = due(task(clock(:indicator, 100), action: :wash), traits: [:pets], started_on: MONDAY - 100, indicator: 50, indicator_on: MONDAY).call
+    read = due(task(clock(:indicator, 100), action: :wash), traits: [:pets], started_on: MONDAY - 100, indicator: 50,
+      indicator_on: MONDAY).call
 
-    assert_equal [MONDAY + 100, "the indicator full from 22 Nov 2025, 50 % on 2 Mar 2026: 10 Jun 2026"], [read.due_on, *read.reasons]
+    assert_equal [MONDAY + 100, "the indicator full from 22 Nov 2025, 50 % on 2 Mar 2026: 10 Jun 2026"],
+      [read.due_on, *read.reasons]
   end
 
   # Two ratios of 4 make (4 × 4)^(1/4) = 2: half the interval; a filter found clean at two visits lasts longer.
@@ -75,7 +79,8 @@ class DueDateTest < CoreTest
     assert_equal MONDAY + 700, due(task(clock(:hours, 50)), ratios: [0.25, 0.25]).call.due_on
     assert_equal MONDAY + 15, due(task(clock(:months, 1), action: :wash), ratios: [4, 4]).call.due_on
     assert_equal MONDAY >> 12, due(task(clock(:months, 12)), ratios: [4, 4]).call.due_on
-    assert_equal MONDAY + 300, due(task(clock(:indicator, 100)), indicator: 40, indicator_on: MONDAY + 120, ratios: [4, 4]).call.due_on
+    assert_equal MONDAY + 300, due(task(clock(:indicator, 100)), indicator: 40, indicator_on: MONDAY + 120,
+      ratios: [4, 4]).call.due_on
   end
 
   def test_the_reason_names_what_was_learned_and_the_answer_keeps_it
@@ -86,17 +91,21 @@ class DueDateTest < CoreTest
     assert_in_delta 1.0, due(task(clock(:hours, 50), clock(:months, 1)), ratios: [0.25, 0.25]).call.personal
   end
 
-  # Two cases that differ in one thing at most. What changes no word, such as the rate where all goes by the calendar, changes no mark.
+  # Two cases that differ in one thing at most. What changes no word, such as the rate where all goes by the calendar,
+  # changes no mark.
   def test_the_mark_of_the_reasons_is_another_one_when_a_word_is
     alike = 0
     for_all(times: 600) do |random|
       job = short_task(random)
       given = any_case(random)
-      one, same, other = [[job, given], [job, given], change(job, given, random)].map { |task, home| due(task, **home).call }
+      one, same, other = [[job, given], [job, given], change(job, given, random)]
+        .map { |task, home| due(task, **home).call }
       alike += 1 if one.reasons == other.reasons && one.why.mark == other.why.mark
 
       assert_equal one.why.mark, same.why.mark
-      refute_equal one.why.mark, other.why.mark, [one.reasons, other.reasons].inspect unless one.reasons == other.reasons
+      unless one.reasons == other.reasons
+        refute_equal one.why.mark, other.why.mark, [one.reasons, other.reasons].inspect
+      end
     end
 
     assert_includes 50..400, alike
@@ -119,7 +128,8 @@ class DueDateTest < CoreTest
       home = { use: rate(random.rand(0.0..40.0)), traits: any_traits(random) }
       answer = due(job, **home).call
 
-      job.clocks.filter_map { |clock| due(job.with(clocks: [clock]), **home).call.due_on }.each { |date| assert_operator answer.due_on, :<=, date }
+      job.clocks.filter_map { |clock| due(job.with(clocks: [clock]), **home).call.due_on }
+        .each { |date| assert_operator answer.due_on, :<=, date }
       assert_operator answer.early_on, :<=, answer.due_on if answer.due_on
       assert_operator answer.late_on, :>=, answer.due_on if answer.late_on
     end
@@ -142,12 +152,14 @@ class DueDateTest < CoreTest
 
   # Its clocks run out so soon that another limit, rate or count often gives the same day.
   def short_task(random)
-    clocks = [clock(:hours, random.rand(1..3)), clock(:months, 1), clock(:count, random.rand(1..5), of: "washes", each_months: 1), clock(:indicator, 100)]
+    clocks = [clock(:hours, random.rand(1..3)), clock(:months, 1),
+              clock(:count, random.rand(1..5), of: "washes", each_months: 1), clock(:indicator, 100)]
     task(*clocks.sample(random.rand(1..4), random: random), action: %i[wash replace].sample(random: random))
   end
 
   def any_case(random)
-    { use: rate(random.rand(0.5..40.0)), traits: any_traits(random), ratios: Array.new(random.rand(4)) { [1.4, 90].sample(random: random) }, started_on: MONDAY - random.rand(900),
+    { use: rate(random.rand(0.5..40.0)), traits: any_traits(random),
+      ratios: Array.new(random.rand(4)) { [1.4, 90].sample(random: random) }, started_on: MONDAY - random.rand(900),
       counted: random.rand(30), counted_on: MONDAY, indicator: random.rand(1..99), indicator_on: MONDAY }
   end
 
@@ -161,7 +173,8 @@ class DueDateTest < CoreTest
 
   def any_task(random)
     clocks = [clock(:hours, random.rand(1..2000)), clock(:months, random.rand(1..36)),
-              clock(:count, random.rand(1..20), of: "washes", each_months: 1), clock(:count, 4, of: "bags", each_hours: 10)]
+              clock(:count, random.rand(1..20), of: "washes", each_months: 1),
+              clock(:count, 4, of: "bags", each_hours: 10)]
     task(*clocks.sample(random.rand(1..4), random: random), action: %i[wash replace clean].sample(random: random))
   end
 end

@@ -5,7 +5,8 @@ require_relative "../../core_helper"
 class AirTest < CoreTest
   # Saturation pressure of water in kPa: ASHRAE Handbook Fundamentals, Thermodynamic Properties of Water at
   # Saturation (from memory). The Magnus form is stated to be within 0.4 %.
-  STEAM_TABLE_KPA = { 5 => 0.8726, 10 => 1.2282, 15 => 1.7057, 20 => 2.3392, 25 => 3.1697, 30 => 4.2467, 40 => 7.3844 }.freeze
+  STEAM_TABLE_KPA = { 5 => 0.8726, 10 => 1.2282, 15 => 1.7057, 20 => 2.3392, 25 => 3.1697, 30 => 4.2467, 40 => 7.3844 }
+    .freeze
 
   def test_saturation_pressure_agrees_with_the_steam_table
     STEAM_TABLE_KPA.each do |celsius, kpa|

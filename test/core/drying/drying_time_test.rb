@@ -42,8 +42,9 @@ class DryingTimeTest < CoreTest
 
   def test_never_below_the_base
     for_all do |random|
-      answer = drying(floor: random.rand(1..72), room: [random.rand(5..35), random.rand(0..94)], shaken: random.rand < 0.5,
-                      draught: random.rand < 0.5)
+      answer = drying(floor: random.rand(1..72), room: [random.rand(5..35), random.rand(0..94)],
+        shaken: random.rand < 0.5,
+        draught: random.rand < 0.5)
 
       assert_operator answer.hours, :<=, 96.0
       assert_operator answer.hours, :>=, 1

@@ -9,109 +9,143 @@ class CasesTest < CoreTest
   CASES = {
     "a ferry's upright after a season" => {
       sheet: "ostrel-stride-36",
-      seen: { "brush-front" => [{ standout_mm: 0 }, :replace], "brush-rear" => [{ standout_mm: 3 }, :leave], "belt" => [{ length_mm: 342 }, :replace],
-              "clean-out-flap" => [{ state: "gapes" }, :clean], "neck" => [{ state: "clear" }, :leave], "hose" => [{ state: "blocked" }, :clean],
-              "bag" => [{ fill_percent: 90 }, :replace], "bag-door-seal" => [{ state: "dirty" }, :clean], "tube-filter" => [{ grey: 5 }, :replace],
+      seen: { "brush-front" => [{ standout_mm: 0 }, :replace], "brush-rear" => [{ standout_mm: 3 }, :leave],
+              "belt" => [{ length_mm: 342 }, :replace],
+              "clean-out-flap" => [{ state: "gapes" }, :clean], "neck" => [{ state: "clear" }, :leave],
+              "hose" => [{ state: "blocked" }, :clean],
+              "bag" => [{ fill_percent: 90 }, :replace], "bag-door-seal" => [{ state: "dirty" }, :clean],
+              "tube-filter" => [{ grey: 5 }, :replace],
               "lead" => [{ state: "sound" }, :leave], "exhaust-filter" => [{ grey: 3 }, :clean] },
       order: %w[bag brush-front belt clean-out-flap hose bag-door-seal tube-filter exhaust-filter]
     },
     "an upright with a nicked lead" => {
       sheet: "ostrel-stride-36",
-      seen: { "lead" => [{ state: "damaged" }, :refer], "bag" => [{ fill_percent: 20 }, :leave], "brush-rear" => [{ standout_mm: -1 }, :replace] },
+      seen: { "lead" => [{ state: "damaged" }, :refer], "bag" => [{ fill_percent: 20 }, :leave],
+              "brush-rear" => [{ standout_mm: -1 }, :replace] },
       order: %w[lead brush-rear]
     },
     "a canister whose cassette has run its strip" => {
       sheet: "brackwater-loft-k",
-      seen: { "tool-neck" => [{ state: "partly" }, :clean], "wand" => [{ state: "clear" }, :leave], "bag" => [{ burst: true }, :replace],
-              "lid-seal" => [{ state: "lifted" }, :clean], "motor-filter" => [{ grey: 4 }, :leave], "exhaust-filter" => [{ grey: 2, indicator_percent: 100 }, :replace] },
+      seen: { "tool-neck" => [{ state: "partly" }, :clean], "wand" => [{ state: "clear" }, :leave],
+              "bag" => [{ burst: true }, :replace],
+              "lid-seal" => [{ state: "lifted" }, :clean], "motor-filter" => [{ grey: 4 }, :leave],
+              "exhaust-filter" => [{ grey: 2, indicator_percent: 100 }, :replace] },
       order: %w[bag tool-neck lid-seal exhaust-filter]
     },
     "a canister that smells" => {
       sheet: "brackwater-loft-k",
-      seen: { "exhaust-filter" => [{ smell: true }, :replace], "bag" => [{ fill_percent: 50 }, :replace], "motor-filter" => [{ torn: true }, :replace] },
+      seen: { "exhaust-filter" => [{ smell: true }, :replace], "bag" => [{ fill_percent: 50 }, :replace],
+              "motor-filter" => [{ torn: true }, :replace] },
       order: %w[bag motor-filter exhaust-filter]
     },
     "a stick that pulses" => {
       sheet: "hallmoor-dart-m",
-      seen: { "roll" => [{ turns: "drags" }, :clean], "contacts" => [{ state: "dirty" }, :clean], "bin" => [{ fill_percent: 80 }, :clean],
-              "bin-seal" => [{ state: "torn" }, :replace], "pre-filter" => [{ grey: 5 }, :wash], "post-filter" => [{ grey: 3, smell: true }, :wash],
+      seen: { "roll" => [{ turns: "drags" }, :clean], "contacts" => [{ state: "dirty" }, :clean],
+              "bin" => [{ fill_percent: 80 }, :clean],
+              "bin-seal" => [{ state: "torn" }, :replace], "pre-filter" => [{ grey: 5 }, :wash],
+              "post-filter" => [{ grey: 3, smell: true }, :wash],
               "battery" => [{ state: "sound" }, :leave], "screen" => [{ state: "clear" }, :leave] },
       order: %w[bin post-filter pre-filter roll contacts bin-seal]
     },
     "a stick whose pack has swollen" => {
       sheet: "hallmoor-dart-m",
-      seen: { "battery" => [{ state: "swollen" }, :refer], "contacts" => [{ state: "burnt" }, :refer], "pre-filter" => [{ grey: 0 }, :leave] },
+      seen: { "battery" => [{ state: "swollen" }, :refer], "contacts" => [{ state: "burnt" }, :refer],
+              "pre-filter" => [{ grey: 0 }, :leave] },
       order: %w[contacts battery]
     },
     "a cup machine with a thrown belt" => {
       sheet: "ostrel-stride-40-cup",
-      seen: { "roll" => [{ turns: "stuck", bristles: "full" }, :clean], "belt" => [{ length_mm: 334, cracked: true }, :replace], "hood" => [{ state: "cracked" }, :replace],
-              "vents" => [{ state: "dusty" }, :clean], "wheels" => [{ state: "turn" }, :leave], "cup" => [{ fill_percent: 66 }, :clean],
-              "screen" => [{ state: "hair-wound" }, :clean], "cup-filter" => [{ grey: 5 }, :wash], "motor" => [{ state: "high-pitched" }, :clean],
+      seen: { "roll" => [{ turns: "stuck", bristles: "full" }, :clean],
+              "belt" => [{ length_mm: 334, cracked: true }, :replace], "hood" => [{ state: "cracked" }, :replace],
+              "vents" => [{ state: "dusty" }, :clean], "wheels" => [{ state: "turn" }, :leave],
+              "cup" => [{ fill_percent: 66 }, :clean],
+              "screen" => [{ state: "hair-wound" }, :clean], "cup-filter" => [{ grey: 5 }, :wash],
+              "motor" => [{ state: "high-pitched" }, :clean],
               "lead" => [{ state: "sound" }, :leave], "exhaust-filter" => [{ grey: 5 }, :replace] },
       order: %w[cup cup-filter roll belt hood vents screen motor exhaust-filter]
     },
     "a guesthouse's canister, cassette loose" => {
       sheet: "brackwater-loft-c",
-      seen: { "tool-strips" => [{ state: "worn" }, :replace], "hose" => [{ state: "clear" }, :leave], "bag" => [{ fill_percent: 49 }, :leave],
-              "exhaust-filter" => [{ loose: true }, :clean], "motor" => [{ state: "even" }, :leave], "lead" => [{ state: "sound" }, :leave] },
+      seen: { "tool-strips" => [{ state: "worn" }, :replace], "hose" => [{ state: "clear" }, :leave],
+              "bag" => [{ fill_percent: 49 }, :leave],
+              "exhaust-filter" => [{ loose: true }, :clean], "motor" => [{ state: "even" }, :leave],
+              "lead" => [{ state: "sound" }, :leave] },
       order: %w[tool-strips exhaust-filter]
     },
     "a small stick that has grown tired" => {
       sheet: "hallmoor-dart-s",
-      seen: { "roll" => [{ turns: "drags" }, :clean], "bin" => [{ haze: true }, :leave], "pre-filter" => [{ grey: 3 }, :wash], "contacts" => [{ state: "bright" }, :leave],
+      seen: { "roll" => [{ turns: "drags" }, :clean], "bin" => [{ haze: true }, :leave],
+              "pre-filter" => [{ grey: 3 }, :wash], "contacts" => [{ state: "bright" }, :leave],
               "battery" => [{ state: "sound", run_minutes: 11 }, :replace], "dock" => [{ state: "loose" }, :clean] },
       order: %w[pre-filter roll battery dock]
     },
     "a large stick whose lid binds" => {
       sheet: "hallmoor-dart-l",
-      seen: { "mini-roll" => [{ turns: "free", bristles: "missing" }, :replace], "roll" => [{ turns: "free" }, :leave], "window" => [{ state: "dirty" }, :clean],
-              "wheels" => [{ state: "drag" }, :clean], "inlet-flap" => [{ state: "jammed" }, :clean], "inner-lid-seal" => [{ state: "binds" }, :clean],
-              "outer-lid-seal" => [{ state: "clean" }, :leave], "screen" => [{ state: "clogged" }, :clean], "cyclone" => [{ state: "packed" }, :clean],
-              "battery" => [{ run_minutes: 24, run_minutes_full: 6 }, :leave], "filter" => [{ damp: true }, :wash], "seat-sensor" => [{ state: "silent" }, :clean] },
+      seen: { "mini-roll" => [{ turns: "free", bristles: "missing" }, :replace], "roll" => [{ turns: "free" }, :leave],
+              "window" => [{ state: "dirty" }, :clean],
+              "wheels" => [{ state: "drag" }, :clean], "inlet-flap" => [{ state: "jammed" }, :clean],
+              "inner-lid-seal" => [{ state: "binds" }, :clean],
+              "outer-lid-seal" => [{ state: "clean" }, :leave], "screen" => [{ state: "clogged" }, :clean],
+              "cyclone" => [{ state: "packed" }, :clean],
+              "battery" => [{ run_minutes: 24, run_minutes_full: 6 }, :leave], "filter" => [{ damp: true }, :wash],
+              "seat-sensor" => [{ state: "silent" }, :clean] },
       order: %w[filter mini-roll window wheels inlet-flap inner-lid-seal screen cyclone seat-sensor]
     },
     "a slim stick, neglected" => {
       sheet: "maristo-reed",
-      seen: { "roll" => [{ turns: "stuck" }, :clean], "neck" => [{ state: "blocked" }, :clean], "mesh" => [{ state: "clogged" }, :clean],
-              "separator" => [{ state: "dusty" }, :clean], "post-filter" => [{ grey: 4, after_wash: true }, :replace], "battery" => [{ charging: "flashes red" }, :refer] },
+      seen: { "roll" => [{ turns: "stuck" }, :clean], "neck" => [{ state: "blocked" }, :clean],
+              "mesh" => [{ state: "clogged" }, :clean],
+              "separator" => [{ state: "dusty" }, :clean], "post-filter" => [{ grey: 4, after_wash: true }, :replace],
+              "battery" => [{ charging: "flashes red" }, :refer] },
       order: %w[battery roll neck mesh separator post-filter]
     },
     "an upright whose rear roll shows a fault" => {
       sheet: "maristo-twinroll",
-      seen: { "front-roll" => [{ turns: "drags", light: "shows a fault" }, :clean], "rear-roll" => [{ turns: "free", light: "shows a fault" }, :refer],
-              "vents" => [{ state: "blocked" }, :clean], "felt" => [{ grey: 5 }, :wash], "foam" => [{ grey: 2 }, :clean], "exhaust-filter" => [{ grey: 2 }, :clean] },
+      seen: { "front-roll" => [{ turns: "drags", light: "shows a fault" }, :clean],
+              "rear-roll" => [{ turns: "free", light: "shows a fault" }, :refer],
+              "vents" => [{ state: "blocked" }, :clean], "felt" => [{ grey: 5 }, :wash],
+              "foam" => [{ grey: 2 }, :clean], "exhaust-filter" => [{ grey: 2 }, :clean] },
       order: %w[rear-roll felt front-roll vents foam exhaust-filter]
     },
     "a stick with a wet filter box" => {
       sheet: "tolliver-wick",
-      seen: { "roll" => [{ light: "shows a fault" }, :clean], "wipers" => [{ state: "worn" }, :replace], "mesh" => [{ grey: 3 }, :wash], "cone" => [{ smell: true }, :wash],
-              "box" => [{ damp: true }, :replace], "exhaust-filter" => [{ grey: 1 }, :clean], "battery" => [{ state: "sound", charging: "steady" }, :leave] },
+      seen: { "roll" => [{ light: "shows a fault" }, :clean], "wipers" => [{ state: "worn" }, :replace],
+              "mesh" => [{ grey: 3 }, :wash], "cone" => [{ smell: true }, :wash],
+              "box" => [{ damp: true }, :replace], "exhaust-filter" => [{ grey: 1 }, :clean],
+              "battery" => [{ state: "sound", charging: "steady" }, :leave] },
       order: %w[cone mesh roll wipers box exhaust-filter]
     },
     "a robot back from a dusty month" => {
       sheet: "tolliver-rove-q",
-      seen: { "main-brush" => [{ turns: "drags" }, :clean], "side-brush" => [{ state: "bent" }, :replace], "wheels" => [{ state: "drag" }, :clean],
-              "mop-pad" => [{ state: "dirty" }, :wash], "window" => [{ state: "dirty" }, :clean], "bin" => [{ fill_percent: 90 }, :clean], "mesh" => [{ grey: 3 }, :clean],
-              "foam" => [{ grey: 4 }, :wash], "pleat" => [{ grey: 5 }, :replace], "clean-tank" => [{ state: "clean" }, :leave], "dirty-tank" => [{ state: "gapes" }, :clean],
+      seen: { "main-brush" => [{ turns: "drags" }, :clean], "side-brush" => [{ state: "bent" }, :replace],
+              "wheels" => [{ state: "drag" }, :clean],
+              "mop-pad" => [{ state: "dirty" }, :wash], "window" => [{ state: "dirty" }, :clean],
+              "bin" => [{ fill_percent: 90 }, :clean], "mesh" => [{ grey: 3 }, :clean],
+              "foam" => [{ grey: 4 }, :wash], "pleat" => [{ grey: 5 }, :replace],
+              "clean-tank" => [{ state: "clean" }, :leave], "dirty-tank" => [{ state: "gapes" }, :clean],
               "dock-bag" => [{ fill_percent: 89 }, :leave], "dock-seal" => [{ state: "dirty" }, :clean] },
       order: %w[bin foam mop-pad main-brush side-brush wheels window mesh pleat dirty-tank dock-seal]
     },
     "a plain upright whose exhaust filter was washed" => {
       sheet: "corvane-plain-2",
-      seen: { "belt" => [{ length_mm: 306.9 }, :leave], "wheel-tray" => [{ state: "broken" }, :replace], "lower-hose" => [{ state: "partly" }, :clean],
-              "foam" => [{ grey: 5, torn: true }, :replace], "exhaust-filter" => [{ damp: true }, :replace], "motor" => [{ state: "rough" }, :refer] },
+      seen: { "belt" => [{ length_mm: 306.9 }, :leave], "wheel-tray" => [{ state: "broken" }, :replace],
+              "lower-hose" => [{ state: "partly" }, :clean],
+              "foam" => [{ grey: 5, torn: true }, :replace], "exhaust-filter" => [{ damp: true }, :replace],
+              "motor" => [{ state: "rough" }, :refer] },
       order: %w[motor wheel-tray lower-hose foam exhaust-filter]
     },
     "a drum after two thousand hours" => {
       sheet: "corvane-drum-30",
-      seen: { "bag" => [{ fill_percent: 50 }, :replace], "lid-seal" => [{ state: "dirty" }, :clean], "textile-filter" => [{ grey: 3 }, :wash],
-              "carbon" => [{ length_mm: 11 }, :replace], "exhaust-filter" => [{ grey: 0 }, :leave], "lead" => [{ state: "sound" }, :leave] },
+      seen: { "bag" => [{ fill_percent: 50 }, :replace], "lid-seal" => [{ state: "dirty" }, :clean],
+              "textile-filter" => [{ grey: 3 }, :wash],
+              "carbon" => [{ length_mm: 11 }, :replace], "exhaust-filter" => [{ grey: 0 }, :leave],
+              "lead" => [{ state: "sound" }, :leave] },
       order: %w[bag textile-filter lid-seal carbon]
     },
     "a drum that sparks" => {
       sheet: "corvane-drum-30",
-      seen: { "carbon" => [{ length_mm: 20, sparks: true }, :refer], "motor" => [{ state: "burnt smell" }, :refer], "hose" => [{ state: "clear" }, :leave] },
+      seen: { "carbon" => [{ length_mm: 20, sparks: true }, :refer], "motor" => [{ state: "burnt smell" }, :refer],
+              "hose" => [{ state: "clear" }, :leave] },
       order: %w[motor carbon]
     }
   }.freeze
@@ -124,8 +158,12 @@ class CasesTest < CoreTest
 
   CASES.each do |name, one|
     define_method(:"test_#{name.tr(" '", '_')}") do
-      sheet = Sheets::Parse.new(JSON.parse(File.read(File.join(CoreAlone::ROOT, "demo/sheets/#{one[:sheet]}.json")))).call
-      verdicts = one[:seen].to_h { |key, (observed, _)| [key, Findings::Read.new(position: sheet.position(key), observed: observed).call] }
+      sheet = Sheets::Parse.new(JSON.parse(File.read(File.join(CoreAlone::ROOT, "demo/sheets/#{one[:sheet]}.json"))))
+        .call
+      verdicts = one[:seen].to_h do |key, (observed, _)|
+        [key,
+         Findings::Read.new(position: sheet.position(key), observed: observed).call]
+      end
 
       assert_equal one[:seen].transform_values(&:last), verdicts.transform_values(&:kind)
       assert_equal one[:order], Work::Plan.new(sheet: sheet, findings: verdicts).call.map(&:position)

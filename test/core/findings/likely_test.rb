@@ -37,7 +37,8 @@ class LikelyTest < CoreTest
   end
 
   def test_said_in_the_shops_unit
-    assert_match(/1\.575 in is not likely here: new bristles stand 0\.315 in proud/, likely(BRUSH, :standout_mm, unit: :inch).problem(40).words)
+    assert_match(/1\.575 in is not likely here: new bristles stand 0\.315 in proud/,
+      likely(BRUSH, :standout_mm, unit: :inch).problem(40).words)
   end
 
   def test_a_pack_never_runs_half_as_long_again_as_when_new

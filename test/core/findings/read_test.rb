@@ -8,7 +8,8 @@ class ReadTest < CoreTest
   DRY_ONLY = { kind: :filter, tap_out: true }.freeze
 
   def read(place, observed, **background)
-    Findings::Read.new(position: position(**place), observed: observed, background: Findings::Background.new(**background)).call
+    Findings::Read.new(position: position(**place), observed: observed,
+      background: Findings::Background.new(**background)).call
   end
 
   def assert_reads(mark, clause, place, observed, **background)
@@ -173,7 +174,8 @@ class ReadTest < CoreTest
 
   def test_a_seal_that_binds_by_school
     assert_match(/wipe it\.\z/, read({ kind: :seal }, { state: "binds" }).reason)
-    assert_match(/film of silicone/, read({ kind: :seal }, { state: "binds" }, policy: Findings::Policy.new(seal_care: :silicone)).reason)
+    assert_match(/film of silicone/, read({ kind: :seal }, { state: "binds" },
+      policy: Findings::Policy.new(seal_care: :silicone)).reason)
   end
 
   def test_a_pad_is_washed_where_it_may_be
@@ -187,7 +189,9 @@ class ReadTest < CoreTest
     Findings::KINDS.each_key do |kind|
       fine = Findings.fine(position(kind: kind))
 
-      assert_equal :leave, Findings::Read.new(position: position(kind: kind), observed: fine).call.kind, kind unless fine.empty?
+      unless fine.empty?
+        assert_equal :leave, Findings::Read.new(position: position(kind: kind), observed: fine).call.kind, kind
+      end
     end
   end
 
@@ -200,7 +204,8 @@ class ReadTest < CoreTest
   end
 
   def test_lengths_are_said_in_the_shops_unit
-    assert_match(/stand 0\.157 in proud/, read(BRUSH, { standout_mm: 4 }, policy: Findings::Policy.new(length_unit: :inch)).reason)
+    assert_match(/stand 0\.157 in proud/, read(BRUSH, { standout_mm: 4 },
+      policy: Findings::Policy.new(length_unit: :inch)).reason)
   end
 
   def test_what_may_hurt_is_referred_and_stops

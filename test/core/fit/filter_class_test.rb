@@ -4,8 +4,10 @@ require_relative "../../core_helper"
 
 class FilterClassTest < CoreTest
   # EN 1822-1, table of classes: least overall efficiency at the most penetrating particle size, % (from memory).
-  CLASSES = { "E10" => 85, "E11" => 95, "E12" => 99.5, "H13" => 99.95, "H14" => 99.995, "U15" => 99.9995, "U16" => 99.99995, "U17" => 99.999995 }.freeze
-  # ISO 29463-1 names the same steps by their share: ISO 15 E is 95 %, ISO 25 E 99.5 %, ISO 35 H 99.95 %, ISO 45 H 99.995 %, ISO 55 U 99.9995 % (from memory).
+  CLASSES = { "E10" => 85, "E11" => 95, "E12" => 99.5, "H13" => 99.95, "H14" => 99.995, "U15" => 99.9995,
+              "U16" => 99.99995, "U17" => 99.999995 }.freeze
+  # ISO 29463-1 names the same steps by their share: ISO 15 E is 95 %, ISO 25 E 99.5 %, ISO 35 H 99.95 %, ISO 45 H
+  # 99.995 %, ISO 55 U 99.9995 % (from memory).
   ISO_GROUPS = { "E11" => 15, "E12" => 25, "H13" => 35, "H14" => 45, "U15" => 55 }.freeze
 
   def test_classes_hold_back_what_the_standard_says
@@ -30,7 +32,10 @@ class FilterClassTest < CoreTest
   def test_an_epa_filter_is_no_answer_to_an_allergy
     wants = Fit::Wants.new(allergy: true)
     words = Fit::Words.new(position: position, machine: nil, wants: wants, lineage: nil, size: nil, fitted: nil)
-    part = ->(filter_class) { Fit::Part.new(id: 1, number: "F", name: "HEPA cassette, it says", kind: :filter, filter_class: filter_class) }
+    part = lambda { |filter_class|
+      Fit::Part.new(id: 1, number: "F", name: "HEPA cassette, it says", kind: :filter,
+        filter_class: filter_class)
+    }
 
     assert_nil words.want(part.call("E12"))
     assert_match(/HEPA/, words.want(part.call("H13")))

@@ -8,8 +8,9 @@ class FindTest < CoreTest
   SIZE = { "length_mm" => 168, "width_mm" => 128 }.freeze
 
   def cassette(id, clip: true, **more)
-    Fit::Part.new(id: id, number: "P-#{id}", name: "Cassette #{id}", kind: :filter, attributes: { "clip" => clip }, measures: SIZE,
-                  price_cents: 4000, stock: 3, **more)
+    Fit::Part.new(id: id, number: "P-#{id}", name: "Cassette #{id}", kind: :filter, attributes: { "clip" => clip },
+      measures: SIZE,
+      price_cents: 4000, stock: 3, **more)
   end
 
   def rule(id, **where)
@@ -21,15 +22,17 @@ class FindTest < CoreTest
   end
 
   def find(parts, rules, wants: {}, machine: K, attributes: { "clip" => true })
-    Fit::Find.new(position: position(attributes: attributes, measures: SIZE), machine: machine, parts: parts, rules: rules,
-                  wants: Fit::Wants.new(**wants)).call
+    Fit::Find.new(position: position(attributes: attributes, measures: SIZE), machine: machine, parts: parts,
+      rules: rules,
+      wants: Fit::Wants.new(**wants)).call
   end
 
   def test_a_listed_part_fits_and_says_why
     answer = find([cassette(1)], [listed(1)])
 
     assert_equal [1], answer.candidates.map { |candidate| candidate.part.id }
-    assert_match(/listed for Brackwater Loft K.*has the clip.*3 on the shelf/, answer.candidates.first.reasons.join("; "))
+    assert_match(/listed for Brackwater Loft K.*has the clip.*3 on the shelf/,
+      answer.candidates.first.reasons.join("; "))
   end
 
   def test_same_size_without_the_clip_is_a_near_miss
@@ -81,7 +84,8 @@ class FindTest < CoreTest
     assert_empty find([cassette(1)], [early]).candidates
     assert_match(/this one is BK-20500/, find([cassette(1)], [early]).near_misses.first.reasons.first)
     assert_equal 1, find([cassette(1)], [late]).candidates.size
-    assert_match(/is not recorded/, find([cassette(1)], [late], machine: K.with(serial_number: nil)).near_misses.first.reasons.first)
+    assert_match(/is not recorded/, find([cassette(1)], [late], machine: K.with(serial_number: nil))
+      .near_misses.first.reasons.first)
   end
 
   def test_a_handed_part_of_the_wrong_side
@@ -92,7 +96,8 @@ class FindTest < CoreTest
   end
 
   def test_order_listed_before_family_then_shelf_then_price_a_year
-    parts = [cassette(1), cassette(2, stock: 0), cassette(3, price_cents: 3000), cassette(4, price_cents: 3500, life_months: 24)]
+    parts = [cassette(1), cassette(2, stock: 0), cassette(3, price_cents: 3000),
+             cassette(4, price_cents: 3500, life_months: 24)]
     rules = [rule(1, family: "Loft"), listed(2), listed(3), listed(4)]
 
     assert_equal [4, 3, 2, 1], find(parts, rules).candidates.map { |candidate| candidate.part.id }
@@ -109,7 +114,8 @@ class FindTest < CoreTest
   end
 
   def test_in_warranty_the_makers_part_comes_first_and_the_pattern_part_warns
-    answer = find([cassette(1, pattern: true, price_cents: 100), cassette(2)], [listed(1), listed(2)], wants: { in_warranty: true })
+    answer = find([cassette(1, pattern: true, price_cents: 100), cassette(2)], [listed(1), listed(2)],
+      wants: { in_warranty: true })
 
     assert_equal [2, 1], answer.candidates.map { |candidate| candidate.part.id }
     assert_match(/agree by name/, answer.candidates.last.reasons.join)
@@ -118,7 +124,10 @@ class FindTest < CoreTest
   def test_never_empty_handed_silently
     for_all do |random|
       parts = Array.new(random.rand(0..5)) { |id| cassette(id, clip: random.rand < 0.5, stock: random.rand(0..2)) }
-      rules = parts.map { |part| [listed(part.id), rule(part.id, family: "Loft", body_style: %w[K C].sample(random: random))].sample(random: random) }
+      rules = parts.map do |part|
+        [listed(part.id), rule(part.id, family: "Loft",
+          body_style: %w[K C].sample(random: random))].sample(random: random)
+      end
       answer = find(parts, rules)
 
       assert answer.candidates.any? || answer.nothing

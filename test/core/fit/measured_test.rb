@@ -4,11 +4,14 @@ require_relative "../../core_helper"
 
 class MeasuredTest < CoreTest
   def part(number, kind, **sides)
-    Fit::Part.new(id: number, number: number, name: number, kind: kind, measures: sides.transform_keys { |side| "#{side}_mm" })
+    Fit::Part.new(id: number, number: number, name: number, kind: kind,
+      measures: sides.transform_keys { |side| "#{side}_mm" })
   end
 
-  PARTS = [[:belt, { length: 332, width: 10 }], [:belt, { length: 334, width: 10 }], [:belt, { length: 334, width: 11 }], [:belt, { length: 298, width: 12 }],
-           [:filter, { length: 182, diameter: 58 }], [:filter, { length: 168, width: 128 }], [:filter, { diameter: 88 }]].freeze
+  PARTS = [[:belt, { length: 332, width: 10 }], [:belt, { length: 334, width: 10 }],
+           [:belt, { length: 334, width: 11 }], [:belt, { length: 298, width: 12 }],
+           [:filter, { length: 182, diameter: 58 }], [:filter, { length: 168, width: 128 }],
+           [:filter, { diameter: 88 }]].freeze
 
   def found(first, second)
     parts = PARTS.each_with_index.map { |(kind, sides), index| part("P#{index}", kind, **sides) }
@@ -43,7 +46,8 @@ class MeasuredTest < CoreTest
       exact = (2 * centres * Math.cos(lean)) + (Math::PI / 2 * (large + small)) + (lean * (large - small))
 
       assert_operator (handbook - exact).abs, :<, exact * 0.0005
-      assert Fit::ByMeasure.new(:belt, { "length_mm" => exact, "width_mm" => 10 }).fits?(part("B", :belt, length: handbook, width: 10))
+      assert Fit::ByMeasure.new(:belt, { "length_mm" => exact, "width_mm" => 10 })
+        .fits?(part("B", :belt, length: handbook, width: 10))
     end
   end
 end

@@ -27,16 +27,19 @@ class IntakeTest < CoreTest
       assert_equal state, warranty(hours: 2000, hours_run: run, bought_on: MONDAY - 300).state, run
     end
     assert_match(/about 2100 of 2000 hours run/, warranty(hours: 2000, hours_run: 2100, bought_on: MONDAY - 300).reason)
-    assert_match(/24 months or 2000 hours from 6 May 2025: until 6 May 2027, about 900 of 2000/, warranty(hours: 2000, hours_run: 900, bought_on: MONDAY - 300).reason)
+    assert_match(/24 months or 2000 hours from 6 May 2025: until 6 May 2027, about 900 of 2000/,
+      warranty(hours: 2000, hours_run: 900, bought_on: MONDAY - 300).reason)
   end
 
   def test_every_state_has_its_reason
-    [warranty, warranty(bought_on: MONDAY), warranty(bought_on: MONDAY << 30), warranty(bought_on: MONDAY, second_hand: true),
+    [warranty, warranty(bought_on: MONDAY), warranty(bought_on: MONDAY << 30),
+     warranty(bought_on: MONDAY, second_hand: true),
      warranty(months: 0, bought_on: MONDAY)].each { |one| refute_empty one.reason }
   end
 
   def test_how_each_kind_is_made_safe
-    ways = { %i[stick battery] => :battery, %i[robot battery] => :robot, %i[drum mains] => :drum, %i[canister mains] => :mains, [nil, nil] => :unknown }
+    ways = { %i[stick battery] => :battery, %i[robot battery] => :robot, %i[drum mains] => :drum,
+             %i[canister mains] => :mains, [nil, nil] => :unknown }
 
     ways.each { |(kind, power), way| assert_equal way, Intake::Safety.way(kind: kind, power: power) }
     assert_equal Intake::Safety::STEPS.keys, Intake::Safety::DONE.keys

@@ -8,19 +8,24 @@ class PolicyTableTest < CoreTest
   def test_what_is_not_decided_is_the_default
     nothing = Policies::InForce.new
 
-    assert_equal [Findings::Policy.new, Money::Policy.new, Cards::Policy.new], [nothing.findings, nothing.money, nothing.cards]
+    assert_equal [Findings::Policy.new, Money::Policy.new, Cards::Policy.new],
+      [nothing.findings, nothing.money, nothing.cards]
     assert_equal Use::Household::FACTORS, nothing.household_factors
     assert_equal Policies::Table.default("promise_buffer_minutes"), Work::Promise::BUFFER_MINUTES
   end
 
-  # A default that stood a second time would be a number beside a rule's name: no value of rules has a number for a field of the table.
+  # A default that stood a second time would be a number beside a rule's name: no value of rules has a number for a
+  # field of the table.
   def test_no_default_stands_twice
     root = File.expand_path("../../..", __dir__)
     keys = Policies::Table::BY_KEY.keys
-    twice = Dir[File.join(root, "{core,services,screens,models,outbox,papers}/**/*.rb")].reject { |file| file.end_with?("core/policies/table.rb") }.flat_map do |file|
+    twice = Dir[File.join(root, "{core,services,screens,models,outbox,papers}/**/*.rb")]
+      .reject { |file| file.end_with?("core/policies/table.rb") }.flat_map do |file|
       tokens = Ripper.lex(File.read(file)).reject { |token| %i[on_sp on_ignored_nl].include?(token[1]) }
       tokens.each_cons(2).filter_map do |(_, kind, text), (_, next_kind, number)|
-        "#{file.delete_prefix("#{root}/")}: #{text} #{number}" if kind == :on_label && keys.include?(text.chomp(":")) && %i[on_int on_float].include?(next_kind)
+        if kind == :on_label && keys.include?(text.chomp(":")) && %i[on_int on_float].include?(next_kind)
+          "#{file.delete_prefix("#{root}/")}: #{text} #{number}"
+        end
       end
     end
 
@@ -34,25 +39,31 @@ class PolicyTableTest < CoreTest
   end
 
   def test_what_the_owner_decided_wins
-    rules = Policies::InForce.new("bag_limit_percent" => 40, "pets_percent" => 60, "post_lead_days" => 5, "seal_care" => "silicone")
+    rules = Policies::InForce.new("bag_limit_percent" => 40, "pets_percent" => 60, "post_lead_days" => 5,
+      "seal_care" => "silicone")
 
-    assert_equal [40, :silicone, 5, 0.6], [rules.findings.bag_limit_percent, rules.findings.seal_care, rules.cards.lead_days(:post), rules.household_factors[:pets]]
+    assert_equal [40, :silicone, 5, 0.6], [
+      rules.findings.bag_limit_percent, rules.findings.seal_care, rules.cards.lead_days(:post),
+      rules.household_factors[:pets]
+    ]
     assert rules.changed?("bag_limit_percent")
     refute rules.changed?("bin_limit_percent")
-    assert_equal ["50 %", "$60"], [Policies::Table.fetch("bag_limit_percent").words(50), Policies::Table.fetch("labour_an_hour").words(60)]
+    assert_equal ["50 %", "$60"], [Policies::Table.fetch("bag_limit_percent").words(50),
+                                   Policies::Table.fetch("labour_an_hour").words(60)]
   end
 
   def test_the_air_is_known_when_both_were_read
     assert_nil Policies::InForce.new("drying_temperature_c" => 20).drying_air
     assert_equal Drying::Air.new(temperature_c: 20, humidity_percent: 50),
-                 Policies::InForce.new("drying_temperature_c" => 20, "drying_humidity_percent" => 50).drying_air
+      Policies::InForce.new("drying_temperature_c" => 20, "drying_humidity_percent" => 50).drying_air
   end
 
   def test_a_closed_day_comes_once_or_every_year
     leap = Policies::ClosedDay.new(on: Date.new(2024, 2, 29), name: "Leap day", yearly: true)
     once = Policies::ClosedDay.stored({ "on" => "2026-12-24" })
 
-    assert_equal [true, true, false], [[2024, 2, 29], [2026, 2, 28], [2024, 2, 28]].map { |day| leap.closes?(Date.new(*day)) }
+    assert_equal [true, true, false], [[2024, 2, 29], [2026, 2, 28], [2024, 2, 28]]
+      .map { |day| leap.closes?(Date.new(*day)) }
     assert_equal [true, false], [2026, 2027].map { |year| once.closes?(Date.new(year, 12, 24)) }
     assert_equal leap, Policies::ClosedDay.stored(leap.to_stored)
   end

@@ -29,11 +29,13 @@ class EditTest < CoreTest
   def test_names_become_free_keys
     named = ->(name) { edit.put_position("name" => name, "station" => "motor", "kind" => "seal").last }
 
-    assert_equal %w[lid-latch-no-2 motor-2 place beere-seal], ["Lid latch, no. 2", "Motor", "☃", "Bêere seal"].map(&named)
+    assert_equal %w[lid-latch-no-2 motor-2 place beere-seal],
+      ["Lid latch, no. 2", "Motor", "☃", "Bêere seal"].map(&named)
   end
 
   def test_a_position_is_replaced_but_for_its_key_and_empty_fields_go
-    changed = edit.position("bag", { "name" => "Dust bag", "station" => "bag", "kind" => "bag", "care" => nil, "features" => [], "beside" => false, "measures" => {} })
+    changed = edit.position("bag", { "name" => "Dust bag", "station" => "bag", "kind" => "bag", "care" => nil,
+      "features" => [], "beside" => false, "measures" => {} })
     row = changed["positions"].find { |one| one["key"] == "bag" }
 
     assert_equal({ "key" => "bag", "name" => "Dust bag", "station" => "bag", "kind" => "bag" }, row)
@@ -58,7 +60,8 @@ class EditTest < CoreTest
   end
 
   def test_what_was_edited_still_is_a_sheet_or_says_why_not
-    assert_equal "Fan", sheet(edit.rename_station("motor", "Fan")).stations.find { |station| station.key == "motor" }.name
+    assert_equal "Fan", sheet(edit.rename_station("motor", "Fan")).stations.find { |station| station.key == "motor" }
+      .name
     assert_raises(Sheets::Invalid) { sheet(edit.take_out("stations", "motor")) }
   end
 

@@ -26,7 +26,8 @@ class ParseTest < CoreTest
   def test_the_walk_follows_the_air_and_takes_what_hangs_beside_last
     sheet = Sheets::Parse.new(JSON.parse(File.read(FILES.grep(/loft/).first))).call
 
-    assert_equal %w[tool-strips tool-neck wand hose bag lid-seal motor-filter motor lead exhaust-filter], sheet.walk.map(&:key)
+    assert_equal %w[tool-strips tool-neck wand hose bag lid-seal motor-filter motor lead exhaust-filter],
+      sheet.walk.map(&:key)
   end
 
   def test_names_every_problem_at_once
@@ -44,20 +45,29 @@ class ParseTest < CoreTest
   def test_rules_of_a_whole_sheet
     assert_match(/stands twice/, problems { |sheet| sheet["positions"] << sheet["positions"][0] })
     assert_match(/no station attic/, problems { |sheet| sheet["positions"][0]["station"] = "attic" })
-    assert_match(/refit order 1 is given twice/, problems { |sheet| sheet["positions"].each { |place| place["refit_order"] = 1 } })
+    assert_match(/refit order 1 is given twice/, problems do |sheet|
+      sheet["positions"]
+          .each { |place| place["refit_order"] = 1 }
+    end)
     assert_match(/is not known/, problems { |sheet| sheet["colour"] = "red" })
     assert_match(/missing/, problems { |sheet| sheet.delete("maker") })
-    assert_match(/clock/, problems { |sheet| sheet["positions"].last["tasks"] = [{ "key" => "x", "action" => "replace", "clocks" => [] }] })
+    assert_match(/clock/, problems do |sheet|
+      sheet["positions"]
+          .last["tasks"] = [{ "key" => "x", "action" => "replace", "clocks" => [] }]
+    end)
   end
 
   def test_things_of_the_wrong_shape
-    { "maker" => " ", "model" => 7, "warranty_months" => "two years", "positions" => {}, "stations" => [7] }.each do |key, value|
+    { "maker" => " ", "model" => 7, "warranty_months" => "two years", "positions" => {}, "stations" => [7] }
+      .each do |key, value|
       assert_match(/#{key} must be/, problems { |sheet| sheet[key] = value })
     end
     assert_raises(Sheets::Invalid) { Sheets::Parse.new([]).call }
     assert_match(/positions must be a list of objects/, problems { |sheet| sheet["positions"][0] = "brush" })
     assert_match(/months come whole/, problems do |sheet|
-      sheet["positions"].last["tasks"] = [{ "key" => "x", "action" => "replace", "clocks" => [{ "kind" => "months", "limit" => 1.5 }] }]
+      sheet["positions"].last["tasks"] = [{
+        "key" => "x", "action" => "replace", "clocks" => [{ "kind" => "months", "limit" => 1.5 }]
+      }]
     end)
   end
 

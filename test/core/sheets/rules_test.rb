@@ -23,7 +23,10 @@ class RulesTest < CoreTest
   end
 
   def test_no_refit_order_runs_in_a_loop
-    assert_broken(/refit order runs in a loop: .*rear-roll/) { |sheet| place(sheet, "front-roll")["behind"] = ["rear-roll"] }
+    assert_broken(/refit order runs in a loop: .*rear-roll/) do |sheet|
+      place(sheet,
+        "front-roll")["behind"] = ["rear-roll"]
+    end
     assert_broken(/bin cannot be behind itself/) { |sheet| place(sheet, "bin")["behind"] = ["bin"] }
     # The felt sits behind the foam and would be refitted after it.
     assert_broken(/loop/) { |sheet| place(sheet, "felt").merge!("refit_order" => 9) }
@@ -38,7 +41,8 @@ class RulesTest < CoreTest
   def test_filters_that_must_not_be_stacked
     assert_broken(/exhaust-filter must not be stacked with sheet/, "brackwater-loft-k") do |sheet|
       place(sheet, "exhaust-filter")["layer"] = 1
-      sheet["positions"] << { "key" => "sheet", "name" => "Plain sheet", "station" => "exhaust", "kind" => "filter", "seat" => "exhaust grille", "layer" => 2 }
+      sheet["positions"] << { "key" => "sheet", "name" => "Plain sheet", "station" => "exhaust", "kind" => "filter",
+        "seat" => "exhaust grille", "layer" => 2 }
     end
   end
 
@@ -53,21 +57,33 @@ class RulesTest < CoreTest
 
   # A box of four bags and one motor filter: a filter every four bags.
   def test_a_kit_contains_what_it_says
-    assert_broken(/a kit holds spare, and there is no such position/, "brackwater-loft-k") { |sheet| sheet["kits"][0]["contains"]["spare"] = 1 }
-    assert_broken(/holds 5 bags for 1 of motor-filter, its clock says one every 4 bags/, "brackwater-loft-k") { |sheet| sheet["kits"][0]["contains"]["bag"] = 5 }
+    assert_broken(/a kit holds spare, and there is no such position/,
+      "brackwater-loft-k") { |sheet| sheet["kits"][0]["contains"]["spare"] = 1 }
+    assert_broken(/holds 5 bags for 1 of motor-filter, its clock says one every 4 bags/,
+      "brackwater-loft-k") { |sheet| sheet["kits"][0]["contains"]["bag"] = 5 }
   end
 
   def test_clocks_have_units
-    clock = ->(fields) { ->(sheet) { place(sheet, "bin-seal")["tasks"] = [{ "key" => "x", "action" => "replace", "clocks" => [fields] }] } }
+    clock = lambda { |fields|
+      lambda { |sheet|
+        place(sheet, "bin-seal")["tasks"] = [{
+          "key" => "x", "action" => "replace", "clocks" => [fields]
+        }]
+      }
+    }
 
     assert_broken(/unknown clock weeks/, &clock.call({ "kind" => "weeks", "limit" => 3 }))
-    assert_broken(/what it counts: bags or washes/, &clock.call({ "kind" => "count", "limit" => 3, "of" => "moons", "each_hours" => 2 }))
+    assert_broken(/what it counts: bags or washes/, &clock.call({ "kind" => "count", "limit" => 3, "of" => "moons",
+      "each_hours" => 2 }))
     assert_broken(/counts percent/, &clock.call({ "kind" => "indicator", "limit" => 150 }))
     assert_broken(/limit must be a number above 0/, &clock.call({ "kind" => "hours", "limit" => 0 }))
   end
 
   def test_what_is_never_wetted
-    assert_broken(/a lead is never wetted/) { |sheet| place(sheet, "lead").merge!("water" => "cold", "drying_floor_hours" => 2) }
+    assert_broken(/a lead is never wetted/) do |sheet|
+      place(sheet, "lead")
+        .merge!("water" => "cold", "drying_floor_hours" => 2)
+    end
   end
 
   def test_a_problem_names_its_path
@@ -123,7 +139,7 @@ class RulesTest < CoreTest
 
     assert_empty Sheets::Changes.new(before, content).call
     assert_equal ["warranty months was 60, is 24", "place Head window removed", "Bin: minutes was 2, is 4"],
-                 Sheets::Changes.new(before, after).call.grep_v(/care was/)
+      Sheets::Changes.new(before, after).call.grep_v(/care was/)
   end
 
   def test_a_fastener_in_words

@@ -14,7 +14,11 @@ class Ean13Test < CoreTest
   # Every single wrong digit is caught; so are most neighbours that changed places, all but those that differ by five.
   def test_a_misread_digit_is_caught
     PUBLISHED.each do |number|
-      13.times { |index| ("0".."9").each { |digit| refute Shelf::Ean13.valid?(number.dup.tap { |one| one[index] = digit }) unless number[index] == digit } }
+      13.times do |index|
+        ("0".."9").each do |digit|
+          refute Shelf::Ean13.valid?(number.dup.tap { |one| one[index] = digit }) unless number[index] == digit
+        end
+      end
     end
 
     refute Shelf::Ean13.valid?("629104150021")
@@ -24,7 +28,8 @@ class Ean13Test < CoreTest
   def test_the_demos_own_numbers_are_for_use_within_a_shop
     numbers = JSON.parse(File.read(File.join(CoreAlone::ROOT, "demo/parts.json"))).map { |row| row["barcode"] }
 
-    assert(numbers.all? { |number| Shelf::Ean13.valid?(number) && number.start_with?("20") }) # 20 to 29: restricted circulation (GS1)
+    # 20 to 29: restricted circulation (GS1)
+    assert(numbers.all? { |number| Shelf::Ean13.valid?(number) && number.start_with?("20") })
     assert_equal numbers.uniq, numbers
   end
 end

@@ -8,8 +8,9 @@ class ForecastTest < CoreTest
   end
 
   def forecast(dues = [], walk_ins: 0, lead: 9, review: 7, service: 0.95)
-    Shelf::Forecast.new(dues: dues.map { |fall, chance, count| Shelf::Forecast::Dues.new(fall, chance, count) }, walk_ins_a_week: walk_ins,
-                        lead_days: lead, review_days: review, service_level: service)
+    Shelf::Forecast.new(dues: dues.map { |fall, chance, count| Shelf::Forecast::Dues.new(fall, chance, count) },
+      walk_ins_a_week: walk_ins,
+      lead_days: lead, review_days: review, service_level: service)
   end
 
   # Printed tables of the normal distribution (from memory): a tenth lies beyond 1.2816, and 0.8413 below 1.
@@ -44,8 +45,8 @@ class ForecastTest < CoreTest
     end
   end
 
-  # Ten fixed dates within 16 days at 0.4 each make 4, and a walk-in a week makes 16/7; together 6.2857, whose 95 % level in
-  # the printed tables lies at 11 (6.2: 0.9755 at 11 and 0.9486 at 10, from memory).
+  # Ten fixed dates within 16 days at 0.4 each make 4, and a walk-in a week makes 16/7; together 6.2857, whose 95 %
+  # level in the printed tables lies at 11 (6.2: 0.9755 at 11 and 0.9486 at 10, from memory).
   def test_demand_is_dues_times_their_chance_and_the_walk_ins
     shelf = forecast([[falls(10), 0.4, 10], [falls(17), 0.4, 50]], walk_ins: 1)
 
@@ -70,7 +71,8 @@ class ForecastTest < CoreTest
   end
 
   def test_orders_fill_up_to_the_level_in_whole_packs
-    assert_equal [3, 4, 6, 0, 0], [order, order(pack_pieces: 2), order(claimed: 3), order(on_order: 3), order(on_order: 30)]
+    assert_equal [3, 4, 6, 0, 0], [order, order(pack_pieces: 2), order(claimed: 3), order(on_order: 3),
+                                   order(on_order: 30)]
   end
 
   # More is promised to jobs than lies there: ordered even where nothing else is asked for.

@@ -11,7 +11,10 @@ class GammaTest < CoreTest
 
   def test_quantiles_agree_with_the_printed_chi_square_table
     CHI_SQUARE.each do |freedom, row|
-      row.each { |p, value| assert_in_delta value, Stats::Gamma.new(shape: freedom / 2.0, rate: 0.5).quantile(p), 0.0006 }
+      row.each do |p, value|
+        assert_in_delta value, Stats::Gamma.new(shape: freedom / 2.0, rate: 0.5).quantile(p),
+          0.0006
+      end
     end
   end
 
@@ -33,7 +36,9 @@ class GammaTest < CoreTest
     [0.7, 3.9, 4, 8, 20, 300].product([0.5, 0.8]).each do |shape, share|
       gamma = Stats::Gamma.new(shape: shape, rate: 3)
 
-      [(1 - share) / 2, (1 + share) / 2].zip(gamma.near_bounds(share)) { |probability, near| assert_in_epsilon gamma.quantile(probability), near, 0.005, "#{shape}, #{share}" }
+      [(1 - share) / 2, (1 + share) / 2].zip(gamma.near_bounds(share)) do |probability, near|
+        assert_in_epsilon gamma.quantile(probability), near, 0.005, "#{shape}, #{share}"
+      end
     end
   end
 

@@ -4,16 +4,24 @@ require_relative "../../core_helper"
 
 class PoissonTest < CoreTest
   # Cumulative terms as in the printed tables of statistics handbooks, four places (from memory).
-  TABLE = { 0.5 => { 0 => 0.6065, 1 => 0.9098, 2 => 0.9856 }, 1 => { 0 => 0.3679, 1 => 0.7358, 2 => 0.9197, 3 => 0.9810 },
-            2 => { 0 => 0.1353, 2 => 0.6767, 4 => 0.9473, 5 => 0.9834 }, 5 => { 0 => 0.0067, 5 => 0.6160, 8 => 0.9319, 9 => 0.9682 },
-            10 => { 10 => 0.5830, 14 => 0.9165, 15 => 0.9513 }, 20 => { 20 => 0.5591, 27 => 0.9475, 28 => 0.9657 } }.freeze
+  TABLE = { 0.5 => { 0 => 0.6065, 1 => 0.9098, 2 => 0.9856 },
+            1 => { 0 => 0.3679, 1 => 0.7358, 2 => 0.9197, 3 => 0.9810 },
+            2 => { 0 => 0.1353, 2 => 0.6767, 4 => 0.9473, 5 => 0.9834 },
+            5 => { 0 => 0.0067, 5 => 0.6160, 8 => 0.9319, 9 => 0.9682 },
+            10 => { 10 => 0.5830, 14 => 0.9165, 15 => 0.9513 }, 20 => { 20 => 0.5591, 27 => 0.9475, 28 => 0.9657 } }
+    .freeze
 
   def poisson(mean)
     Stats::Poisson.new(mean: mean)
   end
 
   def test_against_the_printed_tables
-    TABLE.each { |mean, row| row.each { |count, share| assert_in_delta share, poisson(mean).cdf(count), 0.00005, "mean #{mean}, #{count}" } }
+    TABLE.each do |mean, row|
+      row.each do |count, share|
+        assert_in_delta share, poisson(mean).cdf(count), 0.00005,
+          "mean #{mean}, #{count}"
+      end
+    end
   end
 
   # The smallest count whose cumulative term in the same tables reaches 0.95.
@@ -36,7 +44,8 @@ class PoissonTest < CoreTest
 
       assert_operator one.cdf(count), :>=, wanted
       assert_operator one.cdf(count - 1), :<, wanted
-      assert_in_delta (0..count).sum { |k| Math.exp((k * Math.log(mean)) - mean - Math.lgamma(k + 1).first) }, one.cdf(count), 1e-8
+      assert_in_delta (0..count).sum { |k| Math.exp((k * Math.log(mean)) - mean - Math.lgamma(k + 1).first) },
+        one.cdf(count), 1e-8
     end
   end
 

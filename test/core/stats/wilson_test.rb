@@ -3,9 +3,10 @@
 require_relative "../../core_helper"
 
 class WilsonTest < CoreTest
-  # The four examples of Newcombe (1998), "Two-sided confidence intervals for the single proportion", score method without
-  # continuity correction (from memory).
-  NEWCOMBE = { [81, 263] => [0.2553, 0.3662], [15, 148] => [0.0624, 0.1605], [0, 20] => [0.0, 0.1611], [1, 29] => [0.0061, 0.1718] }.freeze
+  # The four examples of Newcombe (1998), "Two-sided confidence intervals for the single proportion", score method
+  # without continuity correction (from memory).
+  NEWCOMBE = { [81, 263] => [0.2553, 0.3662], [15, 148] => [0.0624, 0.1605], [0, 20] => [0.0, 0.1611],
+               [1, 29] => [0.0061, 0.1718] }.freeze
 
   def test_published_examples
     NEWCOMBE.each do |(hits, tries), (low, high)|
@@ -37,6 +38,11 @@ class WilsonTest < CoreTest
   end
 
   def test_more_hits_than_tries
-    [[2, 1], [-1, 5], [0, -1]].each { |hits, tries| assert_raises(ArgumentError) { Stats::Wilson.new(hits: hits, tries: tries) } }
+    [[2, 1], [-1, 5], [0, -1]].each do |hits, tries|
+      assert_raises(ArgumentError) do
+        Stats::Wilson.new(hits: hits,
+          tries: tries)
+      end
+    end
   end
 end

@@ -19,7 +19,8 @@ class LengthTest < CoreTest
   end
 
   def test_what_is_no_length
-    ["", "four", "4 kg", "4/0", "4 mm mm", "--4", "1e9 x", nil].each { |text| assert_nil Units::Length.parse(text, unit: :mm), text.inspect }
+    ["", "four", "4 kg", "4/0", "4 mm mm", "--4", "1e9 x", nil]
+      .each { |text| assert_nil Units::Length.parse(text, unit: :mm), text.inspect }
   end
 
   def test_shown_and_typed_again_it_is_the_same
@@ -27,7 +28,8 @@ class LengthTest < CoreTest
       mm = (random.rand(1..4000) / 10.0).round(1)
 
       assert_in_delta mm, Units::Length.parse(Units::Length.words(mm, unit: :mm), unit: :inch), 0.001
-      assert_in_delta mm, Units::Length.parse(Units::Length.show(mm, unit: :inch), unit: :inch), 0.013 # half a thousandth of an inch
+      # Half a thousandth of an inch
+      assert_in_delta mm, Units::Length.parse(Units::Length.show(mm, unit: :inch), unit: :inch), 0.013
     end
   end
 end

@@ -2,11 +2,11 @@
 
 require_relative "../../core_helper"
 
-# Two thousand machines whose true use is known, over five years of visits: does the day on which a cassette is used up lie between
-# the bounds as often as they say, and does the shop learn?
+# Two thousand machines whose true use is known, over five years of visits: does the day on which a cassette is used up
+# lie between the bounds as often as they say, and does the shop learn?
 #
-# What is assumed of the world: households run their machines about an hour a week (common practice), few more than three, in spells of an
-# hour that come at random; what they say is off by about a third; a strip is read to a tenth.
+# What is assumed of the world: households run their machines about an hour a week (common practice), few more than
+# three, in spells of an hour that come at random; what they say is off by about a third; a strip is read to a tenth.
 class FiveYearsTest < CoreTest
   MACHINES = 2000
   VISITS = 5
@@ -45,7 +45,8 @@ class FiveYearsTest < CoreTest
     (0..VISITS).map do |visit|
       due = due(said, evidence, fitted)
       ends = START + used_up(used, fitted)
-      seen = Seen.new(visit, ends.between?(due.early_on, due.late_on), (due.due_on - ends).to_i.abs / (ends - START - (fitted * 7)).to_f)
+      seen = Seen.new(visit, ends.between?(due.early_on, due.late_on),
+        (due.due_on - ends).to_i.abs / (ends - START - (fitted * 7)).to_f)
       fitted = visit_at(due, fitted, used, evidence)
       seen
     end
@@ -54,14 +55,17 @@ class FiveYearsTest < CoreTest
   def due(said, evidence, fitted)
     on = START + (fitted * 7)
     use = Use::Rate.from(stated_hours_per_week: said, evidence: evidence, today: on)
-    Clocks::DueDate.new(task: CASSETTE, progress: Clocks::Progress.new(started_on: on), conditions: Clocks::Conditions.new(use: use, household: Use::Household.new, today: on)).call
+    Clocks::DueDate.new(task: CASSETTE, progress: Clocks::Progress.new(started_on: on),
+      conditions: Clocks::Conditions.new(use: use, household: Use::Household.new, today: on)).call
   end
 
-  # The customer comes about when it is due, though not within eight weeks and at least every year and a half; the strip is read.
+  # The customer comes about when it is due, though not within eight weeks and at least every year and a half; the
+  # strip is read.
   def visit_at(due, fitted, used, evidence)
     weeks = (((due.due_on - START).to_i / 7) - fitted).clamp(8, 78)
     at = fitted + weeks
-    evidence << Use::Evidence.new(kind: :strip, hours: (used[at] - used[fitted]) * Math.exp(READ_OFF * normal), weeks: weeks, read_on: START + (at * 7))
+    evidence << Use::Evidence.new(kind: :strip, hours: (used[at] - used[fitted]) * Math.exp(READ_OFF * normal),
+      weeks: weeks, read_on: START + (at * 7))
     at
   end
 

@@ -32,8 +32,9 @@ class RateTest < CoreTest
     assert_in_delta 0.35, strip(1, 1, on: MONDAY - 730).weight(MONDAY), 0.001
   end
 
-  # Gelman et al., Bayesian Data Analysis, the Poisson model with exposure: 3 deaths in an exposure of 2.0 upon a Gamma(3, 5) give
-  # a Gamma(6, 7) with mean 0.86, above 1 with probability 0.30; 30 in 20 give mean 1.32 and 0.93 (from memory).
+  # Gelman et al., Bayesian Data Analysis, the Poisson model with exposure: 3 deaths in an exposure of 2.0 upon a
+  # Gamma(3, 5) give a Gamma(6, 7) with mean 0.86, above 1 with probability 0.30; 30 in 20 give mean 1.32 and 0.93
+  # (from memory).
   def test_the_handbooks_example_of_conjugate_updating
     { [3, 2.0] => [6 / 7.0, 0.30], [30, 20.0] => [33 / 25.0, 0.93] }.each do |(seen, exposure), (mean, above_one)|
       rate = Use::Rate.new(hours: 3 + seen, weeks: 5 + exposure)
@@ -43,7 +44,8 @@ class RateTest < CoreTest
     end
   end
 
-  # By simulation of what it stands for: a rate drawn from the belief, then the wait for 50 events of a process of that rate.
+  # By simulation of what it stands for: a rate drawn from the belief, then the wait for 50 events of a process of that
+  # rate.
   def test_the_bounds_over_hours_to_come_hold_eight_of_ten_waits
     random = Random.new(4610)
     belief = Stats::Gamma.new(shape: 16, rate: 8)

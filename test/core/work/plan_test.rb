@@ -12,7 +12,8 @@ class PlanTest < CoreTest
 
   # Common practice: the bin is emptied before a filter is opened; what must dry goes first, longest first.
   def test_working_order
-    items = plan({ "roll" => :clean, "pre-filter" => :wash, "post-filter" => :wash, "bin" => :clean, "battery" => :refer, "bin-seal" => :replace })
+    items = plan({ "roll" => :clean, "pre-filter" => :wash, "post-filter" => :wash, "bin" => :clean,
+      "battery" => :refer, "bin-seal" => :replace })
 
     assert_equal %w[battery bin post-filter pre-filter roll bin-seal], items.map(&:position)
   end
@@ -25,7 +26,8 @@ class PlanTest < CoreTest
   def test_two_that_belong_together_are_added_together
     items = plan({ "bag" => :replace }, model: "corvane-drum-30", missing: ["textile-filter"])
 
-    assert_equal({ "bag" => :replace, "textile-filter" => :replace }, items.to_h { |item| [item.position, item.action] })
+    assert_equal({ "bag" => :replace, "textile-filter" => :replace },
+      items.to_h { |item| [item.position, item.action] })
     assert_match(/bag must never be without it/i, items.find { |item| item.position == "textile-filter" }.reason)
     assert_empty plan({}, model: "corvane-drum-30", missing: %w[bag textile-filter])
   end

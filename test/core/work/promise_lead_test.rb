@@ -27,7 +27,8 @@ class PromiseLeadTest < CoreTest
   end
 
   def test_the_longer_wait_counts
-    assert_equal ready(wait_hours: 24).call, ready(wait_hours: 24, lead_days: 1).call, "the drying begins half an hour later"
+    assert_equal ready(wait_hours: 24).call, ready(wait_hours: 24, lead_days: 1).call,
+      "the drying begins half an hour later"
     assert_equal ready(lead_days: 2).call, ready(wait_hours: 24, lead_days: 2).call
     refute_match(/parts are there/, ready(wait_hours: 24).reason)
   end

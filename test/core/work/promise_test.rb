@@ -33,12 +33,14 @@ class PromiseTest < CoreTest
 
   # 9:00 + 30 min, 24 h of drying to 9:30 next day, then 135 open minutes.
   def test_drying_runs_through_the_night
-    assert_equal Time.utc(2026, 3, 3, 11, 45), promise(Time.utc(2026, 3, 2, 9), hands_on_minutes: 30, wait_hours: 24).call
+    assert_equal Time.utc(2026, 3, 3, 11, 45), promise(Time.utc(2026, 3, 2, 9), hands_on_minutes: 30, wait_hours: 24)
+      .call
   end
 
   # Dry at 21:30, when nobody is there: it waits for the morning.
   def test_what_dries_at_night_is_ready_in_the_morning
-    assert_equal Time.utc(2026, 3, 3, 10, 15), promise(Time.utc(2026, 3, 2, 9), hands_on_minutes: 30, wait_hours: 12).call
+    assert_equal Time.utc(2026, 3, 3, 10, 15), promise(Time.utc(2026, 3, 2, 9), hands_on_minutes: 30, wait_hours: 12)
+      .call
   end
 
   def test_rounded_up_to_a_quarter_hour
@@ -47,6 +49,7 @@ class PromiseTest < CoreTest
   end
 
   def test_says_why
-    assert_match(/30 min of work, 24 h of drying/, promise(Time.utc(2026, 3, 2, 9), hands_on_minutes: 30, wait_hours: 24).reason)
+    assert_match(/30 min of work, 24 h of drying/, promise(Time.utc(2026, 3, 2, 9), hands_on_minutes: 30,
+      wait_hours: 24).reason)
   end
 end

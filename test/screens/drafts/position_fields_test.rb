@@ -15,9 +15,18 @@ class PositionFieldsTest < DatabaseTest
   # What a browser sends for the form around the sheet's fields.
   def sent(action)
     form = Nokogiri::HTML5(page).at_css(%(form[action="#{action}"]))
-    fields = form.css("input[name], textarea[name]").reject { |one| %w[checkbox submit].include?(one["type"]) && !one.key?("checked") }
-    pairs = fields.map { |field| [field["name"], field.name == "textarea" ? field.text.delete_prefix("\n") : field["value"]] }
-    pairs += form.css("select").map { |one| [one["name"], (one.at_css("option[selected]") || one.at_css("option")).then { |option| option["value"] || option.text }] }
+    fields = form.css("input[name], textarea[name]").reject do |one|
+      %w[checkbox
+         submit].include?(one["type"]) && !one.key?("checked")
+    end
+    pairs = fields.map do |field|
+      [field["name"],
+       field.name == "textarea" ? field.text.delete_prefix("\n") : field["value"]]
+    end
+    pairs += form.css("select").map do |one|
+      [one["name"],
+       (one.at_css("option[selected]") || one.at_css("option")).then { |option| option["value"] || option.text }]
+    end
     pairs.map { |name, value| "#{Rack::Utils.escape(name)}=#{Rack::Utils.escape(value.to_s)}" }.join("&")
   end
 

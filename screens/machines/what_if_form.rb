@@ -2,7 +2,7 @@
 
 module UprightBench
   module Screens
-    module Customers
+    module Machines
       # Another use of a machine, to see what it would do to its dates.
       class WhatIfForm < Form
         TRAITS = Core::Use::Household::WORDS.transform_keys(&:to_s).freeze
@@ -16,7 +16,8 @@ module UprightBench
 
         # @param machine [Models::Machine]
         def self.as_is(machine)
-          blank("hours_per_week" => machine.hours_per_week && format("%g", machine.hours_per_week), "traits" => machine.traits.to_a)
+          blank("hours_per_week" => machine.hours_per_week && format("%g", machine.hours_per_week),
+            "traits" => machine.traits.to_a)
         end
 
         # @return [Hash] as Services::WhatIf takes it
