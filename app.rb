@@ -43,8 +43,7 @@ module UprightBench
       stack.use RodaSessionMiddleware, secret: SETTINGS.keys.newest(:session),
         old_secret: SETTINGS.keys.before(:session), key: "upright_bench",
         max_seconds: Web::SignIn::Gate::SESSION_SECONDS, max_idle_seconds: 14 * 86_400,
-        cookie_options: { same_site: :lax, http_only: true, secure: SETTINGS.tls?,
-                          path: "/" }
+        cookie_options: { same_site: :lax, http_only: true, secure: SETTINGS.tls?, path: "/" }
       stack.use Web::SignIn::Gate
     end
     private_class_method :refuse, :limit, :know

@@ -18,8 +18,7 @@ quiet
 # It would write down a request that it cannot read, which may hold a code that opens a page, or a cookie.
 Puma::ErrorLogger.prepend(Module.new do
   def title(options = {})
-    "#{Time.now.utc} #{options[:text]} " \
-      "(#{options[:error].class})"
+    "#{Time.now.utc} #{options[:text]} (#{options[:error].class})"
   end
 end)
 # Methods are refused by the application, and what goes wrong outside it gets a page of ours: the server's own text is

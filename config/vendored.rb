@@ -102,8 +102,7 @@ module UprightBench
 
       def present
         Dir.glob("{public,test}/vendor/**/*", base: @root).select do |file|
-          @root.join(file)
-            .file?
+          @root.join(file).file?
         end - ["public/vendor/manifest.json"]
       end
     end

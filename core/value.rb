@@ -27,8 +27,7 @@ module UprightBench
           attr_reader(*names)
 
           keywords = required.map { |name| "#{name}:" } + optional.keys.map do |name|
-            "#{name}: " \
-              "DEFAULTS.fetch(:#{name})"
+            "#{name}: DEFAULTS.fetch(:#{name})"
           end
           class_eval(<<~RUBY, __FILE__, __LINE__ + 1) # rubocop:disable Style/DocumentDynamicEvalDefinition
             def initialize(#{keywords.join(', ')})        # def initialize(kind:, limit:, each_hours: DEFAULTS.fetch(:each_hours))
@@ -36,10 +35,8 @@ module UprightBench
               check
               freeze
             end
-
-            def to_h                                      # def to_h
-              { #{names.map { |name| "#{name}: @#{name}" }.join(', ')} }
-            end
+             def to_h                                      # def to_h
+              { #{names.map { |name| "#{name}: @#{name}" }.join(', ')} }             end
           RUBY
         end
       end

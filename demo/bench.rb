@@ -60,10 +60,8 @@ module UprightBench
       def estimate_sent
         looked_over
         job = @past.job.refresh
-        job.work_items_dataset.where(action: "replace", part_id: nil)
-          .each do |item|
-          Services::ChoosePart.call(job.number, item.id, choice: "leave", by: @technicians.first,
-            at: at(55))
+        job.work_items_dataset.where(action: "replace", part_id: nil).each do |item|
+          Services::ChoosePart.call(job.number, item.id, choice: "leave", by: @technicians.first, at: at(55))
         end
         Services::SendEstimate.call(job.number, by: @counter, at: at(60))
         Services::AskAboutJob.ask(job, "May I have the old parts back?", by: Services::Actor.customer_by_slip(job),

@@ -67,10 +67,7 @@ module UprightBench
       # So much comes in at once that the database would plan for empty tables.
       def refresh_statistics
         Config::Database.as_owner(DB) do |owner|
-          owner.tables.each do |table|
-            owner.run("ANALYZE " \
-                      "#{owner.literal(table)}")
-          end
+          owner.tables.each { |table| owner.run("ANALYZE #{owner.literal(table)}") }
         end
       end
 
@@ -121,6 +118,7 @@ module UprightBench
         stays.each_with_index do |(date, machine), index|
           refresh_statistics if index == 20
           cards_until(cards, date)
+          Shelf.restock(owner, at: Config::Zone.at(date, 8))
           DB.transaction { PastJob.new(machine, date, technicians.sample(random: @random), counter, @random).whole }
         end
         cards_until(cards, @today - 10)
@@ -148,8 +146,7 @@ module UprightBench
         said = Models::Answer.where(kind: "will_come").reverse(:answered_at).limit(2).eager(:card).all
         day = Services::Policies.now.schedule.open_day(@today + 1)
         said.each do |answer|
-          Services::MakeBooking.call(answer.card.customer, on: day, card: answer.card, by: counter,
-            at: @now)
+          Services::MakeBooking.call(answer.card.customer, on: day, card: answer.card, by: counter, at: @now)
         end
       end
 

@@ -23,9 +23,7 @@ module UprightBench
 
       def before_the_count
         ORDERS.each do |name, times|
-          times.each do |days_ago, took|
-            arrived(Models::Supplier.first(name: name), days_ago, took)
-          end
+          times.each { |days_ago, took| arrived(Models::Supplier.first(name: name), days_ago, took) }
         end
       end
 

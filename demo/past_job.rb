@@ -69,8 +69,7 @@ module UprightBench
 
       def hand_over(time)
         Services::HandOver.call(@job.number, counted_out: @job.accessories.to_h do |accessory|
-          [accessory.name,
-           accessory.pieces_in]
+          [accessory.name, accessory.pieces_in]
         end, by: @counter, at: time)
       end
 

@@ -7,7 +7,9 @@ module UprightBench
     # Fills the shelf with invented parts: where they come from, where they fit, and what took the place of what.
     class Shelf
       SUPPLIERS = { "Harbor Parts Exchange" => 3, "Tidewater Trade Supply" => 9, "Netloft Pattern Works" => 14 }.freeze
-      PLENTY = 400 # for two years of jobs; counted down at the end
+      BEGINNING = 6 # of each part, two years ago
+      LOW = 3
+      DELIVERY = 5
 
       # @param by [Models::Person]
       # @param at [Time]
@@ -28,13 +30,21 @@ module UprightBench
         stock
       end
 
+      # What runs low is delivered before it is missed.
+      # @param by [Models::Person]
+      def self.restock(by, at:)
+        Models::StockLevel.where { pieces < LOW }.select_order_map(:part_id).each do |id|
+          Services::MoveStock.call(Models::Part.with_pk!(id), pieces: DELIVERY, kind: "received", by: by, at: at)
+        end
+      end
+
       private
 
       def add(row, suppliers)
         fields = plain(row.except(:fits, :stock, :successor, :supplier))
           .merge(supplier_id: suppliers.fetch(row.fetch(:supplier)))
         part = Services::AddPart.call(fields, fits: row.fetch(:fits), by: @by, at: @at)
-        Services::MoveStock.call(part, pieces: PLENTY, kind: "received", by: @by, at: @at)
+        Services::MoveStock.call(part, pieces: BEGINNING, kind: "received", by: @by, at: @at)
         part
       end
 

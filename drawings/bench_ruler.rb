@@ -55,8 +55,7 @@ module UprightBench
 
       def closed
         @open.each_cons(2).map do |before, after|
-          Svg.tag(:rect, x: x(before.last), y: 0,
-            width: x(after.first) - x(before.last), height: ROW, class: "closed")
+          Svg.tag(:rect, x: x(before.last), y: 0, width: x(after.first) - x(before.last), height: ROW, class: "closed")
         end.join
       end
 

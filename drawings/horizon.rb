@@ -43,8 +43,7 @@ module UprightBench
           if index.zero?
             column(week, 0, OVERDUE, most, counted: true)
           else
-            column(week, OVERDUE + ((index - 1) * step),
-              step, most, counted: weeks.size <= form[:counts])
+            column(week, OVERDUE + ((index - 1) * step), step, most, counted: weeks.size <= form[:counts])
           end
         end
       end

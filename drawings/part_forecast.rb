@@ -79,8 +79,7 @@ module UprightBench
         if foot - top < 0.3
           ""
         else
-          Svg.tag(:rect, x: x(week) + 6, y: top, width: @step - 12, height: foot - top,
-            class: css)
+          Svg.tag(:rect, x: x(week) + 6, y: top, width: @step - 12, height: foot - top, class: css)
         end
       end
 
@@ -106,8 +105,7 @@ module UprightBench
 
       def labels
         weeks = (0...@weeks.size).step(2).map do |week|
-          Svg.text(day(@today + (week * 7)), x: x(week) + 6, y: BASE + 18,
-            class: "hour")
+          Svg.text(day(@today + (week * 7)), x: x(week) + 6, y: BASE + 18, class: "hour")
         end
         weeks << Svg.text("until the next order is there, #{@days} days", x: LEFT + 6, y: TOP - 8, class: "gauge-faint")
       end

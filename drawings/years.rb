@@ -49,8 +49,7 @@ module UprightBench
 
       def dates
         @dates ||= @lanes.flat_map do |lane|
-          [*lane.fitted.flatten, *lane.done.map(&:first), *lane.found.map(&:first),
-           *lane.due&.first(3)]
+          [*lane.fitted.flatten, *lane.done.map(&:first), *lane.found.map(&:first), *lane.due&.first(3)]
         end.compact + @jobs + [@today]
       end
 
@@ -74,8 +73,7 @@ module UprightBench
           line = if year == first.year
                    ""
                  else
-                   Svg.tag(:line, x1: x(begins), y1: HEAD - 4, x2: x(begins), y2: height,
-                     class: "year-line")
+                   Svg.tag(:line, x1: x(begins), y1: HEAD - 4, x2: x(begins), y2: height, class: "year-line")
                  end
           room = x([Date.new(year + 1, 1, 1), last].min) - x(begins)
           line + (room > 44 ? Svg.text(year, x: x(begins) + 4, y: 16, class: "hour") : "")
@@ -125,8 +123,7 @@ module UprightBench
         date, early, late, words = due
         bounds = Svg.tag(:line, x1: x(early || date), y1: middle, x2: x(late || date), y2: middle, class: "due-bounds")
         Svg.tag(:g,
-          Svg.tag(:title,
-            Svg.escape("#{date.iso8601}: #{words}")) + bounds +
+          Svg.tag(:title, Svg.escape("#{date.iso8601}: #{words}")) + bounds +
                   Svg.tag(:rect, x: x(date) - 5, y: middle - 5, width: 10, height: 10,
                     class: date < @today ? "due-box due-box-over" : "due-box"))
       end

@@ -115,8 +115,7 @@ module UprightBench
       def money(text, column, line)
         plain = text.delete("$").strip.tr(",", ".")
         if plain.match?(/\A\d{1,6}(\.\d{1,2})?\z/)
-          (BigDecimal(plain) * 100)
-            .to_i
+          (BigDecimal(plain) * 100).to_i
         else
           say(line, "#{column} must be money, as in 16.50")
         end
@@ -127,8 +126,7 @@ module UprightBench
         if number && range.cover?(number)
           number
         else
-          say(line,
-            "#{column} must be a whole number from #{range.begin} to #{range.end}")
+          say(line, "#{column} must be a whole number from #{range.begin} to #{range.end}")
         end
       end
 
@@ -140,8 +138,7 @@ module UprightBench
         if Core::Fit::FilterClass::PERCENT.key?(text.upcase)
           text.upcase
         else
-          say(line,
-            "#{column} must be one of #{Core::Fit::FilterClass::PERCENT.keys.join(', ')}")
+          say(line, "#{column} must be one of #{Core::Fit::FilterClass::PERCENT.keys.join(', ')}")
         end
       end
 
@@ -149,8 +146,7 @@ module UprightBench
         if Core::Shelf::Ean13.valid?(text)
           text
         else
-          say(line, "barcode #{text} is not thirteen digits with a right " \
-                    "check digit")
+          say(line, "barcode #{text} is not thirteen digits with a right check digit")
         end
       end
 

@@ -35,8 +35,7 @@ module UprightBench
       # Seven bits each, the lowest first; behind a header the first begins on a septet's border.
       def septets(header, codes)
         number = codes.each_with_index.sum do |code, index|
-          code << (7 * (index +
-                  (header.empty? ? 0 : HEADER_SEPTETS)))
+          code << (7 * (index + (header.empty? ? 0 : HEADER_SEPTETS)))
         end
         number += header.each_with_index.sum { |byte, index| byte << (8 * index) }
         bits = (codes.size + (header.empty? ? 0 : HEADER_SEPTETS)) * 7

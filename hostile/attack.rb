@@ -58,8 +58,7 @@ module Hostile
     def field_names
       files = Dir[File.join(Instance::ROOT, "screens/**/*.{rb,erb}")]
       files.flat_map do |file|
-        File.read(file).scan(/params\["(\w+)"\]|name="(\w+)"|(?:required|optional)\(:(\w+)\)/)
-          .flatten
+        File.read(file).scan(/params\["(\w+)"\]|name="(\w+)"|(?:required|optional)\(:(\w+)\)/).flatten
       end.compact.uniq.sort
     end
 

@@ -119,8 +119,7 @@ module Hostile
       @clerk.send_until_answered("/jobs/#{job.number}/findings/motor-filter", typed,
         fragment: true) { |answer| answer.headers["x-entry"] }
         .then do |answer|
-        @ledger.answered(:find, job: job.id, grey: grey, version: count,
-          as: answer.headers["x-entry"])
+        @ledger.answered(:find, job: job.id, grey: grey, version: count, as: answer.headers["x-entry"])
       end
     end
 

@@ -24,8 +24,7 @@ module UprightBench
         bin/start            start Upright Bench and keep its data; Ctrl-C stops it
         bin/start --fresh    ask, then delete everything and load the demo again
         bin/start --help     this
-
-        PORT, APP_ENV, DATABASE_URL and others are explained in README.md.
+         PORT, APP_ENV, DATABASE_URL and others are explained in README.md.
       WORDS
 
       # @param arguments [Array<String>] --fresh or --help
@@ -81,12 +80,9 @@ module UprightBench
       # @return [Integer] processes; each works on one core
       def workers
         said = @env.fetch("WORKER_PROCESSES", "1")
-        if said.match?(/\A[1-9]\d?\z/)
-          said.to_i
-        else
-          raise(Failure,
-            "WORKER_PROCESSES is a number from 1 to 99, not #{said}")
-        end
+        raise(Failure, "WORKER_PROCESSES is a number from 1 to 99, not #{said}") unless said.match?(/\A[1-9]\d?\z/)
+
+        said.to_i
       end
 
       def prepare
@@ -165,11 +161,9 @@ module UprightBench
 
       def welcome
         Shell.say <<~WORDS
-
-          Upright Bench is up: http://127.0.0.1:#{@port}/
+           Upright Bench is up: http://127.0.0.1:#{@port}/
           #{production? ? OWNER_FIRST : SIGN_INS}
           Cards that are sent land in #{File.join(state_dir, 'outbox')}. Ctrl-C stops everything.
-
         WORDS
       end
 

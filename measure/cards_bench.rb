@@ -133,8 +133,7 @@ module UprightBench
       def keep_pets_percent(percent)
         value = Sequel.pg_jsonb_wrap(percent)
         Models::Policy.dataset.insert_conflict(target: :key, update: { value: value })
-          .insert(key: "pets_percent", value: value, changed_by: Models::Person.first.id,
-            changed_at: Time.now)
+          .insert(key: "pets_percent", value: value, changed_by: Models::Person.first.id, changed_at: Time.now)
       end
 
       # They are history, which nobody may rewrite but who owns the table.

@@ -2,6 +2,7 @@
 
 require "rack/mock_request"
 require "zlib"
+require_relative "floor"
 
 module UprightBench
   module Measure
@@ -11,15 +12,17 @@ module UprightBench
       ROUNDS = 60
       WARM_UP = 5
 
-      # Counts the statements that pass by.
+      # Keeps the statements that pass by.
       class Statements
-        attr_accessor :count
+        attr_reader :all
 
         def initialize
-          @count = 0
+          @all = []
         end
 
-        %i[debug info warn error].each { |level| define_method(level) { |_| @count += 1 } }
+        %i[debug info warn error].each do |level|
+          define_method(level) { |line| @all << line.sub(/\A\([\d.]+s\) /, "") }
+        end
       end
 
       def initialize(app, out: $stdout)
@@ -32,7 +35,7 @@ module UprightBench
       def run
         sign_in
         DB.loggers << @statements
-        @out.puts "page                           p50 ms   p95 ms  queries   gzip kB"
+        @out.puts "page                           p50 ms   p95 ms  queries   gzip kB  floor ms  times floor"
         yield
       ensure
         DB.loggers.delete(@statements)
@@ -42,13 +45,11 @@ module UprightBench
       # @yieldreturn [String] the body
       def report(name, rounds: ROUNDS, &block)
         WARM_UP.times(&block)
-        @statements.count = 0
+        @statements.all.clear
         body = yield WARM_UP
-        queries = @statements.count
+        sent = @statements.all.dup
         times = Array.new(rounds) { |round| timed { yield WARM_UP + 1 + round } }.sort
-        @out.puts format("%-28<page>s %8.1<p50>f %8.1<p95>f %8<queries>d %9.1<size>f", page: name,
-          p50: times[rounds / 2], p95: times[(rounds * 0.95).floor],
-          queries: queries, size: gzipped(body) / 1024.0)
+        print_row(name, times, sent, body)
       end
 
       def get(path)
@@ -64,6 +65,20 @@ module UprightBench
       end
 
       private
+
+      def print_row(name, times, sent, body)
+        p50 = times[times.size / 2]
+        floor = floor_ms(sent, body)
+        @out.puts format("%-28<page>s %8.1<p50>f %8.1<p95>f %8<queries>d %9.1<size>f %9.2<floor>f %12.1<ratio>f",
+          page: name, p50: p50, p95: times[(times.size * 0.95).floor], queries: sent.size,
+          size: gzipped(body) / 1024.0, floor: floor, ratio: p50 / floor)
+      end
+
+      # @return [Float] the median of some rounds
+      def floor_ms(sent, body)
+        floor = Floor.new(sent, body)
+        Array.new(WARM_UP + ROUNDS) { timed { floor.call } }.drop(WARM_UP).sort[ROUNDS / 2]
+      end
 
       def timed
         started = Process.clock_gettime(Process::CLOCK_MONOTONIC)

@@ -95,8 +95,7 @@ module UprightBench
       def asked(sheets)
         parts = sample(Models::Part).first(200)
         sizes = parts.filter_map do |part|
-          part.measures.to_hash.values_at("length_mm", "width_mm")
-            .compact.then do |sides|
+          part.measures.to_hash.values_at("length_mm", "width_mm").compact.then do |sides|
             sides.join(" x ") if sides.size == 2
           end
         end
@@ -150,10 +149,7 @@ module UprightBench
       # Each place once, in job after job, each committed; what was found is deleted at the end.
       def saves
         typed = jobs.flat_map do |job|
-          job.sheet.walk.map do |place|
-            ["/jobs/#{job.number}/findings/#{place.key}",
-             form_of(place)]
-          end
+          job.sheet.walk.map { |place| ["/jobs/#{job.number}/findings/#{place.key}", form_of(place)] }
         end
         @watch.report("a finding saved", rounds: ROUNDS) { |round| @watch.post(*typed[round]) }
       ensure

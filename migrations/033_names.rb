@@ -41,10 +41,7 @@ Sequel.migration do
       run "ALTER TRIGGER #{name} ON #{table} RENAME TO #{renamed.call(name)}" if renamed.call(name)
     end
     indexes.sort_by { |name| order.call(name) }.each do |name|
-      if renamed.call(name)
-        run "ALTER INDEX #{name} RENAME TO " \
-            "#{renamed.call(name)}"
-      end
+      run "ALTER INDEX #{name} RENAME TO #{renamed.call(name)}" if renamed.call(name)
     end
 
     tables.each { |old, new| rename_table old, new }

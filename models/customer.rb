@@ -23,8 +23,7 @@ module UprightBench
         broken = if faults.empty?
                    {}
                  else
-                   ways.to_h { |channel, address| [channel, faults[[channel.to_s, address]]] }
-                     .compact
+                   ways.to_h { |channel, address| [channel, faults[[channel.to_s, address]]] }.compact
                  end
         Core::Cards::Address.new(ways: ways, agreed: AGREED.select { |_, column| fields[column] }.keys, faults: broken,
           stopped: !fields[:stopped_on].nil?)

@@ -26,8 +26,7 @@ module UprightBench
         return enum_for(:each_piece, part) unless block_given?
 
         pieces.where(part: part).count.times do |index|
-          yield pieces.where(part: part, sequence: index).get(:bytes)
-            .to_s
+          yield pieces.where(part: part, sequence: index).get(:bytes).to_s
         end
       end
 

@@ -23,8 +23,7 @@ module UprightBench
           return unless unread.any?
 
           where(id: unread).each do |version|
-            @parsed[version.id] ||= Core::Sheets::Parse.new(version.content.to_hash)
-              .call
+            @parsed[version.id] ||= Core::Sheets::Parse.new(version.content.to_hash).call
           end
         end
       end

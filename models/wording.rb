@@ -9,12 +9,8 @@ module UprightBench
 
       # @return [Hash{String=>Core::Cards::Words}] by language; English is always there
       def self.words
-        worded = all.group_by(&:language)
-          .transform_values do |rows|
-          Core::Cards::Words.new(texts: rows.to_h do |row|
-            [row.name.to_sym,
-             row.template]
-          end)
+        worded = all.group_by(&:language).transform_values do |rows|
+          Core::Cards::Words.new(texts: rows.to_h { |row| [row.name.to_sym, row.template] })
         end
         { ENGLISH => Core::Cards::Words.new }.merge(worded)
       end

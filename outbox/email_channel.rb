@@ -33,8 +33,7 @@ module UprightBench
         if @smtp
           send_out(written, from: @return_address || shop.email, to: message.recipient)
         else
-          @drop.put(message.key,
-            written, to: message.recipient, tries: message.tries)
+          @drop.put(message.key, written, to: message.recipient, tries: message.tries)
         end
       end
 

@@ -24,12 +24,7 @@ module UprightBench
         unwanted = StillWanted.new(@messages, today: Config::Zone.date(@at)).call
         letters = Letters.new((@messages - unwanted.keys).map(&:card), shop: @shop)
         outcomes = @messages.to_h do |message|
-          [message, if unwanted.key?(message)
-                      [:withdrawn,
-                       unwanted[message]]
-                    else
-                      deliver(message, letters)
-                    end]
+          [message, unwanted.key?(message) ? [:withdrawn, unwanted[message]] : deliver(message, letters)]
         end
         DB.transaction { write(outcomes) }
       end

@@ -64,12 +64,7 @@ module UprightBench
       def names(machines)
         machines.uniq.group_by { |_, title, _| title }.values.each_with_object({}) do |alike, names|
           alike.each do |id, title, serial_number|
-            names[id] = if alike.one?
-                          title
-                        else
-                          [title, serial_number]
-                            .compact.join(" ")
-                        end
+            names[id] = alike.one? ? title : [title, serial_number].compact.join(" ")
           end
         end
       end

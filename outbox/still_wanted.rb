@@ -19,8 +19,7 @@ module UprightBench
         over = lines_over
         if over.any?
           Models::CardLine.where(Sequel.|(*over.map do |line|
-            Sequel.&(card_id: line[:card_id],
-              due_id: line[:due_id])
+            Sequel.&(card_id: line[:card_id], due_id: line[:due_id])
           end)).update(void: true)
         end
         @messages.to_h { |message| [message, reason(message, over)] }.compact

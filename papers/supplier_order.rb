@@ -35,8 +35,7 @@ module UprightBench
         words("#{@date}, #{@by}", size: 11, height: 28)
         ruled(%w[Number Part Pieces Cost Sum], style: :bold)
         @lines.each do |line|
-          ruled([line[:number], line[:name], line[:pieces].to_s, cost(line[:cost_cents]),
-                 cost(together(line))])
+          ruled([line[:number], line[:name], line[:pieces].to_s, cost(line[:cost_cents]), cost(together(line))])
         end
         known = @lines.filter_map { |line| together(line) }
         ruled(["", "Together, without tax", "", "", @money.call(known.sum)], style: :bold) if known.any?

@@ -133,8 +133,7 @@ module UprightBench
             said = if for_shop
                      { summary: "#{booking.customer.name} brings a machine" }
                    else
-                     { summary: "Bring the " \
-                                "vacuum cleaner to #{shop.name}", place: shop.sender }
+                     { summary: "Bring the vacuum cleaner to #{shop.name}", place: shop.sender }
                    end
             { id: "booking-#{booking.id}", date: booking.drop_off_on, busy: true, **said }
           end

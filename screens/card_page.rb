@@ -17,12 +17,7 @@ module UprightBench
             Services::AnswerCard.call(card, kind: params["kind"].to_s, note: answer_note,
               weeks: params.fetch("weeks", "4"),
               by: Services::Actor.customer_by_card(card), at: now,
-              machine_id: if params["machine_id"]
-                .to_s.empty?
-                            nil
-                          else
-                            id_of(params["machine_id"])
-                          end, drop_off_on: day_named)
+              machine_id: params["machine_id"].to_s.empty? ? nil : id_of(params["machine_id"]), drop_off_on: day_named)
             redirect "/c/#{params['code']}", 303
           rescue Services::Invalid => e
             status 422

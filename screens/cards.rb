@@ -143,8 +143,7 @@ module UprightBench
           words = if week == -1
                     "#{count} overdue: the cards that leave today"
                   else
-                    "#{count} due in the week of " \
-                      "#{day(start)}: the cards that leave until its end"
+                    "#{count} due in the week of #{day(start)}: the cards that leave until its end"
                   end
           { label: label, count: count, overdue: week == -1, href: "/cards?until=#{last.iso8601}", words: words,
             chosen: week == (leaves_until == today ? -1 : (leaves_until - today).to_i / 7) }

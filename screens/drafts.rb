@@ -58,15 +58,13 @@ module UprightBench
       def self.stations(app)
         app.post "/drafts/:id/stations" do
           change(params["at"].to_s) do |edit|
-            edit.put_station(named(params["name"]),
-              after: params["after"].to_s.then { |key| key.empty? ? nil : key })
+            edit.put_station(named(params["name"]), after: params["after"].to_s.then { |key| key.empty? ? nil : key })
           end
         end
 
         app.post "/drafts/:id/stations/:key" do
           change(params["at"].to_s) do |edit|
-            change_row(edit, "stations",
-              params["key"]) { edit.rename_station(params["key"], named(params["name"])) }
+            change_row(edit, "stations", params["key"]) { edit.rename_station(params["key"], named(params["name"])) }
           end
         end
       end

@@ -48,8 +48,7 @@ module UprightBench
           page = Queries::JobPage.new(job, now: now, policies: policies)
           typed = errors.empty? && problem.nil? ? {} : params
           erb :"estimate_page/page", layout: :"card_page/layout",
-            locals: { job: job, page: page, sent: page.sent_estimate, problem: problem,
-                      errors: errors, typed: typed }
+            locals: { job: job, page: page, sent: page.sent_estimate, problem: problem, errors: errors, typed: typed }
         end
 
         # @return [String] the ribbon, with the places that matter in words

@@ -8,12 +8,10 @@ module UprightBench
       # Steps of a job and the service each form calls. `typed` are the request's parameters.
       ACTIONS = {
         "settle" => lambda { |number, typed, by, at|
-          Services::Settle.call(number, **SettleForm.agreed(typed), by: by,
-            at: at)
+          Services::Settle.call(number, **SettleForm.agreed(typed), by: by, at: at)
         },
         "agree" => lambda { |number, typed, by, at|
-          Services::Agree.call(number, **SettleForm.agreed(typed), by: by,
-            at: at)
+          Services::Agree.call(number, **SettleForm.agreed(typed), by: by, at: at)
         },
         "close-up" => lambda { |number, typed, by, at|
           Services::CloseUp.call(number, wet_reason: Note.of(typed["wet_reason"], :wet_reason), by: by, at: at)
@@ -24,8 +22,7 @@ module UprightBench
         },
         "estimate" => ->(number, _, by, at) { Services::SendEstimate.call(number, by: by, at: at) },
         "discount" => lambda { |number, typed, by, at|
-          Services::SetDiscount.call(number, **DiscountForm.taken_off(typed),
-            by: by, at: at)
+          Services::SetDiscount.call(number, **DiscountForm.taken_off(typed), by: by, at: at)
         },
         "sheet" => ->(number, _, by, at) { Services::AdoptSheet.call(number, by: by, at: at) },
         "end" => ->(number, typed, by, at) { Services::EndEarly.call(number, how: typed["how"].to_s, by: by, at: at) }

@@ -46,8 +46,7 @@ module UprightBench
         app.post "/jobs/:number/skips/:position" do |_, position|
           job = job_asked
           save(job, position) do
-            Services::SkipPlace.call(job.number, position, reason: skip_reason, by: person,
-              at: now)
+            Services::SkipPlace.call(job.number, position, reason: skip_reason, by: person, at: now)
           end
         end
 

@@ -69,8 +69,7 @@ module UprightBench
           source = if file.is_a?(Hash) && file[:tempfile]&.size&.positive?
                      file[:tempfile]
                    else
-                     StringIO.new(params["list"]
-                               .to_s)
+                     StringIO.new(params["list"].to_s)
                    end
           Services::KeepPartList.call(source, by: person, at: now)
         rescue Services::Invalid
@@ -110,8 +109,7 @@ module UprightBench
 
         def changed_words(fields)
           fields.map do |field, values|
-            "#{field_words(field)} " \
-              "#{values.map { |value| value_words(field, value) }.join(' → ')}"
+            "#{field_words(field)} #{values.map { |value| value_words(field, value) }.join(' → ')}"
           end.join("; ")
         end
 

@@ -29,8 +29,7 @@ module UprightBench
         # @return [Array<Hash>] the files of a multipart form; an empty file field sends none
         def uploads
           Array(params["pictures"]).grep(Hash).select do |file|
-            file[:tempfile].respond_to?(:path) && !file[:filename]
-              .to_s.empty?
+            file[:tempfile].respond_to?(:path) && !file[:filename].to_s.empty?
           end
         end
       end

@@ -145,8 +145,7 @@ module UprightBench
         # @return [String] as in "clip yes, frame wide"
         def attribute_words(attributes)
           attributes.map do |name, value|
-            "#{name.tr('_', ' ')} " \
-              "#{{ true => 'yes', false => 'no' }.fetch(value, value)}"
+            "#{name.tr('_', ' ')} #{{ true => 'yes', false => 'no' }.fetch(value, value)}"
           end.join(", ")
         end
 
@@ -157,8 +156,7 @@ module UprightBench
         # @return [Array<String>] what a version changed
         def version_changes(version, before)
           if before
-            Core::Sheets::Changes.new(before.content.to_hash, version.content.to_hash)
-              .call.first(MOST_CHANGES)
+            Core::Sheets::Changes.new(before.content.to_hash, version.content.to_hash).call.first(MOST_CHANGES)
           else
             []
           end

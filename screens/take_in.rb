@@ -52,8 +52,7 @@ module UprightBench
 
         def take_in_subject
           ids = %w[machine_id customer_id].to_h do |name|
-            [name.to_sym,
-             params[name].to_s.empty? ? nil : id_of(params[name])]
+            [name.to_sym, params[name].to_s.empty? ? nil : id_of(params[name])]
           end
           Queries::TakeInSubject.new(**ids, fresh: params.key?("new"))
         end

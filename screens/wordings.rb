@@ -88,8 +88,7 @@ module UprightBench
         # @return [Hash{String=>Array<String>}] what a text is => what is wrong with it
         def word_problems(form)
           Core::Cards::Words.new(texts: form.texts).problems.transform_keys do |name|
-            Core::Cards::Texts::ALL.fetch(name)
-              .last
+            Core::Cards::Texts::ALL.fetch(name).last
           end
         end
 

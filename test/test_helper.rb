@@ -74,8 +74,7 @@ class AppTest < Minitest::Test
   # So that what leaves today leaves on whatever day the tests run.
   def always_open
     Services::SavePolicies.call({ "open_hours" => Core::Policies::Week::DAYS.keys.to_h do |day|
-      [day,
-       { "00:00" => "24:00" }]
+      [day, { "00:00" => "24:00" }]
     end, "closed_days" => [] }, by: owner, at: NOW)
   end
 
@@ -124,8 +123,7 @@ class AppTest < Minitest::Test
 
   def do_all(job, at: NOW)
     job.work_items_dataset.where(state: "to_do").each do |one|
-      Services::DoWorkItem.call(job.number, one.id,
-        by: technician, at: at)
+      Services::DoWorkItem.call(job.number, one.id, by: technician, at: at)
     end
   end
 end

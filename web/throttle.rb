@@ -17,8 +17,7 @@ module UprightBench
           request.env["REMOTE_ADDR"] if request.path.match?(CODES)
         end
         Rack::Attack.throttled_responder = lambda { |request|
-          Answer.page(429, request.env,
-            headers: { "retry-after" => "60" })
+          Answer.page(429, request.env, headers: { "retry-after" => "60" })
         }
       end
     end

@@ -31,8 +31,7 @@ module UprightBench
         def check
           @household_factor = household.factor(factors)
           @household_words = if household_factor < 1
-                               format(" × %<factor>.2f (%<why>s)", factor: household_factor,
-                                 why: household.words)
+                               format(" × %<factor>.2f (%<why>s)", factor: household_factor, why: household.words)
                              else
                                ""
                              end

@@ -87,8 +87,7 @@ module UprightBench
           case @name
           when :standout_mm then fresh ? "new bristles stand #{written(fresh)} proud" : limits
           when :length_mm then if @position.measures["length_mm"]
-                                 "the belt of this model is " \
-                                   "#{written(@position.measures['length_mm'])} long"
+                                 "the belt of this model is #{written(@position.measures['length_mm'])} long"
                                else
                                  limits
                                end

@@ -35,8 +35,7 @@ module UprightBench
         def words(part)
           @wanted.filter_map do |side, value|
             if part.measures[side]
-              "#{side.delete_suffix('_mm')} #{written(part.measures[side])} mm for " \
-                "#{written(value)} mm"
+              "#{side.delete_suffix('_mm')} #{written(part.measures[side])} mm for #{written(value)} mm"
             end
           end
         end

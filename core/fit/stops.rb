@@ -63,8 +63,7 @@ module UprightBench
             if wanted == true
               "needs a #{name.tr('_', ' ')}, which this machine lacks"
             else
-              "needs #{name.tr('_', ' ')} " \
-                "#{wanted}"
+              "needs #{name.tr('_', ' ')} #{wanted}"
             end
           end
         end
@@ -76,8 +75,7 @@ module UprightBench
           [if newest
              "no longer made, and none is left: #{newest.name} (#{newest.number}) took its place"
            else
-             "no " \
-               "longer made, and none is left"
+             "no longer made, and none is left"
            end]
         end
       end

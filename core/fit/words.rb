@@ -61,8 +61,7 @@ module UprightBench
           return unless part.pattern
 
           if @wants.in_warranty
-            "pattern part: may end the maker's warranty, the customer must agree by " \
-              "name"
+            "pattern part: may end the maker's warranty, the customer must agree by name"
           else
             "pattern part, not the maker's"
           end

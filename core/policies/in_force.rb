@@ -52,8 +52,7 @@ module UprightBench
         def cards
           Cards::Policy.new(**numbers(*%w[bundle_days follow_up_gap_days most_follow_ups]),
                             lead_days_by_channel: Cards::Channels::ORDER.to_h do |channel|
-                              [channel,
-                               self["#{channel}_lead_days"]]
+                              [channel, self["#{channel}_lead_days"]]
                             end)
         end
 

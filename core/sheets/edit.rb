@@ -54,8 +54,7 @@ module UprightBench
         # @param fields [Hash{String=>Object}] replaces all but the key; nil and empty ones are left out
         def position(key, fields)
           kept = fields.reject do |_, value|
-            value.nil? || value == false ||
-              (value.respond_to?(:empty?) && value.empty?)
+            value.nil? || value == false || (value.respond_to?(:empty?) && value.empty?)
           end
           change("positions", key) { |row| { "key" => row.fetch("key"), **kept } }
         end

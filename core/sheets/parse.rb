@@ -80,8 +80,7 @@ module UprightBench
           fields[:kind] = row["kind"].to_sym
           fields[:water] = row["water"].to_sym if row["water"]
           Position.new(**fields, tasks: map("tasks", row, path) { |task, inner| task(task, row, inner) }.compact,
-            fasteners: map("fasteners", row, path) { |held, _| Fastener.new(**symbols(held)) }
-              .compact)
+            fasteners: map("fasteners", row, path) { |held, _| Fastener.new(**symbols(held)) }.compact)
         end
 
         def task(row, position, path)

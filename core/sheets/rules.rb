@@ -55,15 +55,13 @@ module UprightBench
 
         def unique_stations
           repeated(@sheet.stations, &:key).map do |station|
-            say("station #{station.key} stands twice", "stations",
-              @sheet.stations.index(station))
+            say("station #{station.key} stands twice", "stations", @sheet.stations.index(station))
           end
         end
 
         def unique_positions
           repeated(@sheet.positions, &:key).map do |position|
-            say("position #{position.key} stands twice",
-              *at(position))
+            say("position #{position.key} stands twice", *at(position))
           end
         end
 
@@ -77,8 +75,7 @@ module UprightBench
           @sheet.positions.flat_map do |position|
             named = { "behind" => position.behind, "never_without" => [position.never_without].compact }
             named.flat_map do |field, keys|
-              keys.reject { |key| @sheet.position?(key) }
-                .map { |key| say("no position #{key}", *at(position), field) }
+              keys.reject { |key| @sheet.position?(key) }.map { |key| say("no position #{key}", *at(position), field) }
             end
           end
         end
@@ -107,8 +104,7 @@ module UprightBench
         def never_stacked
           shared.flat_map do |here|
             here.select(&:alone).map do |one|
-              say("#{one.key} must not be stacked with " \
-                  "#{(here - [one]).map(&:key).join(', ')}", *at(one), "alone")
+              say("#{one.key} must not be stacked with #{(here - [one]).map(&:key).join(', ')}", *at(one), "alone")
             end
           end
         end
@@ -136,12 +132,7 @@ module UprightBench
             clock = @sheet.position?(key) && @sheet.position(key).tasks.flat_map(&:clocks)
               .find { |counted| counted.kind == :count && counted.of == "bags" }
             bags = kit.contains.sum do |other, pieces|
-              if @sheet.position?(other) && @sheet.position(other)
-                  .kind == :bag
-                pieces
-              else
-                0
-              end
+              @sheet.position?(other) && @sheet.position(other).kind == :bag ? pieces : 0
             end
             next unless clock && bags.positive? && bags != clock.limit * kit.contains[key]
 

@@ -61,15 +61,11 @@ module UprightBench
           amounts: [->(value) { value.is_a?(Hash) && value.values.all? { |one| amount?(one) } },
                     "must be an object of numbers above 0"],
           counts: [lambda { |value|
-            value.is_a?(Hash) && value.any? &&
-              value.values.all? { |one| one.is_a?(Integer) && one.positive? }
+            value.is_a?(Hash) && value.any? && value.values.all? { |one| one.is_a?(Integer) && one.positive? }
           },
                    "must be an object of whole numbers above 0"],
           attributes: [lambda { |value|
-            value.is_a?(Hash) && value.values.all? do |one|
-              [true, false]
-                .include?(one) || words?(one)
-            end
+            value.is_a?(Hash) && value.values.all? { |one| [true, false].include?(one) || words?(one) }
           },
                        "must be an object of words, true or false"]
         }.freeze
@@ -81,11 +77,8 @@ module UprightBench
         # @param path [Array] of `data`
         # @return [Array<Problem>]
         def problems(data, spec, path)
-          missing = spec.filter_map do |key, (_, needed)|
-            key if needed && !data.key?(key)
-          end.map do |key|
-            Problem.new(path: path,
-              words: "#{key} is missing")
+          missing = spec.filter_map { |key, (_, needed)| key if needed && !data.key?(key) }.map do |key|
+            Problem.new(path: path, words: "#{key} is missing")
           end
           missing + data.filter_map do |key, value|
             what, = spec[key]

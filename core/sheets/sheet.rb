@@ -56,8 +56,7 @@ module UprightBench
         def check
           @by_key = positions.to_h { |position| [position.key, position] }.freeze
           @by_station = positions.group_by(&:station).transform_values do |here|
-            (here.reject(&:beside) +
-                      here.select(&:beside)).freeze
+            (here.reject(&:beside) + here.select(&:beside)).freeze
           end.freeze
           problems = Rules.new(self).problems
           raise Invalid, problems if problems.any?

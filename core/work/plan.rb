@@ -37,8 +37,7 @@ module UprightBench
         # Two that must never be without each other: where one is missing, it is fitted.
         def together(missing)
           partners = @sheet.positions.select do |place|
-            place.never_without && missing.include?(place.never_without) &&
-              !missing.include?(place.key)
+            place.never_without && missing.include?(place.never_without) && !missing.include?(place.key)
           end
           partners.to_h do |place|
             reason = "Nothing is fitted here, and #{place.name.downcase} must never be without it."

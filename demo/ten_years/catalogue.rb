@@ -10,6 +10,7 @@ module UprightBench
         PARTS = 20_000
         RULES_A_PART = 10
         MAKERS = 60
+        NEVER_STOCKED = 7 # of so many parts, one
 
         # @param by [Integer] a person's id
         # @param share [Float] less makes a smaller one
@@ -28,7 +29,8 @@ module UprightBench
            table(:parts, %i[id number name kind measures price_cents life_months created_by],
              @parts) { |row| part(row) },
            table(:fit_rules, %i[part_id position model_title], @parts) { |row| rules(row) },
-           table(:stock_levels, %i[part_id pieces], @parts) { |row| "#{@first[:parts] + row}\t#{row % 7}\n" }]
+           table(:stock_moves, %i[part_id pieces kind moved_by], @parts) { |row| received(row) },
+           table(:stock_levels, %i[part_id pieces], @parts) { |row| never_stocked(row) }]
         end
 
         # The customers' machines become machines of all these models: of one with the same places.
@@ -38,8 +40,7 @@ module UprightBench
             .order(:current_version_id).select_map(:id)
           own.each_with_index do |sheet_id, at|
             Models::Machine.where(sheet_id: sheet_id).where(Sequel.lit("id % 2 = 0"))
-              .update(sheet_id: (Sequel.lit("(id / 2) % ?", alike) * @contents.size) + @first[:sheets] +
-                           at)
+              .update(sheet_id: (Sequel.lit("(id / 2) % ?", alike) * @contents.size) + @first[:sheets] + at)
           end
         end
 
@@ -84,6 +85,16 @@ module UprightBench
           "#{@first[:parts] + row}\t#{format('X%<row>06d', row: row)}\t#{place(row)['name']}, " \
             "#{maker(row)}\t#{place(row)['kind']}\t" \
             "#{JSON.generate(sizes)}\t#{500 + (row % 4000)}\t12\t#{@by}\n"
+        end
+
+        # Some of most parts, which the database counts into the level; none of every seventh.
+        def received(row)
+          pieces = row % NEVER_STOCKED
+          pieces.zero? ? "" : "#{@first[:parts] + row}\t#{pieces}\treceived\t#{@by}\n"
+        end
+
+        def never_stocked(row)
+          (row % NEVER_STOCKED).zero? ? "#{@first[:parts] + row}\t0\n" : ""
         end
 
         def rules(row)

@@ -64,8 +64,7 @@ module UprightBench
         # @return [Date] of the machine's last job
         def last_day(machine)
           @last_days ||= Array.new(@machines).tap do |days|
-            ((jobs - @machines)...jobs)
-              .each { |job| days[machine_of(job)] = day_of(job) }
+            ((jobs - @machines)...jobs).each { |job| days[machine_of(job)] = day_of(job) }
           end
           @last_days.fetch(machine)
         end

@@ -73,8 +73,7 @@ module UprightBench
 
         def jobs
           table(:jobs, JOB, lines(@plan.jobs) do |row|
-            job(row, @plan.machine_of(row), @plan.day_of(row),
-              @plan.staff[row % @plan.staff.size].first)
+            job(row, @plan.machine_of(row), @plan.day_of(row), @plan.staff[row % @plan.staff.size].first)
           end)
         end
 
@@ -90,8 +89,7 @@ module UprightBench
         def seen_in(job)
           places = @seen.fetch(@plan.sheet_of(@plan.machine_of(job)).id)
           Array.new(FINDINGS_A_JOB) do |index|
-            places[(index + job) % places.size]
-              .then { |variants| variants[(job / 7) % variants.size] }
+            places[(index + job) % places.size].then { |variants| variants[(job / 7) % variants.size] }
           end
         end
 

@@ -14,8 +14,7 @@ module UprightBench
           if share
             "#{@position.name}, #{state}, runs #{share.floor} % of its time when new"
           else
-            "#{@position.name}, " \
-              "#{state}"
+            "#{@position.name}, #{state}"
           end
         end
 

@@ -60,8 +60,7 @@ module UprightBench
           end
           hand = if dial
                    at(dial, DIAL[:r] - 4).then do |tip|
-                     Svg.tag(:line, x1: DIAL[:x], y1: DIAL[:y] + 5, x2: tip[:x],
-                       y2: tip[:y], class: "gauge-hand")
+                     Svg.tag(:line, x1: DIAL[:x], y1: DIAL[:y] + 5, x2: tip[:x], y2: tip[:y], class: "gauge-hand")
                    end
                  else
                    ""

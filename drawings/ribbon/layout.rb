@@ -70,8 +70,7 @@ module UprightBench
           step = (@form[:width] - (2 * EDGE)) / stations.sum { |station| slots(station) }.to_f
           left = EDGE.to_f
           drawn = stations.map do |station|
-            draw_station(station, left, step, top)
-              .tap { left += step * slots(station) }
+            draw_station(station, left, step, top).tap { left += step * slots(station) }
           end
           [band(top, index.zero?, index == count - 1), drawn]
         end
@@ -84,8 +83,7 @@ module UprightBench
           start = first ? "M2 #{y + half + 9}L#{EDGE + 12} #{y + half}" : "M0 #{y + half}"
           back = first ? "L#{EDGE + 12} #{y - half}L2 #{y - half - 9}z" : "L0 #{y - half}z"
           finish = if last
-                     "L#{right} #{y + half}L#{@form[:width] - 2} #{y}L#{right} " \
-                       "#{y - half}"
+                     "L#{right} #{y + half}L#{@form[:width] - 2} #{y}L#{right} #{y - half}"
                    else
                      "L#{@form[:width]} #{y + half}V#{y - half}"
                    end

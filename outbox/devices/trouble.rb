@@ -24,12 +24,10 @@ module UprightBench
         # @raise [ArgumentError] when the setting says something else
         def self.for(channel, settings)
           said = settings.device_trouble.to_s.split(";").to_h do |part|
-            part.split(":", 2).map(&:strip).push("")
-              .first(2)
+            part.split(":", 2).map(&:strip).push("").first(2)
           end
           new(said.fetch(channel, "").split(",").to_h do |part|
-            percent(part,
-              channel == "email" ? KINDS : KINDS - %w[return])
+            percent(part, channel == "email" ? KINDS : KINDS - %w[return])
           end)
         end
 

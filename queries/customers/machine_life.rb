@@ -33,13 +33,9 @@ module UprightBench
       def place(place)
         Place.new(name: place.name, fitted: fittings.fetch(place.key, [])
           .map { |fitting| [fitting.fitted_on, fitting.removed_on] },
-          done: done.fetch(place.key, []).map do |item|
-            [Config::Zone.date(item.done_at),
-             "#{item.action} done"]
-          end,
+          done: done.fetch(place.key, []).map { |item| [Config::Zone.date(item.done_at), "#{item.action} done"] },
           found: found.fetch(place.key, []).map do |finding|
-            [Config::Zone.date(finding.found_at),
-             "found: #{finding.reason}"]
+            [Config::Zone.date(finding.found_at), "found: #{finding.reason}"]
           end, due: due(place.key))
       end
 

@@ -64,8 +64,7 @@ module UprightBench
           if open.empty?
             {}
           else
-            Services::FitFor.new(sheet, machine, today: Config::Zone.date(@now), smell: smell,
-              job: @job).call(open)
+            Services::FitFor.new(sheet, machine, today: Config::Zone.date(@now), smell: smell, job: @job).call(open)
           end
         end
       end

@@ -30,8 +30,7 @@ module UprightBench
 
         def self.typed_from(customer)
           TEXTS.to_h { |name| [name.to_s, customer[name]] }.merge(BOXES.to_h do |name|
-            [name.to_s,
-             customer[name] ? "1" : nil]
+            [name.to_s, customer[name] ? "1" : nil]
           end)
             .merge("lock_version" => customer.lock_version.to_s)
         end

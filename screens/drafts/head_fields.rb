@@ -43,8 +43,7 @@ module UprightBench
         # @return [String] as it is typed
         def write_kits(kits)
           (kits || []).map do |kit|
-            "#{kit['name']}: " \
-              "#{kit['contains'].map { |key, pieces| "#{pieces} #{key}" }.join(', ')}"
+            "#{kit['name']}: #{kit['contains'].map { |key, pieces| "#{pieces} #{key}" }.join(', ')}"
           end.join("\n")
         end
 

@@ -40,8 +40,7 @@ module UprightBench
 
         def fasteners(typed)
           held = Typed.rows(typed).reject do |row|
-            row.values_at("count", "driver")
-              .all? { |text| text.to_s.strip.empty? }
+            row.values_at("count", "driver").all? { |text| text.to_s.strip.empty? }
           end
           held.map do |row|
             { "count" => Typed.number(row["count"]) || 1, "driver" => Typed.words(row["driver"]) || "",
@@ -57,8 +56,7 @@ module UprightBench
           if given.to_s.empty? || usual.keys.map(&:to_s).include?(given.to_s)
             usual
           else
-            usual.merge(given => "#{given} " \
-                                 "turns")
+            usual.merge(given => "#{given} turns")
           end
         end
 

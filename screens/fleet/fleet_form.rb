@@ -51,8 +51,7 @@ module UprightBench
           known = Queries::FleetMachines.known(machines.map { |machine| machine[:serial_number] })
           sheets = Queries::FleetMachines.sheets_by_title
           machines.filter_map do |machine|
-            row(machine, sheets["#{machine[:maker]} #{machine[:model]}".downcase],
-              known)
+            row(machine, sheets["#{machine[:maker]} #{machine[:model]}".downcase], known)
           end
         rescue Formats::Malformed => e
           add(list: e.problems)
@@ -73,8 +72,7 @@ module UprightBench
           which = if machine
                     { machine_id: machine.id }
                   else
-                    { machine: { sheet_id: sheet.id,
-                                 **listed.slice(:serial_number, :bought_on) } }
+                    { machine: { sheet_id: sheet.id, **listed.slice(:serial_number, :bought_on) } }
                   end
           which.merge(complaint: listed[:complaint] || values[:complaint] || "",
             hours_per_week: listed[:hours_per_week])

@@ -60,12 +60,7 @@ module UprightBench
 
         def attributes(more)
           more.compact.map do |key, value|
-            if value == true
-              key.to_s
-            else
-              %(#{key.to_s.tr('_',
-                '-')}="#{::Rack::Utils.escape_html(value.to_s)}")
-            end
+            value == true ? key.to_s : %(#{key.to_s.tr('_', '-')}="#{::Rack::Utils.escape_html(value.to_s)}")
           end.join(" ")
         end
       end

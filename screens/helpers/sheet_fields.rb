@@ -48,8 +48,7 @@ module UprightBench
         # @param choices [Hash{String=>Object}] value => words
         def row_select(list, at, name, label, choices, row)
           options = choices.map do |value, words|
-            %(<option value="#{h(value)}"#{' selected' if row[name].to_s ==
-            value.to_s}>#{h(words)}</option>)
+            %(<option value="#{h(value)}"#{' selected' if row[name].to_s == value.to_s}>#{h(words)}</option>)
           end
           %(<select class="form-select" id="#{row_id(list, at,
             name)}" name="#{list}[#{at}][#{name}]" aria-label="#{h(label)}">#{options.join}</select>)

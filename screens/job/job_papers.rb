@@ -32,8 +32,7 @@ module UprightBench
           parts = items.map { |item| tray(item) } + items.flat_map { |item| item.goes_back.to_a }
             .map { |name| goes_back(name) }
           accessories = Core::Intake::Accessories.words(@page.accessories.to_h do |accessory|
-            [accessory.name,
-             accessory.pieces_in]
+            [accessory.name, accessory.pieces_in]
           end)
           Papers::TrayLabel.new(number: @job.number, machine: "#{@page.sheet.title}, #{@page.customer.name}",
             came_with: accessories, parts: parts).render
@@ -136,8 +135,7 @@ module UprightBench
           if sent
             "Not agreed yet. These prices hold until #{@words.day(sent.valid_until)}."
           else
-            "Not agreed yet. " \
-              "Today's prices."
+            "Not agreed yet. Today's prices."
           end
         end
 

@@ -17,14 +17,12 @@ module UprightBench
           raise Services::Invalid, { field => ["This is no text. Type it again."] } unless text.is_a?(String)
           if text.length > MOST
             raise Services::Invalid, { field => [
-              "This is too long: at most #{MOST} letters. You typed " \
-              "#{text.length}."
+              "This is too long: at most #{MOST} letters. You typed #{text.length}."
             ] }
           end
           if text.include?(Form::UNREADABLE)
             raise Services::Invalid, { field => [
-              "Some signs could not be read; they stand as #{Form::UNREADABLE}. " \
-              "Type them again."
+              "Some signs could not be read; they stand as #{Form::UNREADABLE}. Type them again."
             ] }
           end
 

@@ -101,8 +101,7 @@ module UprightBench
           if stay.dry?(now)
             "#{where}, dry. Give it to them with the machine."
           else
-            "#{where}, wet until " \
-              "#{moment(stay.dry_at)}. They can fetch it later, or it stays here for next time."
+            "#{where}, wet until #{moment(stay.dry_at)}. They can fetch it later, or it stays here for next time."
           end
         end
 

@@ -61,8 +61,7 @@ module UprightBench
         def wash
           drying = @page.drying(@item)
           why = if drying.dries?
-                  "dries #{format('%g', drying.hours)} h: " \
-                    "#{drying.reasons.join('; ')}"
+                  "dries #{format('%g', drying.hours)} h: #{drying.reasons.join('; ')}"
                 else
                   drying.reasons.first
                 end

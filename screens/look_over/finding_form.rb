@@ -31,12 +31,7 @@ module UprightBench
         def self.written(position, observed, unit:)
           fields = Core::Findings::KINDS.fetch(position.kind)
           observed.to_h do |name, value|
-            [name, if value && fields[name]
-                     fields.fetch(name)
-                       .typed(value, unit: unit)
-                   else
-                     value
-                   end]
+            [name, value && fields[name] ? fields.fetch(name).typed(value, unit: unit) : value]
           end
         end
 

@@ -97,8 +97,7 @@ module UprightBench
         # @return [Array<RowField>]
         def fields
           Core::Findings.fields(@place).map do |name, field|
-            RowField.new(self, name, field, shown[name],
-              unit: @walk.policy.length_unit)
+            RowField.new(self, name, field, shown[name], unit: @walk.policy.length_unit)
           end
         end
 

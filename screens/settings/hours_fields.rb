@@ -23,9 +23,7 @@ module UprightBench
         # @return [Hash{Symbol=>Array<String>}] what is wrong, by day
         def problems(typed)
           rows(typed).filter_map do |day, stretches|
-            problem(stretches).then do |words|
-              [:"hours_#{day}", [words]] if words
-            end
+            problem(stretches).then { |words| [:"hours_#{day}", [words]] if words }
           end.to_h
         end
 

@@ -15,13 +15,11 @@ module UprightBench
               if policy.optional?
                 optional(policy.key.to_sym).maybe(type, **limits)
               else
-                required(policy.key.to_sym)
-                  .filled(type, **limits)
+                required(policy.key.to_sym).filled(type, **limits)
               end
             end
             TABLE.choices.each do |policy|
-              required(policy.key.to_sym)
-                .filled(:string, included_in?: policy.options.keys)
+              required(policy.key.to_sym).filled(:string, included_in?: policy.options.keys)
             end
           end
         end

@@ -12,8 +12,7 @@ module UprightBench
         def text(params)
           file = params["file"]
           text = if file.is_a?(Hash) && file[:tempfile].respond_to?(:read)
-                   file[:tempfile]
-                     .read(Formats::SheetFile::MOST_BYTES + 1).to_s
+                   file[:tempfile].read(Formats::SheetFile::MOST_BYTES + 1).to_s
                  else
                    params["pasted"].to_s
                  end

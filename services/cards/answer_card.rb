@@ -38,8 +38,7 @@ module UprightBench
         @weeks = if weeks.to_s.match?(/\A\d{1,3}\z/) && weeks.to_i.between?(1, MOST_WEEKS)
                    weeks.to_i
                  else
-                   raise(Invalid,
-                     { weeks: ["Choose when we may write again."] })
+                   raise(Invalid, { weeks: ["Choose when we may write again."] })
                  end
         @machine_id = machine_id
         @drop_off_on = drop_off_on

@@ -31,10 +31,7 @@ module UprightBench
       # @return [Hash{String=>Core::Stats::Wilson}] of first cards, in LEADS' order
       def by_lead
         found = shares(all.select { |row| row[:attempt] == 1 }) do |row|
-          LEADS.keys.compact.find do |days|
-            row[:ahead] &&
-              row[:ahead] >= days
-          end
+          LEADS.keys.compact.find { |days| row[:ahead] && row[:ahead] >= days }
         end
         LEADS.filter_map { |days, words| [words, found[days]] if found[days] }.to_h
       end
@@ -58,8 +55,7 @@ module UprightBench
 
       def shares(rows, &key)
         rows.group_by(&key).transform_values do |alike|
-          Core::Stats::Wilson.new(hits: alike.sum { |row| row[:came] },
-            tries: alike.sum { |row| row[:cards] })
+          Core::Stats::Wilson.new(hits: alike.sum { |row| row[:came] }, tries: alike.sum { |row| row[:cards] })
         end
       end
 

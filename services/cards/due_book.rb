@@ -66,8 +66,7 @@ module UprightBench
       def often_enough
         Models::Due.running.where(may_card: true).where(Sequel[:due_on] <= @until_on + @policy.longest_lead_days)
           .where(Sequel[:attempts] > @policy.most_follow_ups)
-          .join(:machines, id: :machine_id).get(Sequel.function(:count, Sequel[:machines][:customer_id])
-                   .distinct)
+          .join(:machines, id: :machine_id).get(Sequel.function(:count, Sequel[:machines][:customer_id]).distinct)
       end
 
       private
@@ -146,10 +145,7 @@ module UprightBench
         @faults ||= begin
           noted = @customer_ids ? Models::ChannelFault.where(customer_id: @customer_ids) : Models::ChannelFault.dataset
           noted.all.group_by(&:customer_id).transform_values do |rows|
-            rows.to_h do |fault|
-              [[fault.channel,
-                fault.address], fault.reason]
-            end
+            rows.to_h { |fault| [[fault.channel, fault.address], fault.reason] }
           end
         end
       end

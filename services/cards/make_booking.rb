@@ -26,8 +26,7 @@ module UprightBench
         open_day = Policies.now.schedule.open_day(on)
         unless open_day == on
           raise Invalid, { drop_off_on: [
-            "We are closed on #{on.strftime('%-d %B')}; the next open day is " \
-            "#{open_day.strftime('%-d %B')}."
+            "We are closed on #{on.strftime('%-d %B')}; the next open day is #{open_day.strftime('%-d %B')}."
           ] }
         end
 

@@ -76,8 +76,7 @@ module UprightBench
       def fill(cards, customers)
         DB[:card_lines].import(LINE, cards.flat_map { |id, bundle| lines(id, bundle) })
         DB[:messages].import(MESSAGE, cards.map do |id, bundle|
-          message(id, bundle,
-            customers.fetch(bundle.customer_id))
+          message(id, bundle, customers.fetch(bundle.customer_id))
         end)
         DB[:events].import(EVENT, cards.map { |id, bundle| event(id, bundle) })
       end

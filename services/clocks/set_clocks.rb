@@ -38,8 +38,7 @@ module UprightBench
 
       def call(done, why)
         begun, going_on = tasks.partition do |place, task|
-          open_at(place, task).nil? || done.fetch(place.key, [])
-            .include?(task.action)
+          open_at(place, task).nil? || done.fetch(place.key, []).include?(task.action)
         end
         self.class.close(begun.filter_map { |place, task| open_at(place, task) }, "done", @on)
         Models::Due.dataset.multi_insert(begun.map { |place, task| first_or_next(place, task, done) })

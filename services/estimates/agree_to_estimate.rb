@@ -31,8 +31,7 @@ module UprightBench
         if @job.estimated?
           Settle.call(@job.number, **@agreed, by: @by, at: @at)
         else
-          Agree.call(@job.number, **@agreed,
-            by: @by, at: @at)
+          Agree.call(@job.number, **@agreed, by: @by, at: @at)
         end
         @job.refresh
       end

@@ -13,8 +13,7 @@ module UprightBench
       # @return [Free, nil]
       def self.of(job, items)
         places = items.select do |item|
-          item.action == "replace" && item.part_id && item.state != "left" &&
-            !item.covered
+          item.action == "replace" && item.part_id && item.state != "left" && !item.covered
         end.map(&:position)
         return if places.empty?
 

@@ -40,8 +40,7 @@ module UprightBench
           lines: Sequel.pg_jsonb(quote.lines.map(&:to_h)),
           net_cents: quote.net_cents, tax_cents: quote.tax_cents,
           total_cents: quote.total_cents,
-          ends_warranty: Sequel.pg_array(Quotes.ends_warranty(@job, @items,
-            today: @today), :text),
+          ends_warranty: Sequel.pg_array(Quotes.ends_warranty(@job, @items, today: @today), :text),
           valid_until: valid_until, sent_by: @by.id, sent_at: @at)
         History.note("sent estimate", @job, by: @by, at: @at, job: @job,
           data: { total_cents: quote.total_cents, valid_until: valid_until.iso8601 })

@@ -23,8 +23,7 @@ module UprightBench
 
       def self.refuse_known(sheet)
         raise Invalid, { serial_number: [
-          "A #{sheet.title} with this serial number is on file already. Find it by " \
-          "that number."
+          "A #{sheet.title} with this serial number is on file already. Find it by that number."
         ] }
       end
       private_class_method :refuse_known

@@ -26,8 +26,7 @@ module UprightBench
       # Sent twice at once, the second waits, and its answer is the first's.
       def call
         Constraint.told("jobs_one_open_per_machine" => lambda {
-          raise Refused,
-            "Somebody else took this machine in just now."
+          raise Refused, "Somebody else took this machine in just now."
         }) do
           DB.transaction do
             OneAtATime.wait("take-in", @input.fetch(:request_key))

@@ -107,15 +107,13 @@ module UprightBench
         looked_at = Models::Finding.where(job_id: @job.id).select_map(:position)
           .to_h { |position| [position, LOOKED_AT] }
         looked_at.merge(done.to_h do |item|
-          [item.position,
-           item.own_spare ? OWN_SPARE : DONE_BY.fetch(item.action.to_sym, LOOKED_AT)]
+          [item.position, item.own_spare ? OWN_SPARE : DONE_BY.fetch(item.action.to_sym, LOOKED_AT)]
         end)
       end
 
       def indicators
         Models::Finding.where(job_id: @job.id).all.to_h do |finding|
-          [finding.position,
-           finding.seen[:indicator_percent]]
+          [finding.position, finding.seen[:indicator_percent]]
         end.compact
       end
 

@@ -14,8 +14,7 @@ module UprightBench
           missing = count_out(job, counted_out)
           if missing.any? && note.empty?
             raise Invalid, { missing_note: [
-              "Missing: #{Core::Intake::Accessories.words(missing)}. Give it back, or " \
-              "write where it is."
+              "Missing: #{Core::Intake::Accessories.words(missing)}. Give it back, or write where it is."
             ] }
           end
 
@@ -27,8 +26,7 @@ module UprightBench
       def self.count_out(job, counted_out)
         came = job.accessories.to_h { |accessory| [accessory.name, accessory.pieces_in] }
         job.accessories.each do |accessory|
-          accessory.update(pieces_out: counted_out.fetch(accessory.name, 0)
-            .clamp(0, accessory.pieces_in))
+          accessory.update(pieces_out: counted_out.fetch(accessory.name, 0).clamp(0, accessory.pieces_in))
         end
         Core::Intake::Accessories.new(came).missing(counted_out)
       end

@@ -35,10 +35,7 @@ module UprightBench
       # @raise [NotFound] when there is nothing to print
       def self.maker(kind, arguments)
         kinds.fetch(kind).new(**arguments.transform_keys(&:to_sym)).tap do |maker|
-          if maker.pages.zero?
-            raise NotFound, "There is " \
-                            "nothing to print."
-          end
+          raise NotFound, "There is nothing to print." if maker.pages.zero?
         end
       end
 

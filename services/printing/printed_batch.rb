@@ -24,8 +24,7 @@ module UprightBench
         found = slice(cards.order(:id).eager(:customer), part, rows_a_page: on_a_sheet)
         letters = Outbox::Letters.new(found, shop: shop)
         Papers::CardSheet.new(cards: found.map do |card|
-          { letter: letters.of(card),
-            address: card.customer.recipient("post") }
+          { letter: letters.of(card), address: card.customer.recipient("post") }
         end, sender: shop.sender, style: style, sheet: @sheet)
       end
 
@@ -42,8 +41,7 @@ module UprightBench
 
       def style
         @style ||= Policies.now.then do |policies|
-          Papers::PostCard::Style.of("card_size" => policies["card_size"],
-            "card_layout" => policies["card_layout"])
+          Papers::PostCard::Style.of("card_size" => policies["card_size"], "card_layout" => policies["card_layout"])
         end
       end
     end

@@ -26,8 +26,7 @@ module UprightBench
       def paper(part)
         found = slice(labelled.order(:number), part)
         Papers::ShelfLabel.new(shop: shop_line, labels: found.map do |one|
-          { name: one.name, number: one.number,
-            price: Core::Money::Amount.words(one.price_cents) }
+          { name: one.name, number: one.number, price: Core::Money::Amount.words(one.price_cents) }
         end)
       end
 

@@ -10,8 +10,7 @@ module UprightBench
       def self.tag(job, today:)
         came_in = Core::Units::Day.words(Config::Zone.date(job.taken_in_at))
         stands = if job.promise_at
-                   "ready " \
-                     "#{Core::Units::Moment.words(Config::Zone.local(job.promise_at), today: today)}"
+                   "ready #{Core::Units::Moment.words(Config::Zone.local(job.promise_at), today: today)}"
                  else
                    "in #{came_in}"
                  end

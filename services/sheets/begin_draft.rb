@@ -29,8 +29,7 @@ module UprightBench
         content = if relative
                     copy(relative, maker, model)
                   else
-                    Core::Sheets::Starter.content(kind: kind, maker: maker,
-                      model: model)
+                    Core::Sheets::Starter.content(kind: kind, maker: maker, model: model)
                   end
         Permissions.check!(Permissions.of_sheets(content), by)
         Core::Sheets::Parse.new(content).call

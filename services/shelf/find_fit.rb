@@ -67,8 +67,7 @@ module UprightBench
 
       def named(rows, column)
         @text.split.first(6).reduce(rows) do |found, word|
-          found.where(plain(column)
-          .like(plain("%#{DB.dataset.escape_like(word)}%")))
+          found.where(plain(column).like(plain("%#{DB.dataset.escape_like(word)}%")))
         end
       end
 

@@ -66,8 +66,7 @@ module UprightBench
         @by = by
         @at = at
         @suppliers = changes.suppliers.merge(changes.new_suppliers.to_h do |name|
-          [name,
-           Models::Supplier.create(name: name).id]
+          [name, Models::Supplier.create(name: name).id]
         end)
       end
 
@@ -110,8 +109,7 @@ module UprightBench
         known = Models::Part.where(number: wanted.filter_map { |change| change.fields[:successor].last })
           .select_hash(:number, :id)
         wanted.each do |change|
-          Models::Part.where(id: ids.fetch(change.number))
-            .update(successor_id: known[change.fields[:successor].last])
+          Models::Part.where(id: ids.fetch(change.number)).update(successor_id: known[change.fields[:successor].last])
         end
       end
 

@@ -12,8 +12,7 @@ module UprightBench
         supplier.update(learned_lead_days: learned(supplier.lead_days,
           Sequel[:supplier_orders][:supplier_id] => supplier.id))
         parts.uniq.sort_by(&:id).each do |part|
-          part.update(learned_lead_days: learned(part.lead_days ||
-          supplier.lead_days, part_id: part.id))
+          part.update(learned_lead_days: learned(part.lead_days || supplier.lead_days, part_id: part.id))
         end
       end
 

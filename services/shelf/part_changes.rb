@@ -91,8 +91,7 @@ module UprightBench
         missing = change.new? ? NEEDED.reject { |field| change.fields.dig(field, 1) } : []
         return unless missing.any?
 
-        say(change, "#{change.number} is not on file, and a new part needs " \
-                    "#{missing.join(' and ').sub('_cents', '')}")
+        say(change, "#{change.number} is not on file, and a new part needs #{missing.join(' and ').sub('_cents', '')}")
       end
 
       def successor(change)

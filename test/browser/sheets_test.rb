@@ -36,9 +36,7 @@ class SheetsBrowserTest < BrowserTest
     find_by_id("material").click
     press [:Control, "a"], "felt", :Tab, "7", :Tab, "90", :Tab
     wait_for("all three") do
-      place("pre-filter").then { |one| [one.material, one.minutes, one.refit_order] } == [
-        "felt", 7, 90
-      ]
+      place("pre-filter").then { |one| [one.material, one.minutes, one.refit_order] } == ["felt", 7, 90]
     end
 
     assert_field "minutes", with: "7"

@@ -53,8 +53,7 @@ class StoryTest < BrowserTest
     assert_text "Something went wrong"
     COMPLAINTS.clear # of the 500
     DB.transaction(savepoint: true) do
-      Models::Customer.create(name: "Quenby Test", phone: "555-0177", email: "x" * 300,
-        created_by: owner.id)
+      Models::Customer.create(name: "Quenby Test", phone: "555-0177", email: "x" * 300, created_by: owner.id)
     end
   rescue Sequel::Error => e
     Config::Report.error(e)
@@ -179,8 +178,7 @@ class StoryTest < BrowserTest
       assert_text "HD-3020: does not fit, has no twist lock"
     end
     within("#item-#{item(job, 'pre-filter').id}") do
-      find("button", text: "New one now: Pre-motor filter, Dart M")
-        .click
+      find("button", text: "New one now: Pre-motor filter, Dart M").click
     end
 
     assert_css "#item-#{item(job, 'pre-filter').id} .part-chosen", text: "HD-2010"

@@ -219,8 +219,7 @@ class WalkBrowserTest < BrowserTest
     @server = Process.spawn({ "PORT" => @port.to_s, **env }, "bundle", "exec", "puma", "-C", "config/puma.rb",
       chdir: TestDatabase::ROOT, pgroup: true, %i[out err] => File::NULL)
     wait_for("the server") do
-      TCPSocket.open("127.0.0.1", @port)
-        .close || true
+      TCPSocket.open("127.0.0.1", @port).close || true
     rescue StandardError
       false
     end

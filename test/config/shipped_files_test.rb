@@ -24,8 +24,7 @@ class ShippedFilesTest < AppTest
   def test_no_page_names_another_host
     files = Dir.glob("{screens/**/*.erb,public/*.{css,js},web/*.rb}", base: TestDatabase::ROOT)
     strangers = files.flat_map do |file|
-      File.read(File.join(TestDatabase::ROOT, file))
-        .scan(%r{(?:src|href|url\()\s*=?\s*["'(]?\s*(https?:)?//[^"')\s]+})
+      File.read(File.join(TestDatabase::ROOT, file)).scan(%r{(?:src|href|url\()\s*=?\s*["'(]?\s*(https?:)?//[^"')\s]+})
     end
 
     assert_empty strangers

@@ -23,6 +23,11 @@ class TenYearsTest < CommittedTest
       before.to_h { |table, count| [table, DB[table].count - count] })
     assert_equal kept, constraints
     assert_predicate Models::Sheet.order(:id).last.to_core.positions, :any?
+    moved = Models::StockMove.group(:part_id).select_hash(:part_id, Sequel.function(:sum, :pieces).as(:pieces))
+
+    assert_equal moved.reject { |_, pieces|
+      pieces.zero?
+    }, Models::StockLevel.exclude(pieces: 0).select_hash(:part_id, :pieces)
   end
 
   def constraints

@@ -61,8 +61,7 @@ class DrawingsTest < AppTest
     lane = Drawings::Years::Lane.new(name: "Motor filter",
       fitted: [[nil, Date.new(2024, 5, 1)], [Date.new(2024, 5, 1), nil]], done: [[Date.new(2025, 1, 2), "wash done"]],
       found: [[Date.new(2025, 1, 1), "found: grey <5>"]],
-      due: [Date.new(2026, 5, 1), Date.new(2026, 4, 1), Date.new(2039, 1, 1),
-            "replace due"])
+      due: [Date.new(2026, 5, 1), Date.new(2026, 4, 1), Date.new(2039, 1, 1), "replace due"])
     Drawings::Years.new(lanes: [lane, lane], jobs: [Date.new(2024, 5, 1), Date.new(2025, 1, 1)],
       today: Date.new(2026, 3, 2)).render
   end

@@ -45,8 +45,7 @@ class SheetFileTest < AppTest
     assert JSONSchemer.valid_schema?(JSON.parse(File.read(File.join(TestDatabase::ROOT, "docs/sheet.schema.json"))))
     FILES.each { |file| assert_empty SCHEMA.validate(content(file)).map { |error| error["error"] }, file }
     Core::Sheets::Sheet::KINDS.each do |kind|
-      assert SCHEMA.valid?(Core::Sheets::Starter.content(kind: kind, maker: "A",
-        model: "B"))
+      assert SCHEMA.valid?(Core::Sheets::Starter.content(kind: kind, maker: "A", model: "B"))
     end
   end
 
@@ -61,14 +60,11 @@ class SheetFileTest < AppTest
 
   def test_schema_and_core_refuse_the_same
     BREAKS.each do |key, value|
-      assert_refused_by_both(content.tap { |sheet| sheet["positions"][0][key] = value },
-        "#{key} #{value}")
+      assert_refused_by_both(content.tap { |sheet| sheet["positions"][0][key] = value }, "#{key} #{value}")
     end
     CLOCKS.each do |clock|
       assert_refused_by_both(content.tap do |sheet|
-        sheet["positions"][0]["tasks"] = [{
-          "key" => "x", "action" => "replace", "clocks" => [clock]
-        }]
+        sheet["positions"][0]["tasks"] = [{ "key" => "x", "action" => "replace", "clocks" => [clock] }]
       end, clock)
     end
     HEADS.each { |key, value| assert_refused_by_both(content.merge(key => value), "#{key} #{value}") }

@@ -47,10 +47,7 @@ class SignedCodeTest < AppTest
     assert_raises(Formats::SignedCode::NotOurs) { codes({ 0 => "another" }).read(code, today: DAY) }
     assert_raises(Formats::SignedCode::NotOurs) { codes({ 1 => "a key" }).read(code, today: DAY) }
     ["", "x", "z" * 26, nil, "caf\xE9"].each do |junk|
-      assert_raises(Formats::SignedCode::NotOurs) do
-        codes.read(junk,
-          today: DAY)
-      end
+      assert_raises(Formats::SignedCode::NotOurs) { codes.read(junk, today: DAY) }
     end
   end
 end

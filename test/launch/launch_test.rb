@@ -25,8 +25,7 @@ class LaunchTest < AppTest
 
   def test_a_port_that_is_none
     %w[abc 70000 0 -1].each do |port|
-      assert_equal "Cannot start: PORT is not a port: #{port}\n",
-        start("PORT" => port).first
+      assert_equal "Cannot start: PORT is not a port: #{port}\n", start("PORT" => port).first
     end
   end
 

@@ -22,8 +22,7 @@ class ConstraintsTest < DatabaseTest
     machine = new_machine
 
     refused("machines_serial_number") do
-      Models::Machine.create(machine.values.except(:id)
-      .merge(serial_number: machine.serial_number.downcase))
+      Models::Machine.create(machine.values.except(:id).merge(serial_number: machine.serial_number.downcase))
     end
     refused("machines_hours") { machine.update(hours_per_week: 169) }
     refused("machines_state") { Models::Machine.where(id: machine.id).update(state: "lost") }
@@ -52,8 +51,7 @@ class ConstraintsTest < DatabaseTest
 
     refused("work_items_done_by_name") { item(job, "pre-filter").update(state: "done") }
     refused("findings_one_per_position") do
-      Models::Finding.create(Models::Finding.first(job_id: job.id)
-      .values.except(:id))
+      Models::Finding.create(Models::Finding.first(job_id: job.id).values.except(:id))
     end
     refused("jobs_wet_needs_a_name") { job.update(wet_reason: "hurry") }
     refused("found_by") { Models::Finding.where(job_id: job.id).update(found_by: nil) }
@@ -74,12 +72,10 @@ class ConstraintsTest < DatabaseTest
     roll = part("HD-2030")
 
     refused("stock_never_below_zero") do
-      Models::StockMove.create(part_id: roll.id, pieces: -9999, kind: "used",
-        moved_by: owner.id)
+      Models::StockMove.create(part_id: roll.id, pieces: -9999, kind: "used", moved_by: owner.id)
     end
     refused("stock_moves_count_has_reason") do
-      Models::StockMove.create(part_id: roll.id, pieces: 1, kind: "counted",
-        moved_by: owner.id)
+      Models::StockMove.create(part_id: roll.id, pieces: 1, kind: "counted", moved_by: owner.id)
     end
     refused("permission denied") { Models::StockMove.where(part_id: roll.id).update(pieces: 1) }
   end

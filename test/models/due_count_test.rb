@@ -6,8 +6,7 @@ require_relative "../test_helper"
 class DueCountTest < DatabaseTest
   WAYS = {
     moved: lambda { |some, random|
-      some.update(due_on: Date.new(2026, 1, 1) + random.rand(40), early_on: nil,
-        late_on: nil)
+      some.update(due_on: Date.new(2026, 1, 1) + random.rand(40), early_on: nil, late_on: nil)
     },
     never: ->(some, _) { some.update(due_on: nil, early_on: nil, late_on: nil) },
     ended: ->(some, _) { some.update(state: "ended", closed_on: Date.new(2026, 3, 1)) },

@@ -48,8 +48,7 @@ class FaultsTest < CommittedTest
     sheet = sheet("Brackwater Loft K")
     ids = DB[:customers].import(%i[name email street phone email_agreed post_agreed text_agreed created_by],
       Array.new(count) do |n|
-        ["Customer #{n}", "c#{n}@example.org", "Old Slip #{n}", format("0001-%04d", n), false,
-         false, false, owner.id]
+        ["Customer #{n}", "c#{n}@example.org", "Old Slip #{n}", format("0001-%04d", n), false, false, false, owner.id]
       end, return: :primary_key)
     Models::Customer.where(id: ids).update({ email_agreed: true }.merge(fields))
     machines = DB[:machines].import(%i[customer_id sheet_id created_by], ids.map { |id| [id, sheet.id, owner.id] },

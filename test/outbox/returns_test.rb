@@ -67,8 +67,7 @@ class ReturnsTest < DatabaseTest
 
   def test_only_mail_comes_back_later
     assert_raises(ArgumentError) do
-      Outbox::Devices::Trouble.for("post",
-        Config::Settings.new({ "DEVICE_TROUBLE" => "post: return 5" }))
+      Outbox::Devices::Trouble.for("post", Config::Settings.new({ "DEVICE_TROUBLE" => "post: return 5" }))
     end
   end
 

@@ -73,8 +73,7 @@ class AccessTest < DatabaseTest
       compared = []
       real = BCrypt::Engine.method(:hash_secret)
       BCrypt::Engine.stub(:hash_secret, ->(*arguments) { (compared << 1) && real.call(*arguments) }) do
-        sign_in(login,
-          password)
+        sign_in(login, password)
       end
 
       assert_equal 1, compared.size, "the work that a password costs, for #{login}"
@@ -157,8 +156,7 @@ class AccessTest < DatabaseTest
 
     assert_raises(Services::Forbidden) do
       DB.transaction(savepoint: true) do
-        Services::SkipPlace.call(job.number,
-          "pre-filter", reason: "hurry", by: looker, at: NOW)
+        Services::SkipPlace.call(job.number, "pre-filter", reason: "hurry", by: looker, at: NOW)
       end
     end
     assert_empty Models::Skip.where(job_id: job.id)
@@ -196,8 +194,7 @@ class AccessTest < DatabaseTest
     theirs = Services::BeginDraft.of(full, by: technician, at: NOW)
 
     assert_raises(Services::Forbidden) do
-      Services::EditDraft.call(theirs, version: 0,
-        by: counter) { |edit| edit.put_station("Nozzle", after: nil) }
+      Services::EditDraft.call(theirs, version: 0, by: counter) { |edit| edit.put_station("Nozzle", after: nil) }
     end
     assert_raises(Services::Forbidden) { Services::KeepDraft.call(theirs, note: "mine", by: counter, at: NOW) }
   end
@@ -208,8 +205,7 @@ class AccessTest < DatabaseTest
     assert_raises(ArgumentError) { Services::History.note("did", job, by: nil, at: NOW) }
     assert_raises(Sequel::CheckConstraintViolation) do
       DB.transaction(savepoint: true) do
-        Models::Event.insert(verb: "did", subject: "jobs", subject_id: job.id, at: NOW,
-          actor: "customer")
+        Models::Event.insert(verb: "did", subject: "jobs", subject_id: job.id, at: NOW, actor: "customer")
       end
     end
   end

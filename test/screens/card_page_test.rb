@@ -28,8 +28,7 @@ class CardPageTest < DatabaseTest
   # Every text, worded otherwise, is read somewhere; none is read as it comes.
   def test_speaks_the_customers_language
     worded = Core::Cards::Texts::PAGE.to_h do |name, (text, *)|
-      [name,
-       text.split(", ").map { |word| "ø#{word}" }.join(", ")]
+      [name, text.split(", ").map { |word| "ø#{word}" }.join(", ")]
     end
     Services::Words.keep("xx", worded, by: owner, at: NOW)
     other = new_machine("Brackwater Loft K")
@@ -49,12 +48,10 @@ class CardPageTest < DatabaseTest
 
     says = ->(words, text) { text.match?(/(?<!ø)#{Regexp.escape(words[/[^{,]+/])}/) }
     unread = worded.reject do |name, words|
-      %i[date weekdays]
-        .include?(name) || read.any? { |text| says.call(words, text) }
+      %i[date weekdays].include?(name) || read.any? { |text| says.call(words, text) }
     end
     as_it_comes = Core::Cards::Texts::PAGE.select do |_, (words, *)|
-      words[/[^{,]+/]
-        .size > 7 && read.any? { |text| says.call(words, text) }
+      words[/[^{,]+/].size > 7 && read.any? { |text| says.call(words, text) }
     end
 
     assert_empty unread.keys + as_it_comes.keys

@@ -43,8 +43,7 @@ class DoorsTest < CommittedTest
                    @server.ask("POST", asked, body: "_csrf=#{Rack::Utils.escape(token)}&how=declined",
                      headers: { "Cookie" => cookie })]
         answers.reject { |answer| refused?(answer) }.map do |answer|
-          "#{asked} → #{answer.status} " \
-            "#{answer.body[0, 200]}"
+          "#{asked} → #{answer.status} #{answer.body[0, 200]}"
         end
       end
     end

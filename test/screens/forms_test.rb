@@ -83,9 +83,7 @@ class FormsTest < AppTest
 
   def test_opening_hours_are_read_from_their_fields
     day = lambda { |*pairs|
-      { "mon" => pairs.each_with_index.to_h do |(from, to), index|
-        [index.to_s, { "from" => from, "to" => to }]
-      end }
+      { "mon" => pairs.each_with_index.to_h { |(from, to), index| [index.to_s, { "from" => from, "to" => to }] } }
     }
     fields = Screens::Settings::HoursFields
 

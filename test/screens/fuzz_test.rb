@@ -33,8 +33,7 @@ class FuzzTest < DatabaseTest
   SHAPES = [->(junk) { [junk] }, ->(junk) { { "a" => junk } }, ->(junk) { [{ "a" => junk }] }, ->(_) { DEEP },
             ->(_) { Array.new(300, "x") },
             lambda { |_|
-              Rack::Test::UploadedFile.new(StringIO.new("number,name\n"), "text/csv",
-                original_filename: "../x.csv")
+              Rack::Test::UploadedFile.new(StringIO.new("number,name\n"), "text/csv", original_filename: "../x.csv")
             }].freeze
   SEGMENTS = ["..", ".", "%2e%2e", "..%2f", "%5c", "..;", "%00", "a/../b"].freeze
   ROUNDS = 15

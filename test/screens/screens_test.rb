@@ -281,8 +281,7 @@ class ScreensTest < DatabaseTest
 
   def test_customers_are_paged_by_key_without_gap_or_repeat
     (Queries::CustomerList::PAGE + 3).times do |n|
-      Models::Customer.create(name: format("Page %03d", n / 30),
-        created_by: owner.id)
+      Models::Customer.create(name: format("Page %03d", n / 30), created_by: owner.id)
     end
     Models::Customer.create(name: "forgotten", forgotten_on: today, created_by: owner.id)
     names = []
@@ -327,8 +326,7 @@ class ScreensTest < DatabaseTest
 
     assert_equal [{ "10:00" => "12:00" }, [[24, "Lantern Eve", true], [31, nil, false]], 60],
       [policies.open_hours["sun"].to_h, policies.closed_days.map do |day|
-        [day.on.day, day.name,
-         day.yearly]
+        [day.on.day, day.name, day.yearly]
       end, policies.findings.bag_limit_percent]
     submit "/settings", form.merge("hours" => {})
 

@@ -40,8 +40,7 @@ class SheetsScreenTest < DatabaseTest
 
   def test_the_list_is_cut_into_pages_and_what_is_to_be_completed_is_told_first
     9.times do |number|
-      Services::BeginSheet.call(maker: "Yarrow", model: "Test #{number}", kind: :stick, by: owner,
-        at: NOW)
+      Services::BeginSheet.call(maker: "Yarrow", model: "Test #{number}", kind: :stick, by: owner, at: NOW)
     end
     get "/sheets"
     first = page.scan(%r{<h2><a href="/sheets/(\d+)"}).flatten

@@ -49,8 +49,7 @@ class AtOnceTest < CommittedTest
   def test_one_machine_put_on_the_bench_by_several
     known = new_machine
     answers = at_once do
-      Services::TakeIn.call(input(machine_id: known.id, customer: nil, machine: nil).compact,
-        by: technician, at: NOW)
+      Services::TakeIn.call(input(machine_id: known.id, customer: nil, machine: nil).compact, by: technician, at: NOW)
     end
 
     assert_equal 1, answers.grep(Models::Job).size
@@ -82,8 +81,7 @@ class AtOnceTest < CommittedTest
     record(job, "battery", { state: "swollen" })
     stop = Models::Stop.standing.first(job_id: job.id)
     answers = at_once do |index|
-      Services::ClearStop.call(job.number, stop.id, note: "note #{index}", by: technician,
-        at: NOW)
+      Services::ClearStop.call(job.number, stop.id, note: "note #{index}", by: technician, at: NOW)
     end
 
     assert_equal 1, answers.grep(Models::Job).size
@@ -93,8 +91,7 @@ class AtOnceTest < CommittedTest
   # A burst of guesses gets no more looks at the password than as many in a row would.
   def test_guesses_in_the_same_moment
     waits = at_once(20) do
-      Services::SignInTries.new(login: "ines@example.org", address: "192.0.2.1", key: "k")
-        .begin(at: NOW)
+      Services::SignInTries.new(login: "ines@example.org", address: "192.0.2.1", key: "k").begin(at: NOW)
     end
 
     assert_equal 3, waits.count(nil)

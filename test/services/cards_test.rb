@@ -27,8 +27,7 @@ class CardsTest < DatabaseTest
 
     assert_raises(Sequel::UniqueConstraintViolation) do
       DB.transaction(savepoint: true) do
-        Models::CardLine.create(card_id: other.id, due_id: card.dues.first.id,
-          attempt: 1, leaves_on: today)
+        Models::CardLine.create(card_id: other.id, due_id: card.dues.first.id, attempt: 1, leaves_on: today)
       end
     end
   end
@@ -37,8 +36,7 @@ class CardsTest < DatabaseTest
     times = (0..4).map { |n| NOW + (n * 31 * 86_400) }
 
     assert_equal [[1], [2], [3], [], []], times.map { |time|
-      send_cards(at: time)
-        .select { |card| card.customer_id == @customer.id }.map(&:attempt)
+      send_cards(at: time).select { |card| card.customer_id == @customer.id }.map(&:attempt)
     }
   end
 

@@ -85,12 +85,10 @@ class DraftsTest < DatabaseTest
     assert_equal %i[drum mains], plain.to_core.then { |core| [core.kind, core.power] }
     assert_equal "Hallmoor Dart N", keep(relative).title
     assert_raises(Services::Invalid) do
-      Services::BeginDraft.fresh(maker: "Hallmoor", model: "Dart N", kind: :stick,
-        by: owner, at: NOW)
+      Services::BeginDraft.fresh(maker: "Hallmoor", model: "Dart N", kind: :stick, by: owner, at: NOW)
     end
     assert_raises(Core::Sheets::Invalid) do
-      Services::BeginDraft.fresh(maker: "Hallmoor", model: " ", kind: :stick,
-        by: owner, at: NOW)
+      Services::BeginDraft.fresh(maker: "Hallmoor", model: " ", kind: :stick, by: owner, at: NOW)
     end
   end
 
@@ -121,8 +119,7 @@ class DraftsTest < DatabaseTest
     keep(edit(draft) { |edit| edit.take_out("positions", "post-filter") })
 
     assert_match(/has no .*post/i, assert_raises(Services::Refused) do
-      Services::AdoptSheet.call(job.number,
-        by: technician, at: NOW)
+      Services::AdoptSheet.call(job.number, by: technician, at: NOW)
     end.message)
   end
 

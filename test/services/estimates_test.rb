@@ -113,8 +113,7 @@ class EstimatesTest < DatabaseTest
     job = looked_over({ "pre-filter" => { torn: true } }, machine: new_machine(bought_on: today - 3000))
 
     assert_raises(Services::Refused) do
-      Services::CoverItem.call(job.number, item(job, "pre-filter").id, covered: true,
-        by: technician, at: NOW)
+      Services::CoverItem.call(job.number, item(job, "pre-filter").id, covered: true, by: technician, at: NOW)
     end
   end
 

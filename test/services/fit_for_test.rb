@@ -84,8 +84,7 @@ class FitForTest < DatabaseTest
       Services::FitFor.new(model.to_core, today: today).call(model.to_core.positions.map(&:key)).each_value do |answer|
         assert answer.candidates.any? || answer.nothing
         (answer.candidates + answer.near_misses).each do |candidate|
-          refute_empty candidate.reasons,
-            candidate.part.number
+          refute_empty candidate.reasons, candidate.part.number
         end
       end
     end

@@ -13,8 +13,7 @@ class IntakeServicesTest < DatabaseTest
 
     assert_nil job.made_safe_at
     assert_match(/stays shut: Battery swollen/, assert_raises(Services::Refused) do
-      record(job, "neck",
-        { state: "clear" })
+      record(job, "neck", { state: "clear" })
     end.message)
     Services::ClearStop.call(job.number, first.id, note: "pack in the sand bucket, to the collection point",
       by: technician, at: NOW)
@@ -35,8 +34,7 @@ class IntakeServicesTest < DatabaseTest
     job = take_in_with(accessories: { "wand" => 1, "crevice tool" => 2 })
     Services::EndEarly.call(job.number, how: "declined", by: technician, at: NOW)
     error = assert_raises(Services::Invalid) do
-      Services::HandOver.call(job.number,
-        counted_out: { "wand" => 1, "crevice tool" => 1 }, by: technician, at: NOW)
+      Services::HandOver.call(job.number, counted_out: { "wand" => 1, "crevice tool" => 1 }, by: technician, at: NOW)
     end
 
     assert_match(/Missing: crevice tool/, error.errors[:missing_note].first)

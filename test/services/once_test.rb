@@ -129,8 +129,7 @@ class OnceTest < CommittedTest
                -> { Services::ImportParts.call(import, digest: digest, by: owner, at: NOW) },
                lambda {
                  parts.reverse_each do |part|
-                   Services::MoveStock.call(part, pieces: 3, kind: "received",
-                     by: technician, at: NOW)
+                   Services::MoveStock.call(part, pieces: 3, kind: "received", by: technician, at: NOW)
                  end
                }]
     at_once.map { |what| Thread.new(&what) }.each(&:join)

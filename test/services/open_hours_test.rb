@@ -58,8 +58,7 @@ class OpenHoursTest < AppTest
      { "mon" => { "9" => "12:00" } },
      { "mon" => { "09:00" => "25:00" } }].each do |hours|
       assert_raises(Services::Invalid, hours.inspect) do
-        Services::OpenHours.new(hours: hours, closed_days: [],
-          time_zone: ZONE)
+        Services::OpenHours.new(hours: hours, closed_days: [], time_zone: ZONE)
       end
     end
   end

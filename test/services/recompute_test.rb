@@ -200,10 +200,7 @@ class RecomputeAtOnceTest < CommittedTest
       machine.update(hours_per_week: 10)
       Services::SetClocks.again([machine], on: today, why: "told")
       worker = Thread.new do
-        DB.transaction do
-          Services::RecomputeDues.slice(asked, machine.id, machine.id, 1,
-            at: NOW)
-        end
+        DB.transaction { Services::RecomputeDues.slice(asked, machine.id, machine.id, 1, at: NOW) }
       end
       sleep 0.3
     end

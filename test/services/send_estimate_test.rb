@@ -103,8 +103,7 @@ class SendEstimateTest < DatabaseTest
     record(job, "cyclone-gasket", { state: "dirty" })
     Services::FinishLookOver.call(job.number, by: technician, at: NOW)
     settle = lambda { |**more|
-      Services::Settle.call(job.number, agreed_name: "Wendel", agreed_how: "phone", by: technician,
-        at: NOW, **more)
+      Services::Settle.call(job.number, agreed_name: "Wendel", agreed_how: "phone", by: technician, at: NOW, **more)
     }
 
     assert_match(/opening cyclone gasket may end/, assert_raises(Services::Invalid, &settle).message)
@@ -130,8 +129,7 @@ class SendEstimateTest < DatabaseTest
   def test_something_off_has_a_reason_and_stands_on_the_estimate
     sent_one
     take_off = lambda { |percent, reason|
-      Services::SetDiscount.call(@job.number, percent: percent, reason: reason,
-        by: technician, at: NOW)
+      Services::SetDiscount.call(@job.number, percent: percent, reason: reason, by: technician, at: NOW)
     }
 
     assert_raises(Services::Invalid) { take_off.call(10, " ") }

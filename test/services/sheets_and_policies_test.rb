@@ -21,8 +21,7 @@ class SheetsAndPoliciesTest < DatabaseTest
     before = Models::SheetVersion.count
 
     assert_raises(Core::Sheets::Invalid) do
-      Services::AddSheet.call(content.merge("kind" => "broom"), by: owner,
-        at: NOW)
+      Services::AddSheet.call(content.merge("kind" => "broom"), by: owner, at: NOW)
     end
     assert_equal before, Models::SheetVersion.count
   end

@@ -52,8 +52,7 @@ class VisitTest < DatabaseTest
     job = take_in(new_machine("Brackwater Loft K"))
 
     assert_match(/must not be wetted/, assert_raises(Services::Refused) do
-      record(job, "motor-filter", { grey: 5 },
-        verdict: :wash)
+      record(job, "motor-filter", { grey: 5 }, verdict: :wash)
     end.message)
     assert_empty Models::Finding.where(job_id: job.id)
     assert_equal "wash", record(take_in, "pre-filter", { grey: 1 }, verdict: :wash).verdict
@@ -76,8 +75,7 @@ class VisitTest < DatabaseTest
     wash = item(job, "pre-filter")
 
     assert_match(/Stop/, assert_raises(Services::Refused) do
-      Services::DoWorkItem.call(job.number, wash.id,
-        by: technician, at: NOW)
+      Services::DoWorkItem.call(job.number, wash.id, by: technician, at: NOW)
     end.message)
     stop = Models::Stop.standing.first(job_id: job.id)
     assert_raises(Services::Invalid) { Services::ClearStop.call(job.number, stop.id, note: " ", by: owner, at: NOW) }
@@ -123,8 +121,7 @@ class VisitTest < DatabaseTest
     Services::CountStock.call(gasket.part, pieces: 0, reason: "lost", by: owner, at: NOW)
 
     assert_match(/left on the shelf/, assert_raises(Services::Refused) do
-      Services::DoWorkItem.call(job.number,
-        gasket.id, by: technician, at: NOW)
+      Services::DoWorkItem.call(job.number, gasket.id, by: technician, at: NOW)
     end.message)
     assert_equal "to_do", gasket.refresh.state
   end
@@ -145,8 +142,7 @@ class VisitTest < DatabaseTest
     do_all(job)
 
     assert_match(/Still wet: pre-motor filter/, assert_raises(Services::Refused) do
-      Services::CloseUp.call(job.number,
-        by: technician, at: NOW + 60)
+      Services::CloseUp.call(job.number, by: technician, at: NOW + 60)
     end.message)
     Services::CloseUp.call(job.number, by: technician, at: NOW + 60,
       wet_reason: "customer leaves on the ferry, will dry it there")

@@ -32,12 +32,10 @@ class WalkServicesTest < DatabaseTest
 
     assert_empty Models::Skip.where(job_id: @job.id)
     assert_raises(Services::Refused) do
-      Services::SkipPlace.call(@job.number, "screen", reason: "later", by: technician,
-        at: NOW)
+      Services::SkipPlace.call(@job.number, "screen", reason: "later", by: technician, at: NOW)
     end
     assert_raises(Services::NotFound) do
-      Services::SkipPlace.call(@job.number, "attic", reason: "later", by: technician,
-        at: NOW)
+      Services::SkipPlace.call(@job.number, "attic", reason: "later", by: technician, at: NOW)
     end
   end
 

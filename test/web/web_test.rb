@@ -33,16 +33,12 @@ class WebTest < AppTest
     secret = "Wendel Testrup, 555-0177"
     failures = [lambda {
       DB.transaction(savepoint: true) do
-        DB[:people]
-          .insert(name: "", email: secret, role: secret, password_hash: secret)
+        DB[:people].insert(name: "", email: secret, role: secret, password_hash: secret)
       end
     },
                 -> { { name: secret }.fetch(secret) }, -> { secret.no_such_thing }, -> { Integer(secret) }]
     DB.transaction(rollback: :always) do
-      failures.each do |failure|
-        Config::Report.error(error_of(&failure), out: out,
-          id: "1")
-      end
+      failures.each { |failure| Config::Report.error(error_of(&failure), out: out, id: "1") }
     end
 
     refute_includes out.string, "Wendel"

@@ -22,8 +22,16 @@ export const markInHand = () => {
     if (link.dataset.position === walk().dataset.at) link.setAttribute("aria-current", "true");
     else link.removeAttribute("aria-current");
   });
+  const link = all('[aria-current="true"]', ribbon()).find((place) => place.checkVisibility());
+  if (link && ribbon().scrollHeight > ribbon().clientHeight) keepInSight(link);
   const station = boxes().find((box) => !box.hidden).dataset.stationBox;
   all(".station", ribbon()).forEach((part) => part.classList.toggle("station-in-hand", part.dataset.station === station));
+};
+
+// Within the ribbon alone: the page stays where it is.
+const keepInSight = (link) => {
+  const above = link.getBoundingClientRect().top - ribbon().getBoundingClientRect().top;
+  if (above < 0 || above > ribbon().clientHeight * 0.7) ribbon().scrollTop += above - ribbon().clientHeight / 3;
 };
 
 export const go = (key) => {

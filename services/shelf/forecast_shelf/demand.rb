@@ -31,8 +31,7 @@ module UprightBench
           weeks = [[used_since, USED_DAYS].compact.min, FEWEST_DAYS].max / Core::Shelf::Forecast::DAYS_A_WEEK.to_f
           heirs = WhichPart.heirs
           used.each_with_object(Hash.new(0.0)) do |row, found|
-            found[heirs.fetch(row[:part_id],
-              row[:part_id])] += row[:pieces] / weeks
+            found[heirs.fetch(row[:part_id], row[:part_id])] += row[:pieces] / weeks
           end
         end
 
@@ -40,8 +39,7 @@ module UprightBench
         def chances
           seen = CardReturns.new(today: @today).chances
           Core::Cards::Channels::ORDER.map(&:to_s).to_h do |channel|
-            [channel,
-             seen.fetch(channel) { Core::Shelf::ReturnChance.new }.call]
+            [channel, seen.fetch(channel) { Core::Shelf::ReturnChance.new }.call]
           end.merge("said_yes" => SAID_YES)
         end
 

@@ -58,10 +58,7 @@ class DayPlanTest < CoreTest
       end
       stretches = plan(*jobs, hands: hands).flat_map(&:stretches).select { |one| one.kind == :hands_on }
       most = stretches.map do |stretch|
-        stretches.count do |other|
-          other.from <= stretch.from &&
-            stretch.from < other.to
-        end
+        stretches.count { |other| other.from <= stretch.from && stretch.from < other.to }
       end.max
 
       assert_operator most, :<=, hands

@@ -14,8 +14,7 @@ class WordingTest < CoreTest
 
   def test_a_field_without_a_value_is_an_error_and_named
     error = assert_raises(Cards::Wording::Missing) do
-      Cards::Wording.new(text: "{phone} {shop}")
-        .fill(shop: "x", phone: nil)
+      Cards::Wording.new(text: "{phone} {shop}").fill(shop: "x", phone: nil)
     end
 
     assert_equal %i[phone], error.names

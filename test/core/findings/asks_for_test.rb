@@ -27,8 +27,7 @@ class AsksForTest < CoreTest
       asked = RICH.slice(*Findings::Read.asks_for(kind))
 
       each_observation(kind) do |observed|
-        assert_equal [verdict(place, observed, asked)],
-          [verdict(place, observed, RICH)], "#{kind} #{observed}"
+        assert_equal [verdict(place, observed, asked)], [verdict(place, observed, RICH)], "#{kind} #{observed}"
       end
     end
   end

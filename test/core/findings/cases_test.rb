@@ -161,8 +161,7 @@ class CasesTest < CoreTest
       sheet = Sheets::Parse.new(JSON.parse(File.read(File.join(CoreAlone::ROOT, "demo/sheets/#{one[:sheet]}.json"))))
         .call
       verdicts = one[:seen].to_h do |key, (observed, _)|
-        [key,
-         Findings::Read.new(position: sheet.position(key), observed: observed).call]
+        [key, Findings::Read.new(position: sheet.position(key), observed: observed).call]
       end
 
       assert_equal one[:seen].transform_values(&:last), verdicts.transform_values(&:kind)

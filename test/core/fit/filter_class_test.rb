@@ -33,8 +33,7 @@ class FilterClassTest < CoreTest
     wants = Fit::Wants.new(allergy: true)
     words = Fit::Words.new(position: position, machine: nil, wants: wants, lineage: nil, size: nil, fitted: nil)
     part = lambda { |filter_class|
-      Fit::Part.new(id: 1, number: "F", name: "HEPA cassette, it says", kind: :filter,
-        filter_class: filter_class)
+      Fit::Part.new(id: 1, number: "F", name: "HEPA cassette, it says", kind: :filter, filter_class: filter_class)
     }
 
     assert_nil words.want(part.call("E12"))

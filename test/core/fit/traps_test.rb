@@ -142,8 +142,7 @@ class FitTrapsTest < CoreTest
           successor_id: [nil, nil, random.rand(0..8)].sample(random: random),
           discontinued: random.rand < 0.3, stock: random.rand(0..1))
       end
-      rules = parts.select { random.rand < 0.4 }
-        .map do |part|
+      rules = parts.select { random.rand < 0.4 }.map do |part|
         if random.rand < 0.5
           listed(part.id)
         else

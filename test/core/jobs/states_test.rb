@@ -26,10 +26,7 @@ class StatesTest < CoreTest
   # No work before the agreement, no estimate after the work, nothing recorded when it is over.
   def test_what_may_be_done_in_each_state
     in_sets = Jobs::States::ALL.to_h do |state|
-      [state, Jobs::States::SETS.keys.select do |set|
-        Jobs::States.in?(set,
-          state)
-      end]
+      [state, Jobs::States::SETS.keys.select { |set| Jobs::States.in?(set, state) }]
     end
 
     assert_equal %i[to_look_over recordable in_shop], in_sets[:taken_in]
@@ -42,8 +39,7 @@ class StatesTest < CoreTest
   def test_every_state_is_at_one_step_of_the_job_page
     assert_equal Jobs::States::ALL.sort, Jobs::States::STEPS.values.flatten.sort
     assert_equal %i[past past now later later], Jobs::States::STEPS.keys.map { |step|
-      Jobs::States.phase(step,
-        "waiting")
+      Jobs::States.phase(step, "waiting")
     }
   end
 end

@@ -122,8 +122,7 @@ class EstimateTest < CoreTest
       taxes = { labour_tax_percent: [0, 5, 8.25, 14.975, 20].sample(random: random),
                 part_tax_percent: [0, 7, 15, 19].sample(random: random) }
       total, by_line = %i[total line].map do |rounding|
-        Money::Estimate.new(lines: lines,
-          policy: policy(**taxes, rounding: rounding))
+        Money::Estimate.new(lines: lines, policy: policy(**taxes, rounding: rounding))
       end
 
       [total, by_line].each { |one| assert_equal lines.sum(&:charged_cents) + one.taxes.values.sum, one.total_cents }

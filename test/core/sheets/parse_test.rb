@@ -46,14 +46,12 @@ class ParseTest < CoreTest
     assert_match(/stands twice/, problems { |sheet| sheet["positions"] << sheet["positions"][0] })
     assert_match(/no station attic/, problems { |sheet| sheet["positions"][0]["station"] = "attic" })
     assert_match(/refit order 1 is given twice/, problems do |sheet|
-      sheet["positions"]
-          .each { |place| place["refit_order"] = 1 }
+      sheet["positions"].each { |place| place["refit_order"] = 1 }
     end)
     assert_match(/is not known/, problems { |sheet| sheet["colour"] = "red" })
     assert_match(/missing/, problems { |sheet| sheet.delete("maker") })
     assert_match(/clock/, problems do |sheet|
-      sheet["positions"]
-          .last["tasks"] = [{ "key" => "x", "action" => "replace", "clocks" => [] }]
+      sheet["positions"].last["tasks"] = [{ "key" => "x", "action" => "replace", "clocks" => [] }]
     end)
   end
 

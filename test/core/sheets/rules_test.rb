@@ -24,8 +24,7 @@ class RulesTest < CoreTest
 
   def test_no_refit_order_runs_in_a_loop
     assert_broken(/refit order runs in a loop: .*rear-roll/) do |sheet|
-      place(sheet,
-        "front-roll")["behind"] = ["rear-roll"]
+      place(sheet, "front-roll")["behind"] = ["rear-roll"]
     end
     assert_broken(/bin cannot be behind itself/) { |sheet| place(sheet, "bin")["behind"] = ["bin"] }
     # The felt sits behind the foam and would be refitted after it.
@@ -66,9 +65,7 @@ class RulesTest < CoreTest
   def test_clocks_have_units
     clock = lambda { |fields|
       lambda { |sheet|
-        place(sheet, "bin-seal")["tasks"] = [{
-          "key" => "x", "action" => "replace", "clocks" => [fields]
-        }]
+        place(sheet, "bin-seal")["tasks"] = [{ "key" => "x", "action" => "replace", "clocks" => [fields] }]
       }
     }
 
@@ -81,8 +78,7 @@ class RulesTest < CoreTest
 
   def test_what_is_never_wetted
     assert_broken(/a lead is never wetted/) do |sheet|
-      place(sheet, "lead")
-        .merge!("water" => "cold", "drying_floor_hours" => 2)
+      place(sheet, "lead").merge!("water" => "cold", "drying_floor_hours" => 2)
     end
   end
 

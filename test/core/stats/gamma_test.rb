@@ -12,8 +12,7 @@ class GammaTest < CoreTest
   def test_quantiles_agree_with_the_printed_chi_square_table
     CHI_SQUARE.each do |freedom, row|
       row.each do |p, value|
-        assert_in_delta value, Stats::Gamma.new(shape: freedom / 2.0, rate: 0.5).quantile(p),
-          0.0006
+        assert_in_delta value, Stats::Gamma.new(shape: freedom / 2.0, rate: 0.5).quantile(p), 0.0006
       end
     end
   end

@@ -17,10 +17,7 @@ class PoissonTest < CoreTest
 
   def test_against_the_printed_tables
     TABLE.each do |mean, row|
-      row.each do |count, share|
-        assert_in_delta share, poisson(mean).cdf(count), 0.00005,
-          "mean #{mean}, #{count}"
-      end
+      row.each { |count, share| assert_in_delta share, poisson(mean).cdf(count), 0.00005, "mean #{mean}, #{count}" }
     end
   end
 

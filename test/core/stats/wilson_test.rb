@@ -39,10 +39,7 @@ class WilsonTest < CoreTest
 
   def test_more_hits_than_tries
     [[2, 1], [-1, 5], [0, -1]].each do |hits, tries|
-      assert_raises(ArgumentError) do
-        Stats::Wilson.new(hits: hits,
-          tries: tries)
-      end
+      assert_raises(ArgumentError) { Stats::Wilson.new(hits: hits, tries: tries) }
     end
   end
 end

@@ -16,12 +16,10 @@ class PositionFieldsTest < DatabaseTest
   def sent(action)
     form = Nokogiri::HTML5(page).at_css(%(form[action="#{action}"]))
     fields = form.css("input[name], textarea[name]").reject do |one|
-      %w[checkbox
-         submit].include?(one["type"]) && !one.key?("checked")
+      %w[checkbox submit].include?(one["type"]) && !one.key?("checked")
     end
     pairs = fields.map do |field|
-      [field["name"],
-       field.name == "textarea" ? field.text.delete_prefix("\n") : field["value"]]
+      [field["name"], field.name == "textarea" ? field.text.delete_prefix("\n") : field["value"]]
     end
     pairs += form.css("select").map do |one|
       [one["name"],
