@@ -26,17 +26,18 @@ module UprightBench
           const_set(:DEFAULTS, optional.freeze)
           attr_reader(*names)
 
-          keywords = required.map { |name| "#{name}:" } + optional.keys.map do |name|
-            "#{name}: DEFAULTS.fetch(:#{name})"
-          end
+          keywords = required.map { |name| "#{name}:" } +
+                     optional.keys.map { |name| "#{name}: DEFAULTS.fetch(:#{name})" }
           class_eval(<<~RUBY, __FILE__, __LINE__ + 1) # rubocop:disable Style/DocumentDynamicEvalDefinition
             def initialize(#{keywords.join(', ')})        # def initialize(kind:, limit:, each_hours: DEFAULTS.fetch(:each_hours))
               #{names.map { |name| "@#{name} = #{name}.frozen? ? #{name} : Value.deep_freeze(#{name})" }.join("\n")}
               check
               freeze
             end
-             def to_h                                      # def to_h
-              { #{names.map { |name| "#{name}: @#{name}" }.join(', ')} }             end
+
+            def to_h                                      # def to_h
+              { #{names.map { |name| "#{name}: @#{name}" }.join(', ')} }
+            end
           RUBY
         end
       end

@@ -114,18 +114,28 @@ module UprightBench
       def history
         stays = @machines.flat_map { |machine| dates_of(machine).map { |date| [date, machine] } }
           .sort_by { |date, machine| [date, machine.id] }
-        cards = (1..8).map { |month| Services::Policies.now.schedule.open_day(@today - (month * 30)) }.sort
+        cards = days_of_cards
         stays.each_with_index do |(date, machine), index|
           refresh_statistics if index == 20
           cards_until(cards, date)
-          Shelf.restock(owner, at: Config::Zone.at(date, 8))
-          DB.transaction { PastJob.new(machine, date, technicians.sample(random: @random), counter, @random).whole }
+          past_job(machine, date)
         end
         cards_until(cards, @today - 10)
-        DB.transaction do
-          orders.before_the_count
-          count_shelf
-        end
+        DB.transaction { yearly_count }
+      end
+
+      def yearly_count
+        orders.before_the_count
+        count_shelf
+      end
+
+      def days_of_cards
+        (1..8).map { |month| Services::Policies.now.schedule.open_day(@today - (month * 30)) }.sort
+      end
+
+      def past_job(machine, date)
+        Shelf.restock(owner, at: Config::Zone.at(date, 8))
+        DB.transaction { PastJob.new(machine, date, technicians.sample(random: @random), counter, @random).whole }
       end
 
       def dates_of(machine)

@@ -29,18 +29,26 @@ module UprightBench
         @plan = Plan.new(customers: @customers, machines: (@customers * MACHINES_A_CUSTOMER).to_i,
           jobs_a_machine: JOBS_A_MACHINE, today: Config::Zone.date(@now))
         Bulk.new(Tables.new(@plan).all, say: @say).call
-        @say.call "Ten years: what was learned from what was found …"
-        Models::WearHistory.dataset.delete
-        Models::WearHistory.draw(Models::Finding.dataset)
-        catalogue = Catalogue.new(Models::Person.first.id, share: @customers.to_f / CUSTOMERS)
-        Bulk.new(catalogue.all, say: @say).call
-        catalogue.spread
+        learn
+        catalogue
         open_jobs
         @say.call "Ten years: reading the tables' statistics …"
         DB.tables.each { |table| DB.run("VACUUM ANALYZE #{DB.literal(table)}") }
       end
 
       private
+
+      def learn
+        @say.call "Ten years: what was learned from what was found …"
+        Models::WearHistory.dataset.delete
+        Models::WearHistory.draw(Models::Finding.dataset)
+      end
+
+      def catalogue
+        catalogue = Catalogue.new(Models::Person.first.id, share: @customers.to_f / CUSTOMERS)
+        Bulk.new(catalogue.all, say: @say).call
+        catalogue.spread
+      end
 
       # Machines that stand in the shop today, looked over before.
       def open_jobs

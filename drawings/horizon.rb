@@ -39,13 +39,12 @@ module UprightBench
 
       def columns(form, weeks, most)
         step = (form[:width] - OVERDUE) / (weeks.size - 1).to_f
-        weeks.each_with_index.map do |week, index|
-          if index.zero?
-            column(week, 0, OVERDUE, most, counted: true)
-          else
-            column(week, OVERDUE + ((index - 1) * step), step, most, counted: weeks.size <= form[:counts])
-          end
-        end
+        counted = weeks.size <= form[:counts]
+        first, *rest = weeks
+        [column(first, 0, OVERDUE, most, counted: true),
+         *rest.each_with_index.map do |week, index|
+           column(week, OVERDUE + (index * step), step, most, counted: counted)
+         end]
       end
 
       # The whole height may be pressed, however little falls due.
@@ -55,15 +54,17 @@ module UprightBench
           class: week[:chosen] ? "due-area due-area-chosen" : "due-area")
         bar = Svg.tag(:rect, x: left + 3, y: BASE - height, width: step - 6, height: height,
           class: week[:overdue] ? "due-bar due-bar-over" : "due-bar")
-        if week[:count].positive?
-          count = Svg.text(week[:count], x: left + (step / 2), y: BASE - height - 5,
-            class: counted || week[:overdue] ? "gauge-text" : "due-count",
-            text_anchor: "middle")
-        end
-        label = Svg.text(week[:label], x: left + 3, y: 122, class: "hour") if week[:label]
         chosen = "true" if week[:chosen]
         link = Svg.tag(:a, area + bar, href: week[:href], aria_label: week[:words], aria_current: chosen)
-        "#{link}#{count}#{label}"
+        label = Svg.text(week[:label], x: left + 3, y: 122, class: "hour") if week[:label]
+        "#{link}#{count(week, left + (step / 2), BASE - height - 5, counted)}#{label}"
+      end
+
+      def count(week, x, y, counted)
+        return unless week[:count].positive?
+
+        css = counted || week[:overdue] ? "gauge-text" : "due-count"
+        Svg.text(week[:count], x: x, y: y, class: css, text_anchor: "middle")
       end
     end
   end

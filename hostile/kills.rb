@@ -59,24 +59,26 @@ module Hostile
       @out.puts "Preparing #{@cards} customers and #{ESTIMATES} estimates …"
       open_always
       sheet = Models::Sheet.first(model_name: "Loft K")
-      @posted = Array.new(@cards) { |n| customer_with_machine("Card #{n}", sheet, **mail_to(n)) }
-      Models::Machine.where(customer_id: @posted).eager(:sheet)
-        .all.each { |machine| Services::SetClocks.call(machine, on: today) }
-      Models::Due.running.where(machine_id: Models::Machine.where(customer_id: @posted).select(:id))
-        .update(due_on: today + 5, early_on: nil, late_on: nil)
+      @posted = Array.new(@cards) do |n|
+        customer_with_machine("Card #{n}", sheet, email: "card#{n}@example.org", email_agreed: true)
+      end
+      set_clocks
       @estimates = Array.new(ESTIMATES) { |n| sent_estimate(customer_with_machine("Estimate #{n}", sheet)) }
       @parts = Models::Part.order(:id).limit(20).select_map(:id)
       @sheet = sheet
       @ledger = Ledger.new(parts: @parts, posted: @posted)
     end
 
+    def set_clocks
+      machines = Models::Machine.where(customer_id: @posted)
+      machines.eager(:sheet).all.each { |machine| Services::SetClocks.call(machine, on: today) }
+      Models::Due.running.where(machine_id: machines.select(:id))
+        .update(due_on: today + 5, early_on: nil, late_on: nil)
+    end
+
     def open_always
       hours = Core::Policies::Week::DAYS.keys.to_h { |day| [day, { "00:00" => "24:00" }] }
       Services::SavePolicies.call({ "open_hours" => hours, "closed_days" => [] }, by: owner, at: Time.now)
-    end
-
-    def mail_to(number)
-      { email: "card#{number}@example.org", email_agreed: true }
     end
 
     def customer_with_machine(name, sheet, **more)

@@ -53,12 +53,14 @@ module Hostile
     def findings
       last = @did[:find].group_by { |fact| fact[:job] }
         .transform_values { |facts| facts.max_by { |fact| fact[:version] } }
-      wrong = last.map do |job, fact|
-        kept = Models::Finding.first(job_id: job, position: "motor-filter")
-        kept.nil? || kept.seen[:grey] != fact[:grey] ? 0 : kept.version - fact[:version] + 1
-      end
+      wrong = last.map { |job, fact| times_saved(job, fact) }
       refused = @did[:find].count { |fact| fact[:as] != "taken" }
       [@did[:find].size, wrong.count { |count| count < 1 } + refused, wrong.count { |count| count > 1 }]
+    end
+
+    def times_saved(job, fact)
+      kept = Models::Finding.first(job_id: job, position: "motor-filter")
+      kept.nil? || kept.seen[:grey] != fact[:grey] ? 0 : kept.version - fact[:version] + 1
     end
 
     def received

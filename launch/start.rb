@@ -40,11 +40,7 @@ module UprightBench
       def call
         return help if (@arguments - ["--fresh"]).any?
 
-        File.umask(0o077)
-        check_port
-        workers
-        prepare
-        run
+        start
         0
       rescue Failure => e
         Shell.say "Cannot start: #{e.message}"
@@ -56,6 +52,14 @@ module UprightBench
       end
 
       private
+
+      def start
+        File.umask(0o077)
+        check_port
+        workers
+        prepare
+        run
+      end
 
       # Asked for, or there is an argument that means nothing here.
       def help

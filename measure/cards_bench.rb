@@ -42,24 +42,24 @@ module UprightBench
       end
 
       def count_who_came
-        took { "who came of #{Services::CardReturns.new(today: Config::Zone.date(Time.now)).by_attempt.values.sum(&:tries)} cards" }
+        took do
+          returns = Services::CardReturns.new(today: Config::Zone.date(Time.now))
+          "who came of #{returns.by_attempt.values.sum(&:tries)} cards"
+        end
       end
 
       def hand_over
         batch = cards
-        Dir.mktmpdir do |folder|
-          settings = Config::Settings.new(ENV.to_h.merge("STATE_DIR" => folder).except("SMTP_URL"))
-          took do
-            Outbox::Round.new(batch.id, settings: settings).call
-            count = Dir[File.join(folder, "outbox/mail/*.eml")].size
-            lambda { |seconds|
-              format("%<count>d cards handed to the mail drop, %<rate>.0f a second", count: count,
-                rate: count / seconds)
-            }
-          end
-        end
+        Dir.mktmpdir { |folder| took { mailed(batch, folder) } }
       ensure
         take_back(batch) if batch
+      end
+
+      def mailed(batch, folder)
+        settings = Config::Settings.new(ENV.to_h.merge("STATE_DIR" => folder).except("SMTP_URL"))
+        Outbox::Round.new(batch.id, settings: settings).call
+        count = Dir[File.join(folder, "outbox/mail/*.eml")].size
+        ->(seconds) { format("%<count>d cards handed over, %<rate>.0f a second", count: count, rate: count / seconds) }
       end
 
       # Past the services: a card of one due for each of so many customers.
@@ -101,6 +101,12 @@ module UprightBench
         Models::SheetVersion.preload(Models::Sheet.select_map(:current_version_id)) # read once in the life of a process
         dates_again("all dates computed")
         dates_again("all dates computed again")
+        recompute_pets
+      ensure
+        forget_changes(last)
+      end
+
+      def recompute_pets
         kept = Models::Policy.where(key: "pets_percent")
         was_kept = kept.any?
         percent = Services::Policies.now.number("pets_percent")
@@ -110,7 +116,6 @@ module UprightBench
         end
       ensure
         kept.delete unless was_kept
-        forget_changes(last)
       end
 
       # Each process takes every so-manieth slice, as workers would.

@@ -10,6 +10,7 @@ module UprightBench
         app.get("/customers") { customers_page(params["q"].to_s.strip) }
 
         forgetting(app)
+        long_away(app)
 
         app.get("/customers/:id") do
           customer = customer_asked
@@ -45,7 +46,7 @@ module UprightBench
         end
       end
 
-      def self.forgetting(app)
+      def self.long_away(app)
         app.get "/customers/long-away" do
           allow!(:forgetting)
           @title = "Inactive customers"
@@ -53,7 +54,10 @@ module UprightBench
           customers = Services::Forget.long_away(today: today, years: years, after: last_shown)
           erb :"customers/long_away", locals: { customers: customers, years: years }
         end
+      end
+      private_class_method :long_away
 
+      def self.forgetting(app)
         app.post "/customers/:id/forget" do
           allow!(:forgetting)
           customer = customer_asked

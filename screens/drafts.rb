@@ -18,15 +18,7 @@ module UprightBench
           erb :"drafts/new", locals: { form: NewForm.blank("kind" => "stick", **relative_asked) }
         end
 
-        app.post "/drafts" do
-          form = NewForm.new(with_relative(params))
-          draft = begin_draft(form)
-          next redirect("/drafts/#{draft.id}", 303) if draft
-
-          @title = "New sheet"
-          status 422
-          erb :"drafts/new", locals: { form: form }
-        end
+        app.post("/drafts") { begin_new_sheet(NewForm.new(with_relative(params))) }
 
         app.post "/sheets/:id/draft" do
           draft = Services::BeginDraft.of(Services::Lookup.one(:sheet, id_of(params["id"])), by: person, at: now)
@@ -107,6 +99,15 @@ module UprightBench
           return params unless params["relative_id"].to_s.empty? && !params["sheet_title"].to_s.strip.empty?
 
           params.merge("relative_id" => Queries::FindSheets.exactly(params["sheet_title"].to_s).to_s)
+        end
+
+        def begin_new_sheet(form)
+          draft = begin_draft(form)
+          return redirect("/drafts/#{draft.id}", 303) if draft
+
+          @title = "New sheet"
+          status 422
+          erb :"drafts/new", locals: { form: form }
         end
 
         def begin_draft(form)

@@ -14,13 +14,12 @@ module UprightBench
 
       def self.taking_in(app)
         app.get "/take-in/many" do
-          customer = Services::Lookup.one(:customer, id_of(params["customer_id"]))
-          fleet_page(customer, FleetForm.blank("request_key" => SecureRandom.uuid,
-            "complaint" => "half-yearly service"))
+          typed = { "request_key" => SecureRandom.uuid, "complaint" => "half-yearly service" }
+          fleet_page(fleet_asked, FleetForm.blank(typed))
         end
 
         app.post "/take-in/many", most_bytes: Doors::A_FILE do
-          customer = Services::Lookup.one(:customer, id_of(params["customer_id"]))
+          customer = fleet_asked
           form = FleetForm.new(params, customer)
           jobs = take_in_many(customer, form)
           next redirect(taken_path("/take-in/taken", customer, jobs), 303) if jobs
@@ -34,7 +33,7 @@ module UprightBench
       def self.taken(app)
         app.get "/take-in/taken" do
           @title = "Taken in"
-          customer = Services::Lookup.one(:customer, id_of(params["customer_id"]))
+          customer = fleet_asked
           erb :"fleet/taken", locals: { jobs: taken_jobs, customer: customer }
         end
 
@@ -47,6 +46,10 @@ module UprightBench
 
       # Helpers of this screen's routes.
       module Helpers
+        def fleet_asked
+          Services::Lookup.one(:customer, id_of(params["customer_id"]))
+        end
+
         # @return [Array<Models::Job>, nil] nil when something is wrong, which the form then says
         def take_in_many(customer, form)
           if form.ok?

@@ -88,22 +88,24 @@ module UprightBench
         app.post "/jobs/:number/items/:id/:step" do
           number = id_of(params["number"])
           item = id_of(params["id"])
-          attempt(number, "item-#{item}") do
-            case params["step"]
-            when "part" then Services::ChoosePart.call(number, item, choice: params["choice"].to_s, by: person, at: now)
-            when "done" then Services::DoWorkItem.call(number, item, by: person, at: now, wash: how_washed)
-            when "cover" then Services::CoverItem.call(number, item, covered: params["covered"] == "1", by: person,
-              at: now)
-            when "undo" then Services::UndoWorkItem.call(number, item, by: person, at: now)
-            else pass
-            end
-          end
+          attempt(number, "item-#{item}") { step_of_item(number, item) || pass }
         end
       end
       private_class_method :work
 
       # Helpers of this screen's routes and templates.
       module Helpers
+        # @return [Models::WorkItem, nil] nil for a step that is none
+        def step_of_item(number, item)
+          said = { by: person, at: now }
+          case params["step"]
+          when "part" then Services::ChoosePart.call(number, item, choice: params["choice"].to_s, **said)
+          when "done" then Services::DoWorkItem.call(number, item, wash: how_washed, **said)
+          when "cover" then Services::CoverItem.call(number, item, covered: params["covered"] == "1", **said)
+          when "undo" then Services::UndoWorkItem.call(number, item, **said)
+          end
+        end
+
         # @return [Models::Job] the one that the address names
         def job_asked
           Services::Lookup.job(id_of(params["number"]))

@@ -27,16 +27,7 @@ module UprightBench
           show_changed(walk)
         end
 
-        app.post "/jobs/:number/look-over" do
-          number = id_of(params["number"])
-          begin
-            Services::FinishLookOver.call(number, by: person, at: now)
-            redirect "/jobs/#{number}#next", 303
-          rescue Services::Refused => e
-            status 409
-            walk_page(number, problem: e.message)
-          end
-        end
+        app.post("/jobs/:number/look-over") { finish(id_of(params["number"])) }
       end
       private_class_method :pages
 
@@ -63,6 +54,14 @@ module UprightBench
 
         def walk_of(job, at: params["at"], form: nil)
           Walk.new(job, at: at&.to_s, now: now, policies: policies, person: person, form: form)
+        end
+
+        def finish(number)
+          Services::FinishLookOver.call(number, by: person, at: now)
+          redirect "/jobs/#{number}#next", 303
+        rescue Services::Refused => e
+          status 409
+          walk_page(number, problem: e.message)
         end
 
         def walk_page(number, problem: nil, at: params["at"], form: nil)

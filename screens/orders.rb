@@ -24,15 +24,7 @@ module UprightBench
           redirect "/shelf/short", 303
         end
 
-        app.post "/shelf/short/:supplier" do
-          supplier = Services::Lookup.one(:supplier, id_of(params["supplier"]))
-          form = OrderForm.new(params)
-          placed = place_order(supplier, form)
-          next redirect("/shelf/orders/#{placed.number}", 303) if placed
-
-          status 422
-          short_page(form, supplier)
-        end
+        app.post("/shelf/short/:supplier") { order_short(Services::Lookup.one(:supplier, id_of(params["supplier"]))) }
       end
       private_class_method :short
 
@@ -113,6 +105,15 @@ module UprightBench
           @title = "Order #{order.number}"
           @script = "scan.js"
           erb :"orders/order", locals: { order: order, form: form, key: form.value(:request_key) || SecureRandom.uuid }
+        end
+
+        def order_short(supplier)
+          form = OrderForm.new(params)
+          placed = place_order(supplier, form)
+          return redirect("/shelf/orders/#{placed.number}", 303) if placed
+
+          status 422
+          short_page(form, supplier)
         end
 
         # @return [Array<Hash>] as Formats::OrderList and Papers::SupplierOrder take them

@@ -31,23 +31,35 @@ module UprightBench
           @partner = partner
           @grounds = {} # by part's id, as each is asked for several times
           @stopped = {}
-          @lineage = Lineage.new(parts)
-          @stops = Stops.new(position, machine, @lineage)
           @size = ByMeasure.new(position.kind, position.measures)
-          @words = Words.new(position: position, machine: machine, wants: wants, lineage: @lineage, size: @size,
-            fitted: fitted)
+          ask(fitted)
         end
 
         # @return [Answer]
         def call
-          fitting, others = @parts.partition { |part| ground(part) && stops(part).empty? }
-          fitting, others = @parts.partition { |part| @size.fits?(part) && stops(part).empty? } if fitting.empty?
+          fitting, others = fitting_and_others
           candidates = fitting.map { |part| @words.candidate(part, ground(part) || GUESS) }.sort_by { |one| order(one) }
           Answer.new(candidates: candidates, near_misses: others.filter_map { |part| near_miss(part) },
             nothing: (nothing_words if candidates.empty?), together: (together_words if @partner))
         end
 
         private
+
+        # What is listed; where nothing is, what has the size.
+        # @return [Array(Array<Part>, Array<Part>)]
+        def fitting_and_others
+          listed = @parts.partition { |part| ground(part) && stops(part).empty? }
+          return listed if listed.first.any?
+
+          @parts.partition { |part| @size.fits?(part) && stops(part).empty? }
+        end
+
+        def ask(fitted)
+          @lineage = Lineage.new(@parts)
+          @stops = Stops.new(@position, @machine, @lineage)
+          @words = Words.new(position: @position, machine: @machine, wants: @wants, lineage: @lineage, size: @size,
+            fitted: fitted)
+        end
 
         # @return [Ground, nil] the strongest
         def ground(part)

@@ -16,15 +16,7 @@ module UprightBench
           return [] unless @before.key?(part.id)
 
           seen = { part.id => true }
-          found = []
-          ring = [part]
-          (1..).each do |steps|
-            ring = ring.flat_map { |one| @before.fetch(one.id, []) }.reject { |one| seen[one.id] }.uniq(&:id)
-            return found if ring.empty?
-
-            ring.each { |one| seen[one.id] = true }
-            found.concat(ring.map { |one| [one, steps] })
-          end
+          rings(part, seen).each.with_index(1).flat_map { |ring, steps| ring.map { |older| [older, steps] } }
         end
 
         # @return [Part, nil] the last of the chain, when it is on file and another one
@@ -36,6 +28,21 @@ module UprightBench
             last = following
           end
           last unless last.id == part.id
+        end
+
+        private
+
+        # @return [Array<Array<Part>>] what a part took the place of, then what that did, and so on
+        def rings(part, seen)
+          rings = []
+          ring = [part]
+          loop do
+            ring = ring.flat_map { |newer| @before.fetch(newer.id, []) }.reject { |older| seen[older.id] }.uniq(&:id)
+            return rings if ring.empty?
+
+            ring.each { |older| seen[older.id] = true }
+            rings << ring
+          end
         end
       end
     end

@@ -27,10 +27,11 @@ module UprightBench
           ways = WAYS.fetch(part.kind, []).flat_map { |names| [names, names.reverse] }
             .select { |names| (part.measures.keys & ByMeasure::SIDES).sort == names.sort }
           sizes = ways.map { |names| ByMeasure.new(part.kind, names.zip(@sides_mm).to_h) }
-          size = sizes.find { |one| one.fits?(part) } || sizes.find { |one| one.near?(part) } or return
+          fitting = sizes.find { |size| size.fits?(part) }
+          return Match.new(part, true, "#{fitting.words(part).join(', ')} measured") if fitting
 
-          fits = size.fits?(part)
-          Match.new(part, fits, fits ? "#{size.words(part).join(', ')} measured" : size.wrong(part).join("; "))
+          near = sizes.find { |size| size.near?(part) }
+          near && Match.new(part, false, near.wrong(part).join("; "))
         end
 
         def distance(part)

@@ -23,16 +23,18 @@ module UprightBench
         end
 
         def check
-          unless count.is_a?(Integer) && count.positive?
-            raise ArgumentError, "a fastener's count is a whole number above 0"
-          end
-          raise ArgumentError, "a fastener names its driver" unless driver.is_a?(String) && driver.match?(/\S/)
-          unless length_mm.nil? || (length_mm.is_a?(Numeric) && length_mm.positive?)
-            raise ArgumentError, "a fastener's length is a number above 0"
-          end
-          return if turns.nil? || (turns.is_a?(Numeric) && turns.positive?)
+          hold(count.is_a?(Integer) && count.positive?, "a fastener's count is a whole number above 0")
+          hold(driver.is_a?(String) && driver.match?(/\S/), "a fastener names its driver")
+          hold(length_mm.nil? || above_zero?(length_mm), "a fastener's length is a number above 0")
+          hold(turns.nil? || above_zero?(turns), "turns are a number above 0")
+        end
 
-          raise ArgumentError, "turns are a number above 0"
+        def hold(kept, rule)
+          raise ArgumentError, rule unless kept
+        end
+
+        def above_zero?(value)
+          value.is_a?(Numeric) && value.positive?
         end
       end
     end

@@ -129,16 +129,23 @@ module UprightBench
         # A box with four bags and one motor filter means a filter every four bags.
         def kits_match_clocks
           each_content do |kit, key, path|
-            clock = @sheet.position?(key) && @sheet.position(key).tasks.flat_map(&:clocks)
-              .find { |counted| counted.kind == :count && counted.of == "bags" }
-            bags = kit.contains.sum do |other, pieces|
-              @sheet.position?(other) && @sheet.position(other).kind == :bag ? pieces : 0
-            end
-            next unless clock && bags.positive? && bags != clock.limit * kit.contains[key]
+            limit = bags_on_clock(key)
+            bags = bags_in(kit)
+            next unless limit && bags.positive? && bags != limit * kit.contains[key]
 
-            say("the kit holds #{bags} bags for #{kit.contains[key]} of #{key}, its clock says one every " \
-                "#{clock.limit} bags", *path)
+            says = "its clock says one every #{limit} bags"
+            say("the kit holds #{bags} bags for #{kit.contains[key]} of #{key}, #{says}", *path)
           end
+        end
+
+        # @return [Numeric, nil] the limit of the clock at a place that counts bags
+        def bags_on_clock(key)
+          clocks = @sheet.position?(key) ? @sheet.position(key).tasks.flat_map(&:clocks) : []
+          clocks.find { |clock| clock.kind == :count && clock.of == "bags" }&.limit
+        end
+
+        def bags_in(kit)
+          kit.contains.sum { |key, pieces| @sheet.position?(key) && @sheet.position(key).kind == :bag ? pieces : 0 }
         end
 
         def each_content

@@ -77,8 +77,7 @@ module UprightBench
         def continued_fraction(x)
           b = x + 1 - shape
           c = 1e300
-          d = 1 / b
-          h = d
+          h = d = 1 / b
           (1..MOST_TERMS).each do |n|
             b += 2
             step = -n * (n - shape)

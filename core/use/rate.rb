@@ -24,13 +24,13 @@ module UprightBench
         # @param today [Date]
         # @return [Rate]
         def self.from(stated_hours_per_week:, today:, evidence: [])
-          stated = stated_hours_per_week || (ASSUMED_HOURS_PER_WEEK if evidence.empty?)
+          assumed = stated_hours_per_week.nil? && evidence.empty?
+          stated = assumed ? ASSUMED_HOURS_PER_WEEK : stated_hours_per_week
           prior_weeks = stated ? STATED_WEEKS : 0.0
-          weights = evidence.map { |reading| reading.weight(today) }
-          new(hours: ((stated || 0) * prior_weeks) + evidence.zip(weights)
-            .sum { |reading, weight| reading.hours * weight },
-            weeks: prior_weeks + evidence.zip(weights).sum { |reading, weight| reading.weeks * weight },
-            assumed: stated_hours_per_week.nil? && evidence.empty?)
+          weighed = evidence.map { |reading| [reading, reading.weight(today)] }
+          new(hours: (stated.to_f * prior_weeks) + weighed.sum { |reading, weight| reading.hours * weight },
+            weeks: prior_weeks + weighed.sum { |reading, weight| reading.weeks * weight },
+            assumed: assumed)
         end
 
         # @return [Float] hours a week

@@ -38,11 +38,15 @@ module UprightBench
           day = last_day + days.compact.min - LEAD_DAYS
           until day >= @plan.today - 1 || over?(days, sent)
             last = day + LEAD_DAYS + WINDOW_DAYS - last_day
-            lines = days.each_index.select { |index| days[index] && sent[index] < ATTEMPTS && days[index] <= last }
+            lines = lines_until(last, days, sent)
             lines.each { |place| sent[place] += 1 }
             yield Card.new(row, day, lines.to_h { |place| [place, sent[place]] }) if lines.any?
             day += GAP_DAYS
           end
+        end
+
+        def lines_until(last, days, sent)
+          days.each_index.select { |index| days[index] && sent[index] < ATTEMPTS && days[index] <= last }
         end
 
         def over?(days, sent)

@@ -58,14 +58,15 @@ module UprightBench
             Svg.text(setting, **at(setting, DIAL[:r] + 10),
               class: setting == dial ? "gauge-text" : "gauge-faint", text_anchor: "middle")
           end
-          hand = if dial
-                   at(dial, DIAL[:r] - 4).then do |tip|
-                     Svg.tag(:line, x1: DIAL[:x], y1: DIAL[:y] + 5, x2: tip[:x], y2: tip[:y], class: "gauge-hand")
-                   end
-                 else
-                   ""
-                 end
           Svg.tag(:circle, cx: DIAL[:x], cy: DIAL[:y] + 5, r: DIAL[:r] - 4, class: "gauge-line") + marks.join + hand
+        end
+
+        # What points at the setting.
+        def hand
+          return "" unless dial
+
+          tip = at(dial, DIAL[:r] - 4)
+          Svg.tag(:line, x1: DIAL[:x], y1: DIAL[:y] + 5, x2: tip[:x], y2: tip[:y], class: "gauge-hand")
         end
 
         def at(setting, radius)

@@ -59,23 +59,25 @@ module UprightBench
         end
 
         def row(listed, sheet, known)
-          unless sheet
-            return refuse(listed, "there is no sheet of #{listed[:maker]} #{listed[:model]}. Take one in by itself " \
-                                  "first; that starts its sheet")
-          end
+          return refuse(listed, no_sheet(listed)) unless sheet
 
           machine = known.fetch(listed[:serial_number], []).find { |other| other.sheet_id == sheet.id }
           if machine && machine.customer_id != @customer.id
             return refuse(listed, "serial no. #{listed[:serial_number]} belongs to another customer")
           end
 
-          which = if machine
-                    { machine_id: machine.id }
-                  else
-                    { machine: { sheet_id: sheet.id, **listed.slice(:serial_number, :bought_on) } }
-                  end
-          which.merge(complaint: listed[:complaint] || values[:complaint] || "",
-            hours_per_week: listed[:hours_per_week])
+          { **which(machine, sheet, listed), complaint: listed[:complaint] || values[:complaint] || "",
+                                             hours_per_week: listed[:hours_per_week] }
+        end
+
+        def which(machine, sheet, listed)
+          return { machine_id: machine.id } if machine
+
+          { machine: { sheet_id: sheet.id, **listed.slice(:serial_number, :bought_on) } }
+        end
+
+        def no_sheet(listed)
+          "there is no sheet of #{listed[:maker]} #{listed[:model]}. Take one in by itself first; that starts its sheet"
         end
 
         def refuse(listed, words)

@@ -14,20 +14,22 @@ module UprightBench
         # @raise [Services::Invalid]
         def of(text, field)
           return if text.nil?
-          raise Services::Invalid, { field => ["This is no text. Type it again."] } unless text.is_a?(String)
-          if text.length > MOST
-            raise Services::Invalid, { field => [
-              "This is too long: at most #{MOST} letters. You typed #{text.length}."
-            ] }
-          end
-          if text.include?(Form::UNREADABLE)
-            raise Services::Invalid, { field => [
-              "Some signs could not be read; they stand as #{Form::UNREADABLE}. Type them again."
-            ] }
-          end
+
+          wrong = wrong_with(text)
+          raise Services::Invalid, { field => [wrong] } if wrong
 
           text
         end
+
+        # @return [String, nil]
+        def wrong_with(text)
+          return "This is no text. Type it again." unless text.is_a?(String)
+          return "This is too long: at most #{MOST} letters. You typed #{text.length}." if text.length > MOST
+          return unless text.include?(Form::UNREADABLE)
+
+          "Some signs could not be read; they stand as #{Form::UNREADABLE}. Type them again."
+        end
+        private_class_method :wrong_with
       end
     end
   end

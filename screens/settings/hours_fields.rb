@@ -55,13 +55,14 @@ module UprightBench
             return "has a time that is none; write it as in 08:30"
           end
 
-          hours = stretches.map { |from, to| times(from, to) }.sort
-          if hours.all? { |from, to| from < to } && hours.flatten.each_cons(2)
-              .all? { |earlier, later| earlier <= later }
-            return
-          end
+          "closes before it opens, or opens twice at once" unless in_order?(stretches.map do |from, to|
+            times(from, to)
+          end.sort)
+        end
 
-          "closes before it opens, or opens twice at once"
+        # Each stretch ends after it begins, and before the next one.
+        def in_order?(hours)
+          hours.all? { |from, to| from < to } && hours.flatten.each_cons(2).all? { |earlier, later| earlier <= later }
         end
 
         # @return [Array(String, String)] with two digits for the hour
@@ -69,7 +70,7 @@ module UprightBench
           closes = to.rjust(5, "0")
           [from.rjust(5, "0"), MIDNIGHT.fetch(closes, closes)]
         end
-        private_class_method :problem, :times
+        private_class_method :problem, :in_order?, :times
       end
     end
   end

@@ -35,11 +35,7 @@ module UprightBench
         @at = at
         @today = Config::Zone.date(at)
         @note = note
-        @weeks = if weeks.to_s.match?(/\A\d{1,3}\z/) && weeks.to_i.between?(1, MOST_WEEKS)
-                   weeks.to_i
-                 else
-                   raise(Invalid, { weeks: ["Choose when we may write again."] })
-                 end
+        @weeks = weeks_of(weeks)
         @machine_id = machine_id
         @drop_off_on = drop_off_on
         @how = how
@@ -61,6 +57,13 @@ module UprightBench
       end
 
       private
+
+      def weeks_of(text)
+        weeks = text.to_s[/\A\d{1,3}\z/].to_i
+        return weeks if weeks.between?(1, MOST_WEEKS)
+
+        raise Invalid, { weeks: ["Choose when we may write again."] }
+      end
 
       def open_dues
         Models::Due.running.where(id: @card.due_ids)

@@ -83,13 +83,18 @@ module UprightBench
 
       def why_not(bundle)
         soonest = by_customer.fetch(bundle.customer_id).first
-        return [soonest, bundle.obstacle] if bundle.lines.any? && bundle.obstacle && bundle.leaves_on <= @until_on
+        return [soonest, bundle.obstacle] if in_time?(bundle) && bundle.obstacle
 
         last = @until_on + @policy.lead_days(bundle.channel || :email)
         held = bundle.held_back.select { |task, _| task.due_on <= last }
-        return unless held.any? && (bundle.lines.empty? || bundle.leaves_on > @until_on)
+        return if held.empty? || in_time?(bundle)
 
         [by_id.fetch(held.keys.first.id), held.values.uniq.join("; ")]
+      end
+
+      # @return [Boolean] whether a card of it would leave by then
+      def in_time?(bundle)
+        bundle.lines.any? && bundle.leaves_on <= @until_on
       end
 
       def by_customer

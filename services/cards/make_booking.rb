@@ -18,24 +18,26 @@ module UprightBench
       # @return [Models::Booking]
       # @raise [Invalid] when the shop is closed that day, or it is too far off
       def self.call(customer, on:, by:, at:, card: nil)
-        today = Config::Zone.date(at)
-        unless on.between?(today, today + MOST_DAYS_AHEAD)
-          raise Invalid, { drop_off_on: ["Choose a day from today on, within #{MOST_DAYS_AHEAD} days."] }
-        end
-
-        open_day = Policies.now.schedule.open_day(on)
-        unless open_day == on
-          raise Invalid, { drop_off_on: [
-            "We are closed on #{on.strftime('%-d %B')}; the next open day is #{open_day.strftime('%-d %B')}."
-          ] }
-        end
-
+        refuse_day(on, today: Config::Zone.date(at))
         DB.transaction do
           keep(customer, { drop_off_on: on, card_id: card&.id, booked_by: by.id, booked_at: at }).tap do |booking|
             History.note("booked booking", booking, by: by, at: at, data: { on: on.iso8601 })
           end
         end
       end
+
+      def self.refuse_day(on, today:)
+        unless on.between?(today, today + MOST_DAYS_AHEAD)
+          raise Invalid, { drop_off_on: ["Choose a day from today on, within #{MOST_DAYS_AHEAD} days."] }
+        end
+
+        open_day = Policies.now.schedule.open_day(on)
+        return if open_day == on
+
+        closed, open = [on, open_day].map { |day| day.strftime("%-d %B") }
+        raise Invalid, { drop_off_on: ["We are closed on #{closed}; the next open day is #{open}."] }
+      end
+      private_class_method :refuse_day
 
       # @raise [Refused] when it was called off already, or the machine is here
       def self.call_off(booking, by:, at:)

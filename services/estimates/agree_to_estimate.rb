@@ -41,20 +41,23 @@ module UprightBench
       def refuse_another
         raise Refused, "There is no estimate to agree to now. Call us." if @sent.nil? || !@job.changeable?
         unless @sent.id == @estimate_sent_id
-          raise Refused, "We changed the estimate since you read it: read it once more."
+          raise Refused,
+            "We changed the estimate since you read it: read it once more."
         end
 
-        today = Config::Zone.date(@at)
+        refuse_old(Config::Zone.date(@at))
+      end
+
+      def refuse_old(today)
         unless @sent.stands?(today)
           raise Refused, "This estimate held until #{Core::Units::Day.words(@sent.valid_until)}. Ask us for a new one."
         end
 
-        quote = Quotes.of(@job, @job.work_items_dataset.eager(:part).order(:sequence).all,
-          held: Quotes.held(@job, today: today))
-        return if Quotes.same?(@sent, quote)
+        items = @job.work_items_dataset.eager(:part).order(:sequence).all
+        return if Quotes.same?(@sent, Quotes.of(@job, items, held: Quotes.held(@job, today: today)))
 
-        raise Refused, "Something changed since this estimate was made. We will send you a new one; nothing is " \
-                       "done until then."
+        raise Refused, "Something changed since this estimate was made. We will send you a new one; nothing is done " \
+                       "until then."
       end
     end
   end

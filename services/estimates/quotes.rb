@@ -14,11 +14,14 @@ module UprightBench
       def of(job, items, held: nil, whole: items, policies: Policies.now)
         prices = held ? held.to_lines.to_h { |line| [line.key, line.net_cents] } : {}
         counted = items.reject { |item| item.state == "left" || item.action == "refer" }
-        work = counted.each_with_index.map { |item, at| work(job.sheet, item, prices, counted.first(at)) }
-        earned = Earned.of(job, whole)
-        Core::Money::Quote.new(work: work, policy: policies.money, free_minutes: earned&.minutes || 0,
-          free_words: earned&.words,
-          off_percent: job.discount_percent || 0, off_words: job.discount_reason).call
+        work = counted.each_with_index.map { |item, index| work(job.sheet, item, prices, counted.first(index)) }
+        Core::Money::Quote.new(work: work, policy: policies.money, off_percent: job.discount_percent || 0,
+          off_words: job.discount_reason, **free(Earned.of(job, whole))).call
+      end
+
+      # @return [Hash] the bench time that a card earned
+      def free(earned)
+        { free_minutes: earned&.minutes || 0, free_words: earned&.words }
       end
 
       def work(sheet, item, prices, before)

@@ -10,14 +10,7 @@ module UprightBench
       def self.call(number, percent:, reason:, by:, at:)
         DB.transaction do
           job = Lookup.job(number, lock: true)
-          unless job.estimated?
-            raise Refused, "Job #{number} is #{job.state.tr('_', ' ')}: what is taken off is settled before it is " \
-                           "agreed."
-          end
-          if percent.positive? && reason.to_s.strip.empty?
-            raise Invalid, { discount_reason: ["is needed: it stands on the estimate"] }
-          end
-
+          refuse(job, percent, reason)
           taken = { discount_percent: percent, discount_reason: reason.strip } if percent.positive?
           job.update(taken || { discount_percent: nil, discount_reason: nil })
           History.note(percent.positive? ? "took off" : "took nothing off", job, by: by, at: at, job: job,
@@ -25,6 +18,16 @@ module UprightBench
           job
         end
       end
+
+      def self.refuse(job, percent, reason)
+        unless job.estimated?
+          raise Refused, "Job #{job.number} is #{job.state_words}: what is taken off is settled before it is agreed."
+        end
+        return unless percent.positive? && reason.to_s.strip.empty?
+
+        raise Invalid, { discount_reason: ["is needed: it stands on the estimate"] }
+      end
+      private_class_method :refuse
     end
   end
 end

@@ -46,16 +46,18 @@ module UprightBench
         refuse_second_job(machine)
         used_otherwise = use_told(machine)
         job = Models::Job.create(job_fields(machine))
-        if used_otherwise
-          SetClocks.again([machine], on: Config::Zone.date(@at),
-            why: "its use was told anew at job #{job.refresh.number}")
-        end
+        move_dates(machine, job) if used_otherwise
         count_in(job)
         stop(job)
         Models::Booking.booked.where(customer_id: job.customer_id).update(state: "came")
         History.note("took in", job, by: @by, at: @at, job: job,
           data: { complaint: job.complaint, accessories: accessories, conditions: conditions })
         job
+      end
+
+      def move_dates(machine, job)
+        SetClocks.again([machine], on: Config::Zone.date(@at),
+          why: "its use was told anew at job #{job.refresh.number}")
       end
 
       # @return [Boolean] it is used otherwise than was known

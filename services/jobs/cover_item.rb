@@ -10,19 +10,23 @@ module UprightBench
         DB.transaction do
           job = Lookup.job(number, lock: true)
           item = Lookup.work_item(job, item_id)
-          unless job.estimated?
-            raise Refused, "Job #{number} is #{job.state.tr('_', ' ')}: who pays is settled before it is agreed."
-          end
-
-          warranty = job.machine.warranty(Config::Zone.date(at))
-          raise Refused, "The maker covers nothing: #{warranty.reason}." if covered && !warranty.in?
-
+          refuse(job, covered, Config::Zone.date(at))
           item.update(covered: covered)
           History.note(covered ? "covered by the maker" : "not covered", item, by: by, at: at, job: job,
             data: { position: item.position })
           item
         end
       end
+
+      def self.refuse(job, covered, today)
+        unless job.estimated?
+          raise Refused, "Job #{job.number} is #{job.state_words}: who pays is settled before it is agreed."
+        end
+
+        warranty = job.machine.warranty(today)
+        raise Refused, "The maker covers nothing: #{warranty.reason}." if covered && !warranty.in?
+      end
+      private_class_method :refuse
     end
   end
 end

@@ -44,10 +44,7 @@ module UprightBench
         return before if @request_key && before&.request_key == @request_key
 
         refuse_stale(before)
-        if @own == :wash && !@position.washable?
-          raise Refused, "#{@position.name} must not be wetted: choose clean or replace."
-        end
-
+        refuse_water
         verdict = settled_verdict
         saved = verdict ? save(before, verdict) : clear(before)
         learn(before, saved)
@@ -64,6 +61,12 @@ module UprightBench
 
         who = before ? "#{before.finder.name} recorded “#{before.reason}”" : "The finding was cleared"
         raise Stale, "#{who} in the meantime. Yours was not saved; look at both and save again."
+      end
+
+      def refuse_water
+        return unless @own == :wash && !@position.washable?
+
+        raise Refused, "#{@position.name} must not be wetted: choose clean or replace."
       end
 
       # The person's verdict wins, and the rule's own answer stays in the reason.

@@ -42,18 +42,15 @@ module UprightBench
       # @return [Models::PaperRun] the one that is under way already, or a new one
       def self.ask(kind, arguments, by:, at:)
         maker = maker(kind, arguments)
+        of_whom = { kind: kind, arguments: Sequel.pg_jsonb(arguments), asked_by: by.id }
         DB.transaction do
           forget_old(at)
-          id = Models::PaperRun.dataset.insert_conflict.insert(kind: kind, arguments: Sequel.pg_jsonb(arguments),
-            name: maker.name, pages: maker.pages, parts: maker.parts,
-            asked_by: by.id, asked_at: at)
-          Work.enqueue(id) if id
-          if id
-            Models::PaperRun.with_pk!(id)
-          else
-            Models::PaperRun.first!(kind: kind,
-              arguments: Sequel.pg_jsonb(arguments), asked_by: by.id, finished_at: nil)
-          end
+          id = Models::PaperRun.dataset.insert_conflict.insert(**of_whom, name: maker.name, pages: maker.pages,
+            parts: maker.parts, asked_at: at)
+          next Models::PaperRun.first!(**of_whom, finished_at: nil) unless id
+
+          Work.enqueue(id)
+          Models::PaperRun.with_pk!(id)
         end
       end
 

@@ -28,12 +28,7 @@ module UprightBench
         return {} if keys.empty?
 
         places = keys.map { |key| @sheet.position(key) }
-        fitted = if @machine
-                   Models::Fitting.in_place.where(machine_id: @machine.id, position: keys)
-                     .exclude(part_id: nil).select_hash(:position, :part_id)
-                 else
-                   {}
-                 end
+        fitted = fitted_at(keys)
         ids = (in_question(places) + fitted.values).uniq
         reserved = ReservedParts.for_others(ids, except: @job)
         parts = Models::Part.where(id: ids).eager(:stock_level, :supplier)
@@ -43,6 +38,14 @@ module UprightBench
       end
 
       private
+
+      # @return [Hash{String=>Integer}] position => id of the part that sits there
+      def fitted_at(keys)
+        return {} unless @machine
+
+        Models::Fitting.in_place.where(machine_id: @machine.id, position: keys)
+          .exclude(part_id: nil).select_hash(:position, :part_id)
+      end
 
       # All that speak of this model or its family; of those for others one is enough to know that there are some.
       def rules_for(ids, keys)

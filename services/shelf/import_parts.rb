@@ -48,11 +48,7 @@ module UprightBench
           next import if import.applied_at
 
           changes = PartChanges.new(ReadPartList.rows(import), lock: true)
-          raise Refused, changes.problems.first(5).join(" ") if changes.problems.any?
-          unless changes.digest == digest
-            raise Refused, "Something changed on the shelf since you looked: look at the changes again."
-          end
-
+          refuse(changes, digest)
           new(changes, by, at).call
           import.update(applied_at: at, state: "taken_over", refused: nil)
           import.drop_pieces
@@ -60,6 +56,14 @@ module UprightBench
           import
         end
       end
+
+      def self.refuse(changes, digest)
+        raise Refused, changes.problems.first(5).join(" ") if changes.problems.any?
+        return if changes.digest == digest
+
+        raise Refused, "Something changed on the shelf since you looked: look at the changes again."
+      end
+      private_class_method :refuse
 
       def initialize(changes, by, at)
         @changes = changes.changes

@@ -6,6 +6,9 @@ module UprightBench
     # model; else the maker's own that is listed for the model; else what fits best. Where that is no longer made, what
     # took its place.
     class WhichPart
+      # What a part costs in a month of its life.
+      A_MONTH = Sequel[:price_cents] / Sequel.function(:coalesce, :life_months, Core::Fit::Part::DEFAULT_LIFE_MONTHS)
+
       include Enumerable
 
       # @return [Hash{Integer=>Integer}] part that is no longer made => the newest that took its place
@@ -65,19 +68,20 @@ module UprightBench
       def listed(asked)
         return {} if asked.empty?
 
-        a_month = Sequel[:price_cents] / Sequel.function(:coalesce, :life_months, Core::Fit::Part::DEFAULT_LIFE_MONTHS)
-        parts = Models::Part.where(pattern: false, discontinued: false)
-        rules = Models::FitRule.where(body_style: nil, serial_from: nil, serial_to: nil)
-        found = Models::Sheet.where(Sequel[:sheets][:id] => asked.map(&:first).uniq)
-          .join(rules, { model_title: Sequel.join([
-            :maker, " ", :model_name
-          ]) }, table_alias: :rules)
-          .join(parts, { id: Sequel[:rules][:part_id] },
-            table_alias: :listed)
+        found = listed_without_condition(asked.map(&:first).uniq)
           .distinct(Sequel[:sheets][:id], :position)
-          .order(Sequel[:sheets][:id], :position, a_month, Sequel[:listed][:number])
+          .order(Sequel[:sheets][:id], :position, A_MONTH, Sequel[:listed][:number])
         found.naked.select_map([Sequel[:sheets][:id], :position, :part_id])
           .to_h { |sheet_id, position, part_id| [[sheet_id, position], part_id] }.slice(*asked)
+      end
+
+      def listed_without_condition(sheet_ids)
+        parts = Models::Part.where(pattern: false, discontinued: false)
+        rules = Models::FitRule.where(body_style: nil, serial_from: nil, serial_to: nil)
+        title = Sequel.join([:maker, " ", :model_name])
+        Models::Sheet.where(Sequel[:sheets][:id] => sheet_ids)
+          .join(rules, { model_title: title }, table_alias: :rules)
+          .join(parts, { id: Sequel[:rules][:part_id] }, table_alias: :listed)
       end
 
       # By the family, with what the place asks for: one model after the other. What only has the size is a guess, and
