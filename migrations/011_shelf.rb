@@ -10,7 +10,8 @@ Sequel.migration do
         name text NOT NULL CONSTRAINT suppliers_name UNIQUE CONSTRAINT suppliers_name_length CHECK (length(name) BETWEEN 1 AND 120),
         email text CONSTRAINT suppliers_email_length CHECK (length(email) <= 200),
         lead_days integer NOT NULL DEFAULT 7 CONSTRAINT suppliers_lead_days CHECK (lead_days BETWEEN 0 AND 365));
-       ALTER TABLE parts
+
+      ALTER TABLE parts
         ADD COLUMN maker text CONSTRAINT parts_maker_length CHECK (length(maker) <= 60),
         ADD COLUMN needs jsonb NOT NULL DEFAULT '{}',
         ADD COLUMN takes_out text[] NOT NULL DEFAULT '{}',
@@ -26,7 +27,8 @@ Sequel.migration do
       CREATE INDEX parts_length ON parts (kind, ((measures ->> 'length_mm')::numeric));
       CREATE INDEX parts_diameter ON parts (kind, ((measures ->> 'diameter_mm')::numeric));
       CREATE INDEX parts_words_trgm ON parts USING gin (plain_text(number || ' ' || name) gin_trgm_ops);
-       DROP INDEX fit_rules_position;
+
+      DROP INDEX fit_rules_position;
       CREATE INDEX fit_rules_model ON fit_rules (position, model_title text_pattern_ops);
       CREATE INDEX fit_rules_family ON fit_rules (position, family) WHERE family IS NOT NULL;
       CREATE INDEX fit_rules_by_model ON fit_rules (model_title);

@@ -30,7 +30,8 @@ Sequel.migration do
         ADD COLUMN discount_percent numeric(5, 2) CONSTRAINT jobs_discount CHECK (discount_percent > 0 AND discount_percent <= 100),
         ADD COLUMN discount_reason text CONSTRAINT jobs_discount_reason_length CHECK (length(discount_reason) BETWEEN 1 AND 200),
         ADD CONSTRAINT jobs_discount_has_reason CHECK ((discount_percent IS NULL) = (discount_reason IS NULL));
-       CREATE TABLE questions (
+
+      CREATE TABLE questions (
         id bigint GENERATED ALWAYS AS IDENTITY PRIMARY KEY,
         job_id bigint NOT NULL REFERENCES jobs,
         asked text NOT NULL CONSTRAINT questions_asked_length CHECK (length(asked) BETWEEN 1 AND 500), asked_at timestamptz NOT NULL,
@@ -39,12 +40,14 @@ Sequel.migration do
         CONSTRAINT questions_replied_by_name CHECK (num_nonnulls(reply, replied_by, replied_at) IN (0, 3)));
       CREATE INDEX questions_job ON questions (job_id, id);
       CREATE UNIQUE INDEX questions_asked_twice_is_once ON questions (job_id, md5(asked)) WHERE reply IS NULL;
-       -- A card earns once, and a job takes one.
+
+      -- A card earns once, and a job takes one.
       CREATE TABLE earnings (
         card_id bigint PRIMARY KEY REFERENCES cards,
         job_id bigint NOT NULL REFERENCES jobs CONSTRAINT earnings_one_a_job UNIQUE,
         minutes integer NOT NULL CONSTRAINT earnings_minutes CHECK (minutes > 0), earned_at timestamptz NOT NULL);
-       ALTER TABLE work_items ADD COLUMN goes_back text[] NOT NULL DEFAULT '{}';
+
+      ALTER TABLE work_items ADD COLUMN goes_back text[] NOT NULL DEFAULT '{}';
     SQL
   end
 end

@@ -23,14 +23,16 @@ Sequel.migration do
         cost_cents integer CONSTRAINT order_lines_cost CHECK (cost_cents >= 0),
         CONSTRAINT order_lines_once UNIQUE (order_id, part_id));
       CREATE INDEX order_lines_part ON order_lines (part_id);
-       ALTER TABLE stock_moves ADD COLUMN order_line_id bigint REFERENCES order_lines,
+
+      ALTER TABLE stock_moves ADD COLUMN order_line_id bigint REFERENCES order_lines,
         ADD CONSTRAINT stock_moves_ordered CHECK (order_line_id IS NULL OR kind = 'received');
       CREATE INDEX stock_moves_order_line ON stock_moves (order_line_id) WHERE order_line_id IS NOT NULL;
       CREATE INDEX stock_moves_used ON stock_moves (moved_at) WHERE kind = 'used';
       CREATE INDEX jobs_customer ON jobs (customer_id, taken_in_at);
       ALTER TABLE parts ADD COLUMN learned_lead_days integer CONSTRAINT parts_learned_lead_days CHECK (learned_lead_days >= 0);
       ALTER TABLE suppliers ADD COLUMN learned_lead_days integer CONSTRAINT suppliers_learned_lead_days CHECK (learned_lead_days >= 0);
-       CREATE TABLE forecast_runs (
+
+      CREATE TABLE forecast_runs (
         id bigint GENERATED ALWAYS AS IDENTITY PRIMARY KEY,
         asked_by bigint REFERENCES people, asked_at timestamptz NOT NULL, finished_at timestamptz);
       CREATE UNIQUE INDEX forecast_runs_one_at_a_time ON forecast_runs ((true)) WHERE finished_at IS NULL;
@@ -39,7 +41,8 @@ Sequel.migration do
         days integer NOT NULL, from_dues real NOT NULL, from_walk_ins real NOT NULL,
         level integer NOT NULL CONSTRAINT part_forecasts_level CHECK (level >= 0),
         weeks real[] NOT NULL, walk_ins_a_week real NOT NULL, tasks integer NOT NULL);
-       CREATE TABLE counts (
+
+      CREATE TABLE counts (
         id bigint GENERATED ALWAYS AS IDENTITY PRIMARY KEY,
         begun_by bigint NOT NULL REFERENCES people, begun_at timestamptz NOT NULL,
         closed_by bigint REFERENCES people, closed_at timestamptz, written boolean,
@@ -52,7 +55,8 @@ Sequel.migration do
         level_pieces integer NOT NULL,
         counted_by bigint NOT NULL REFERENCES people, counted_at timestamptz NOT NULL,
         PRIMARY KEY (count_id, part_id));
-       ALTER TABLE parts DROP CONSTRAINT parts_filter_class,
+
+      ALTER TABLE parts DROP CONSTRAINT parts_filter_class,
         ADD CONSTRAINT parts_filter_class CHECK (filter_class IN ('E10', 'E11', 'E12', 'H13', 'H14', 'U15', 'U16', 'U17'));
       CREATE TABLE part_imports (
         id bigint GENERATED ALWAYS AS IDENTITY PRIMARY KEY,

@@ -13,7 +13,8 @@ Sequel.migration do
         chosen bigint[], without bigint[] NOT NULL DEFAULT '{}', expected integer NOT NULL DEFAULT 0, written_at timestamptz, left_out jsonb NOT NULL DEFAULT '{}',
         created_by bigint NOT NULL REFERENCES people, created_at timestamptz NOT NULL, finished_at timestamptz,
         CONSTRAINT batches_finished CHECK ((state IN ('done', 'cancelled')) = (finished_at IS NOT NULL)));
-       CREATE TABLE bonuses (
+
+      CREATE TABLE bonuses (
         id bigint GENERATED ALWAYS AS IDENTITY PRIMARY KEY,
         minutes integer NOT NULL CONSTRAINT bonuses_minutes CHECK (minutes BETWEEN 1 AND 240),
         starts_on date NOT NULL, ends_on date NOT NULL,
@@ -21,14 +22,16 @@ Sequel.migration do
         first_only boolean NOT NULL DEFAULT false, fleets boolean NOT NULL DEFAULT false,
         ended_at timestamptz, created_by bigint NOT NULL REFERENCES people, created_at timestamptz NOT NULL,
         CONSTRAINT bonuses_days CHECK (starts_on <= ends_on));
-       ALTER TABLE cards ADD COLUMN batch_id bigint REFERENCES batches, ADD COLUMN bonus_id bigint REFERENCES bonuses,
+
+      ALTER TABLE cards ADD COLUMN batch_id bigint REFERENCES batches, ADD COLUMN bonus_id bigint REFERENCES bonuses,
         ADD COLUMN calls integer NOT NULL DEFAULT 0, ADD COLUMN called_at timestamptz;
       ALTER TABLE messages ADD COLUMN batch_id bigint REFERENCES batches, ADD COLUMN leaves_on date, ADD COLUMN next_try_at timestamptz,
         DROP CONSTRAINT messages_state,
         ADD CONSTRAINT messages_state CHECK (state IN ('queued', 'handing_over', 'handed_over', 'failed', 'unsure', 'given_up', 'rejected', 'bounced', 'withdrawn')),
         DROP CONSTRAINT messages_handed_over,
         ADD CONSTRAINT messages_handed_over CHECK ((state IN ('handed_over', 'bounced')) = (handed_over_at IS NOT NULL));
-       WITH batch AS (
+
+      WITH batch AS (
         INSERT INTO batches (state, until_on, created_by, created_at, written_at)
           SELECT 'leaving', max(created_at)::date, max(created_by), max(created_at), max(created_at) FROM cards HAVING count(*) > 0 RETURNING id)
         UPDATE cards SET batch_id = batch.id FROM batch;
@@ -67,8 +70,10 @@ Sequel.migration do
         FROM (SELECT due_id, max(attempt) AS attempts, max(leaves_on) AS carded_on FROM card_lines WHERE NOT void GROUP BY due_id) AS counted WHERE dues.id = counted.due_id;
       DROP INDEX dues_open_by_date;
       CREATE INDEX dues_to_card ON dues (attempts, due_on) WHERE state = 'open' AND may_card IS TRUE;
-       ALTER TABLE answers ADD COLUMN written_by bigint REFERENCES people;
-       CREATE TABLE visits (
+
+      ALTER TABLE answers ADD COLUMN written_by bigint REFERENCES people;
+
+      CREATE TABLE visits (
         id bigint GENERATED ALWAYS AS IDENTITY PRIMARY KEY,
         customer_id bigint NOT NULL REFERENCES customers, card_id bigint REFERENCES cards,
         drop_off_on date NOT NULL,
@@ -76,7 +81,8 @@ Sequel.migration do
         booked_by bigint REFERENCES people, booked_at timestamptz NOT NULL);
       CREATE UNIQUE INDEX visits_one_booked ON visits (customer_id) WHERE state = 'booked';
       CREATE INDEX visits_booked ON visits (drop_off_on) WHERE state = 'booked';
-       DELETE FROM que_jobs WHERE job_class = 'UprightBench::Outbox::DeliverMessage';
+
+      DELETE FROM que_jobs WHERE job_class = 'UprightBench::Outbox::DeliverMessage';
       INSERT INTO que_jobs (job_class, args, job_schema_version) SELECT 'UprightBench::Outbox::SendBatch', jsonb_build_array(id), 2 FROM batches WHERE state = 'leaving';
     SQL
   end

@@ -13,7 +13,8 @@ Sequel.migration do
       CREATE INDEX due_counts_day ON due_counts (attempts, due_on);
       INSERT INTO due_counts (attempts, due_on, dues)
         SELECT attempts, due_on, count(*) FROM dues WHERE state = 'open' AND may_card AND due_on IS NOT NULL GROUP BY attempts, due_on;
-       CREATE TYPE due_change_count AS (attempts integer, due_on date, dues bigint);
+
+      CREATE TYPE due_change_count AS (attempts integer, due_on date, dues bigint);
       CREATE FUNCTION add_to_due_counts(changes due_change_count[]) RETURNS void LANGUAGE sql AS $$
         WITH changed AS (SELECT attempts, due_on, sum(dues) AS dues FROM unnest(changes) GROUP BY attempts, due_on HAVING sum(dues) <> 0),
         counted AS (
@@ -22,7 +23,8 @@ Sequel.migration do
         INSERT INTO due_counts (attempts, due_on, dues)
           SELECT attempts, due_on, sum(dues) FROM (SELECT * FROM changed UNION ALL SELECT * FROM counted) AS both_of_them
           GROUP BY attempts, due_on HAVING sum(dues) <> 0 $$;
-       CREATE FUNCTION count_dues() RETURNS trigger LANGUAGE plpgsql AS $$
+
+      CREATE FUNCTION count_dues() RETURNS trigger LANGUAGE plpgsql AS $$
         DECLARE changes due_change_count[] := '{}';
         BEGIN
           IF TG_OP <> 'DELETE' THEN

@@ -41,7 +41,10 @@ Sequel.migration do
       run "ALTER TRIGGER #{name} ON #{table} RENAME TO #{renamed.call(name)}" if renamed.call(name)
     end
     indexes.sort_by { |name| order.call(name) }.each do |name|
-      run "ALTER INDEX #{name} RENAME TO #{renamed.call(name)}" if renamed.call(name)
+      if renamed.call(name)
+        run "ALTER INDEX #{name} RENAME TO " \
+            "#{renamed.call(name)}"
+      end
     end
 
     tables.each { |old, new| rename_table old, new }

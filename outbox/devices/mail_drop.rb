@@ -35,20 +35,28 @@ module UprightBench
           Subject: Returned mail
           MIME-Version: 1.0
           Content-Type: multipart/report; report-type=delivery-status; boundary="=_returned"
-           --=_returned
+
+          --=_returned
           Content-Type: text/plain
-           Your message to %<to>s could not be delivered.
-           --=_returned
+
+          Your message to %<to>s could not be delivered.
+
+          --=_returned
           Content-Type: message/delivery-status
-           Reporting-MTA: dns; drop.example
-           Final-Recipient: rfc822; %<to>s
+
+          Reporting-MTA: dns; drop.example
+
+          Final-Recipient: rfc822; %<to>s
           Action: failed
           Status: 5.1.1
           Diagnostic-Code: smtp; 550 no such mailbox
-           --=_returned
+
+          --=_returned
           Content-Type: text/rfc822-headers
-           %<headers>s
-           --=_returned--
+
+          %<headers>s
+
+          --=_returned--
         MAIL
         private_constant :REPORT
 

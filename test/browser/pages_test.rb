@@ -119,7 +119,8 @@ class PagesTest < BrowserTest
       show_focus
       [path, evaluate_script(<<~JS)]
         (() => {
-          #{LOOK}           const kinds = new Map();
+          #{LOOK}
+          const kinds = new Map();
           for (const control of document.querySelectorAll("#{CONTROLS}")) {
             if (control.disabled || !control.checkVisibility()) continue;
             const kind = `${control.tagName} ${control.type || ""} ${control.getAttribute("class") || ""}`;

@@ -28,7 +28,8 @@ class StorageTest < DatabaseTest
       code = <<~RUBY
         require "pathname"
         module UprightBench; module Config; end; end
-        require #{File.join(TestDatabase::ROOT, 'config/storage').inspect}         trap("XFSZ", "IGNORE")
+        require #{File.join(TestDatabase::ROOT, 'config/storage').inspect}
+        trap("XFSZ", "IGNORE")
         Process.setrlimit(:FSIZE, 4096)
         begin
           UprightBench::Config::Storage.write(Pathname(ARGV[0]).join("b.jpg"), "y" * 100_000)
@@ -60,8 +61,12 @@ class StorageTest < DatabaseTest
     job = take_in
     said = nil
     capture_io do
-      said = Pictures::Store.stub(:ours, store) do
-        assert_raises(Services::Refused) { Services::AddPictures.call(job.number, prepared, by: owner, at: NOW) }
+      said = Pictures::Store.stub(:ours,
+        store) do
+        assert_raises(Services::Refused) do
+          Services::AddPictures.call(job.number, prepared, by: owner,
+            at: NOW)
+        end
       end
     end
 

@@ -13,27 +13,37 @@ class DeliveryReportTest < AppTest
     MIME-Version: 1.0
     Content-Type: multipart/report; report-type=delivery-status;
           boundary="RAA14128.773615765/cs.example"
-     --RAA14128.773615765/cs.example
-     The original message was received at Sat, 2 Jul 1994 17:10:28 -0400
+
+    --RAA14128.773615765/cs.example
+
+    The original message was received at Sat, 2 Jul 1994 17:10:28 -0400
     from root@localhost
-        ----- The following addresses had delivery problems -----
+
+       ----- The following addresses had delivery problems -----
     <corvell@slip.example>  (unrecoverable error)
-     --RAA14128.773615765/cs.example
+
+    --RAA14128.773615765/cs.example
     content-type: message/delivery-status
-     Reporting-MTA: dns; cs.example
-     Original-Recipient: rfc822;corvell@slip.example
+
+    Reporting-MTA: dns; cs.example
+
+    Original-Recipient: rfc822;corvell@slip.example
     Final-Recipient: rfc822;corvell@slip.example
     Action: failed
     Status: 4.0.0
     Diagnostic-Code: smtp; 426 connection
       timed out
     Last-Attempt-Date: Thu, 7 Jul 1994 17:15:49 -0400
-     --RAA14128.773615765/cs.example
+
+    --RAA14128.773615765/cs.example
     content-type: message/rfc822
-     Message-ID: <0f8fad5b-d9cb-469f-a165-70867728950e@example.org>
+
+    Message-ID: <0f8fad5b-d9cb-469f-a165-70867728950e@example.org>
     Subject: Your vacuum cleaner is due
-     Dear Corvell
-     --RAA14128.773615765/cs.example--
+
+    Dear Corvell
+
+    --RAA14128.773615765/cs.example--
   MAIL
 
   def read(text)
@@ -59,7 +69,8 @@ class DeliveryReportTest < AppTest
 
   def test_not_every_report_says_that_it_failed
     %w[delayed delivered relayed expanded].each do |action|
-      refute_predicate read(EXAMPLE.sub("Action: failed", "Action: #{action}")), :failed?, action
+      refute_predicate read(EXAMPLE.sub("Action: failed",
+        "Action: #{action}")), :failed?, action
     end
     assert_predicate read(EXAMPLE.sub("Action: failed", "Action:  Failed ")), :failed?
   end
