@@ -82,7 +82,7 @@ module UprightBench
           end
 
           last = today + LIVES.fetch(purpose)
-          kept.each { |one| one.accepted_until ||= last }
+          kept.each { |key| key.accepted_until ||= last }
           [Key.new(number: (keys.map(&:number).max || 0) + 1, key: SecureRandom.bytes(BYTES), since: today), *kept]
         end
 
@@ -96,9 +96,9 @@ module UprightBench
           File.rename(half, path)
         end
 
-        def written(one)
-          { number: one.number, key: one.key.unpack1("H*"), since: one.since.iso8601,
-            accepted_until: one.accepted_until&.iso8601 }.compact
+        def written(key)
+          { number: key.number, key: key.key.unpack1("H*"), since: key.since.iso8601,
+            accepted_until: key.accepted_until&.iso8601 }.compact
         end
 
         def parse(text)

@@ -22,7 +22,7 @@ module UprightBench
       end
 
       def database(error)
-        cause = [error, error.cause].find { |one| one.is_a?(PG::Error) }
+        cause = [error, error.cause].find { |raised| raised.is_a?(PG::Error) }
         result = cause&.result or return {}
 
         { sqlstate: result.error_field(PG::PG_DIAG_SQLSTATE),

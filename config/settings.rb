@@ -112,7 +112,7 @@ module UprightBench
       # @return [Array<IPAddr>] the proxies whose word about the client counts
       # @raise [IPAddr::Error] when one is no address and no network
       def trusted_proxies
-        list("TRUSTED_PROXIES").map { |one| IPAddr.new(one) }
+        list("TRUSTED_PROXIES").map { |network| IPAddr.new(network) }
       end
 
       # Behind TLS the session cookie is never sent in the clear.

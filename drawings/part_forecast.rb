@@ -98,7 +98,7 @@ module UprightBench
         points = [[x(0), y(left)]] + @weeks.each_with_index.map do |due, week|
           [x(week + 1), y(left -= due + @walk_ins_a_week)]
         end
-        Svg.tag(:polyline, points: points.map { |point| point.map { |one| one.round(1) }.join(",") }.join(" "),
+        Svg.tag(:polyline, points: points.map { |point| point.map { |side| side.round(1) }.join(",") }.join(" "),
           class: "gauge-line run-down") +
           Svg.text(@free, x: LEFT - 6, y: y(@free) + 5, class: "gauge-text", text_anchor: "end")
       end

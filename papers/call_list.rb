@@ -28,11 +28,12 @@ module UprightBench
         @rows.each { |row| call(row) }
       end
 
-      def call(one)
-        said = one[:words].split("\n").reject(&:empty?)
+      def call(entry)
+        said = entry[:words].split("\n").reject(&:empty?)
         room(ROW * (said.size + 3))
         rule
-        row([one[:name], one[:phone], one[:calls].positive? ? "not reached #{one[:calls]} ×" : ""], COLUMNS, size: 12,
+        tries = "not reached #{entry[:calls]} ×" if entry[:calls].positive?
+        row([entry[:name], entry[:phone], tries.to_s], COLUMNS, size: 12,
           style: :bold, height: 20)
         said.each { |text| words(text, size: 9, height: 13) }
         words("Said:", size: 9, height: 26)

@@ -36,7 +36,7 @@ module UprightBench
         room(ROW * 4)
         space(8)
         words(name, size: 12, style: :bold, height: 18)
-        rows.each { |one| row([Core::Units::Day.words(one[:date]), one[:machine], one[:what].join(", ")], COLUMNS) }
+        rows.each { |due| row([Core::Units::Day.words(due[:date]), due[:machine], due[:what].join(", ")], COLUMNS) }
       end
     end
   end

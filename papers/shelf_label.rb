@@ -53,7 +53,7 @@ module UprightBench
         modules = self.class.modules(number)
         wide = [pdf.bounds.width / (modules.size + (2 * QUIET_MODULES)), WIDEST_MODULE_MM * MM].min
         left = QUIET_MODULES * wide
-        modules.chars.chunk_while { |one, other| one == other }.each do |run|
+        modules.chars.chunk_while { |bar, other| bar == other }.each do |run|
           pdf.fill_rectangle([left, top], run.size * wide, BAR_HEIGHT_MM * MM) if run.first == "1"
           left += run.size * wide
         end

@@ -47,8 +47,8 @@ module UprightBench
         row(cells, COLUMNS, style: style)
       end
 
-      def together(one)
-        one[:cost_cents]&.*(one[:pieces])
+      def together(line)
+        line[:cost_cents]&.*(line[:pieces])
       end
 
       def cost(cents)

@@ -18,7 +18,7 @@ module UprightBench
 
         app.get "/pictures/:id/:size.jpg" do
           picture = Services::Lookup.one(:picture, id_of(params["id"]))
-          size = Pictures::Prepare::SIDES.keys.find { |one| one.to_s == params["size"] } || pass
+          size = Pictures::Prepare::SIDES.keys.find { |side| side.to_s == params["size"] } || pass
           headers "cache-control" => "private, max-age=31536000, immutable"
           send_file Pictures::Store.ours.path(picture.digest, size), type: :jpeg, disposition: :inline
         end

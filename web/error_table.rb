@@ -18,7 +18,7 @@ module UprightBench
 
       # @return [Integer] 503 while the database is away; 500 for what nobody foresaw
       def self.status(error)
-        return 503 if [error, error.cause].any? { |one| AWAY.any? { |kind| one.is_a?(kind) } }
+        return 503 if [error, error.cause].any? { |raised| AWAY.any? { |kind| raised.is_a?(kind) } }
 
         statuses.find { |kind, _| error.is_a?(kind) }&.last || 500
       end

@@ -33,9 +33,9 @@ module UprightBench
         # @return [Array<String>]
         def sentences
           start = Units::Day.words(progress.started_on)
-          dated.map do |one|
-            "#{one.clock.words}#{shortening(one)} from " \
-              "#{start}#{one.clock.progress_words(progress, conditions)}: #{Units::Day.words(one.due)}"
+          dated.map do |clocked|
+            "#{clocked.clock.words}#{shortening(clocked)} from " \
+              "#{start}#{clocked.clock.progress_words(progress, conditions)}: #{Units::Day.words(clocked.due)}"
           end
         end
 
@@ -43,24 +43,24 @@ module UprightBench
         # in every process.
         # @return [Integer] 32 bits
         def mark
-          dated.inject(WORDING) { |mark, one| Zlib.crc32(figures(one).pack("q6E"), mark) }
+          dated.inject(WORDING) { |mark, clocked| Zlib.crc32(figures(clocked).pack("q6E"), mark) }
         end
 
         private
 
-        def figures(one)
-          [one.clock.mark, one.household < 1 ? conditions.household_mark : 0, own.ratios.size, progress.started_on.jd,
-           one.clock.progress_figure(progress, conditions), one.due.jd,
-           one.personal]
+        def figures(clocked)
+          [clocked.clock.mark, clocked.household < 1 ? conditions.household_mark : 0, own.ratios.size,
+           progress.started_on.jd, clocked.clock.progress_figure(progress, conditions), clocked.due.jd,
+           clocked.personal]
         end
 
-        def shortening(one)
-          household = conditions.household_words if one.household < 1
-          if one.personal == 1
+        def shortening(clocked)
+          household = conditions.household_words if clocked.household < 1
+          if clocked.personal == 1
             household
           else
             format("%<household>s ÷ %<factor>.2f (%<why>s)", household: household,
-              factor: one.personal, why: own.words)
+              factor: clocked.personal, why: own.words)
           end
         end
       end

@@ -18,8 +18,8 @@ module UprightBench
         # @param one [Symbol] an action
         # @param other [Symbol] another at the same place
         # @return [Boolean] whether who does the one need not do the other
-        def self.covers?(one, other)
-          one != other && DONE_BY.fetch(one).include?(other)
+        def self.covers?(done, other)
+          done != other && DONE_BY.fetch(done).include?(other)
         end
 
         private

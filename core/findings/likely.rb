@@ -72,8 +72,9 @@ module UprightBench
         def meant(number)
           return unless number.finite?
 
-          likely = SLIPS.map { |factor| (number * factor).round(2) }.select { |one| range.cover?(one) && one.positive? }
-          likely.min_by { |one| (Math.log(one) - Math.log(expected)).abs }
+          slipped = SLIPS.map { |factor| (number * factor).round(2) }
+          likely = slipped.select { |meant| range.cover?(meant) && meant.positive? }
+          likely.min_by { |meant| (Math.log(meant) - Math.log(expected)).abs }
         end
 
         def expected

@@ -38,7 +38,8 @@ module UprightBench
         # @return [Answer]
         def call
           fitting, others = fitting_and_others
-          candidates = fitting.map { |part| @words.candidate(part, ground(part) || GUESS) }.sort_by { |one| order(one) }
+          candidates = fitting.map { |part| @words.candidate(part, ground(part) || GUESS) }
+            .sort_by { |candidate| order(candidate) }
           Answer.new(candidates: candidates, near_misses: others.filter_map { |part| near_miss(part) },
             nothing: (nothing_words if candidates.empty?), together: (together_words if @partner))
         end
@@ -65,17 +66,17 @@ module UprightBench
         def ground(part)
           @grounds.fetch(part.id) do
             @grounds[part.id] = [own_ground(part), inherited_ground(part)]
-              .compact.min_by { |one| EVIDENCE.fetch(one.level) }
+              .compact.min_by { |found| EVIDENCE.fetch(found.level) }
           end
         end
 
         def own_ground(part)
-          rule = speaking(part).min_by { |one| EVIDENCE.fetch(one.level(@machine)) }
+          rule = speaking(part).min_by { |rule_here| EVIDENCE.fetch(rule_here.level(@machine)) }
           rule && Ground.new(rule.level(@machine), rule)
         end
 
         def inherited_ground(part)
-          before, steps = @lineage.before(part).find { |one, _| speaking(one).any? }
+          before, steps = @lineage.before(part).find { |older, _| speaking(older).any? }
           before && Ground.new(:successor, speaking(before).first, before, steps)
         end
 
@@ -90,7 +91,7 @@ module UprightBench
         def stops(part)
           @stopped[part.id] ||= begin
             rules = named_here(part)
-            rules = @lineage.before(part).flat_map { |one, _| named_here(one) } if rules.empty?
+            rules = @lineage.before(part).flat_map { |older, _| named_here(older) } if rules.empty?
             @stops.call(part, rules)
           end
         end
@@ -105,7 +106,7 @@ module UprightBench
         # large.
         def near_miss(part)
           unless @rules.key?(part.id) || @lineage.before(part)
-              .any? { |one, _| @rules.key?(one.id) } || @size.near?(part)
+              .any? { |older, _| @rules.key?(older.id) } || @size.near?(part)
             return
           end
 

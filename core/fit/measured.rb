@@ -18,7 +18,7 @@ module UprightBench
         # @return [Array<Match>] those that fit the size first, then those that nearly do; the nearest first
         def matches(parts)
           found = parts.filter_map { |part| match(part) }
-          found.sort_by { |one| [one.fits ? 0 : 1, distance(one.part), one.part.number] }
+          found.sort_by { |match| [match.fits ? 0 : 1, distance(match.part), match.part.number] }
         end
 
         private

@@ -49,7 +49,7 @@ module UprightBench
         def before(key)
           covered = @places.values.select { |place| place.behind.include?(key) }.map(&:key)
           order = @places.fetch(key).refit_order
-          earlier = order ? numbered.select { |one| one.refit_order < order }.map(&:key) : []
+          earlier = order ? numbered.select { |place| place.refit_order < order }.map(&:key) : []
           (covered + earlier).uniq
         end
 

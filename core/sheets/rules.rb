@@ -95,7 +95,7 @@ module UprightBench
         # Several share a seat only as layers of one stack, each with its own place.
         def one_in_a_seat
           shared.filter_map do |here|
-            next if here.none? { |one| one.layer.nil? } && repeated(here, &:layer).empty?
+            next if here.none? { |place| place.layer.nil? } && repeated(here, &:layer).empty?
 
             say("#{here.map(&:key).join(' and ')} sit in one place: give each its layer", *at(here.last), "seat")
           end
@@ -103,8 +103,9 @@ module UprightBench
 
         def never_stacked
           shared.flat_map do |here|
-            here.select(&:alone).map do |one|
-              say("#{one.key} must not be stacked with #{(here - [one]).map(&:key).join(', ')}", *at(one), "alone")
+            here.select(&:alone).map do |place|
+              say("#{place.key} must not be stacked with #{(here - [place]).map(&:key).join(', ')}", *at(place),
+                "alone")
             end
           end
         end

@@ -56,16 +56,16 @@ module UprightBench
           flag: [->(value) { [true, false].include?(value) }, "must be true or false"],
           list: [->(value) { value.is_a?(Array) && value.size <= MOST && value.all?(Hash) },
                  "must be a list of objects"],
-          words_list: [->(value) { value.is_a?(Array) && value.size <= MOST && value.all? { |one| words?(one) } },
+          words_list: [->(value) { value.is_a?(Array) && value.size <= MOST && value.all? { |text| words?(text) } },
                        "must be a list of words"],
-          amounts: [->(value) { value.is_a?(Hash) && value.values.all? { |one| amount?(one) } },
+          amounts: [->(value) { value.is_a?(Hash) && value.values.all? { |amount| amount?(amount) } },
                     "must be an object of numbers above 0"],
           counts: [lambda { |value|
-            value.is_a?(Hash) && value.any? && value.values.all? { |one| one.is_a?(Integer) && one.positive? }
+            value.is_a?(Hash) && value.any? && value.values.all? { |count| count.is_a?(Integer) && count.positive? }
           },
                    "must be an object of whole numbers above 0"],
           attributes: [lambda { |value|
-            value.is_a?(Hash) && value.values.all? { |one| [true, false].include?(one) || words?(one) }
+            value.is_a?(Hash) && value.values.all? { |given| [true, false].include?(given) || words?(given) }
           },
                        "must be an object of words, true or false"]
         }.freeze

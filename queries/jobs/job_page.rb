@@ -81,7 +81,7 @@ module UprightBench
       # @return [Time]
       def ready(item, action, part = nil, rotates: false)
         place = sheet.position(item.position)
-        asks = asks(to_do.reject { |one| one.id == item.id })
+        asks = asks(to_do.reject { |other| other.id == item.id })
         if action
           minutes = rotates ? [Services::ChoosePart.rotation_minutes(place)] : []
           asks << Services::Promises.ask(place, action, part, *minutes, policies: @policies)

@@ -64,7 +64,7 @@ module UprightBench
             end
           end
           rule(:came_with) do
-            if value.to_s.split(",").any? { |one| !one.strip.match?(COUNTED) }
+            if value.to_s.split(",").any? { |item| !item.strip.match?(COUNTED) }
               key.failure("is a list, for example: 2 crevice tools, charger")
             end
           end
@@ -103,7 +103,8 @@ module UprightBench
         # @return [Hash] as Services::TakeIn takes it
         def input
           known = values.slice(:request_key, :customer_id, :machine_id, :complaint)
-          known.merge(use: use, customer: values[:customer]&.then { |one| switched(one, *AGREED) }, machine: machine,
+          customer = values[:customer]&.then { |typed| switched(typed, *AGREED) }
+          known.merge(use: use, customer: customer, machine: machine,
             accessories: accessories, conditions: values[:conditions].to_a.uniq,
             made_safe: !values[:made_safe].nil?)
         end
@@ -126,7 +127,7 @@ module UprightBench
         # What was ticked, and what was written beside it: name => pieces.
         def accessories
           ticked = (values[:accessories] || []).map(&:strip).reject(&:empty?).uniq.to_h { |name| [name, 1] }
-          written = values[:came_with].to_s.split(",").filter_map { |one| COUNTED.match(one.strip) }
+          written = values[:came_with].to_s.split(",").filter_map { |item| COUNTED.match(item.strip) }
             .to_h { |found| [found[:name].strip, (found[:pieces] || 1).to_i] }
           ticked.merge(written)
         end

@@ -39,21 +39,21 @@ module UprightBench
             raise Refused, "A job keeps at most #{MOST} pictures."
           end
 
-          prepared.filter_map { |one| keep(job, one, by, at) }
+          prepared.filter_map { |picture| keep(job, picture, by, at) }
         end
       end
 
       def self.keep_files(prepared)
         store = Pictures::Store.ours
-        prepared.each { |one| one.sizes.each { |size, bytes| store.put(one.digest, size, bytes) } }
+        prepared.each { |picture| picture.sizes.each { |size, bytes| store.put(picture.digest, size, bytes) } }
       rescue SystemCallError => e
         Config::Report.error(e, what: "pictures")
         raise Refused, "The pictures could not be kept: the disk is full or cannot be written to. Tell the owner; " \
                        "everything else goes on."
       end
 
-      def self.keep(job, one, by, at)
-        row = { job_id: job.id, digest: one.digest, width: one.width, height: one.height, state: job.state,
+      def self.keep(job, picture, by, at)
+        row = { job_id: job.id, digest: picture.digest, width: picture.width, height: picture.height, state: job.state,
                 added_by: by.id, added_at: at }
         id = Models::Picture.dataset.insert_conflict(target: %i[job_id digest]).insert(row)
         History.note("added picture", job, by: by, at: at, job: job, data: { picture: id }) if id

@@ -18,7 +18,7 @@ module UprightBench
 
         DB.transaction do
           open = Models::Question.unanswered.where(job_id: Lookup.job(job.number, lock: true).id).all
-          next open.find { |one| one.asked == text } if open.any? { |one| one.asked == text }
+          next open.find { |question| question.asked == text } if open.any? { |question| question.asked == text }
           if open.size >= MOST_OPEN
             raise Invalid, { question: ["We have #{MOST_OPEN} questions of yours to answer. Call us."] }
           end

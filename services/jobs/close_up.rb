@@ -58,7 +58,7 @@ module UprightBench
       # @return [Hash] the reason and the name, when a part goes back that would still be wet
       def went_back_wet
         stay = @items.select { |item| item.state == "done" && !item.rotates }.filter_map { |item| item.rack_stays.last }
-          .find { |one| one.early_reason && !one.dry?(@at) }
+          .find { |stay| stay.early_reason && !stay.dry?(@at) }
         stay ? { wet_reason: stay.early_reason, wet_by: stay.off_by } : {}
       end
 

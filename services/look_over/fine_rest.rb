@@ -22,7 +22,7 @@ module UprightBench
 
       def self.rest(job, station)
         places = job.sheet.at(station)
-        if job.sheet.stations.none? { |one| one.key == station }
+        if job.sheet.stations.none? { |known| known.key == station }
           raise NotFound, "Job #{job.number} has no such station."
         end
 

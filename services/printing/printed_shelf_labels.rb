@@ -25,8 +25,8 @@ module UprightBench
 
       def paper(part)
         found = slice(labelled.order(:number), part)
-        Papers::ShelfLabel.new(shop: shop_line, labels: found.map do |one|
-          { name: one.name, number: one.number, price: Core::Money::Amount.words(one.price_cents) }
+        Papers::ShelfLabel.new(shop: shop_line, labels: found.map do |part|
+          { name: part.name, number: part.number, price: Core::Money::Amount.words(part.price_cents) }
         end)
       end
 

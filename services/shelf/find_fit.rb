@@ -85,7 +85,7 @@ module UprightBench
           ways.map { |names| [kind, names] }
         end)
           .map { |measured, (kind, names)| near(kind, names.zip(measured)) }
-        ids = near.map(&:from_self).reduce { |all, one| all.union(one, from_self: false) }
+        ids = near.map(&:from_self).reduce { |all, rows| all.union(rows, from_self: false) }
         Core::Fit::Measured.new(sides).matches(shown.where(id: ids).all.map(&:to_core)).first(MOST)
       end
 

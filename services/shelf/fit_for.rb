@@ -66,7 +66,7 @@ module UprightBench
       end
 
       def union(datasets)
-        datasets.map(&:from_self).reduce { |all, one| all.union(one, from_self: false) }.from_self
+        datasets.map(&:from_self).reduce { |all, rows| all.union(rows, from_self: false) }.from_self
       end
 
       def named_at(place)

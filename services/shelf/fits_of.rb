@@ -13,7 +13,7 @@ module UprightBench
         before = lineage(part)
         rules = Models::FitRule.where(part_id: [part.id, *before.map(&:id)]).order(:model_title, :family, :position)
           .limit(MOST).all
-        named = before.to_h { |one| [one.id, one] }
+        named = before.to_h { |part| [part.id, part] }
         rules.map { |rule| Fit.new(rule: rule, through: named[rule.part_id]) }.sort_by { |fit| fit.through ? 1 : 0 }
       end
 

@@ -93,8 +93,8 @@ module UprightBench
       end
 
       def forward?(times)
-        times.flatten.each_cons(2).with_index.all? do |(one, next_one), index|
-          index.even? ? one < next_one : one <= next_one
+        times.flatten.each_cons(2).with_index.all? do |(time, next_one), index|
+          index.even? ? time < next_one : time <= next_one
         end
       end
 
