@@ -15,7 +15,7 @@ module UprightBench
     # (measure/mutants/equivalent.txt).
     class Mutants
       ROOT = File.expand_path("..", __dir__)
-      COPIED = %w[core test/core test/support test/core_helper.rb].freeze
+      COPIED = %w[core demo/sheets demo/parts.json test/core test/support test/core_helper.rb].freeze
       PATIENCE_SECONDS = 120
       RUN = 'Dir["test/core/**/*_test.rb"].sort.each { |file| require File.expand_path(file) }'
 
@@ -55,6 +55,8 @@ module UprightBench
       def work
         Dir.mktmpdir do |folder|
           copy(folder)
+          raise "the core's tests fail without any change" unless passes?(folder)
+
           while (site = next_site)
             @survivors << site unless noticed?(folder, site)
           end
