@@ -9,7 +9,8 @@ ENV["RACK_MULTIPART_BUFFERED_UPLOAD_BYTESIZE_LIMIT"] ||= (2 * 1024 * 1024).to_s
 
 # Brings the application's code and its database up. Needs DATABASE_URL.
 module UprightBench
-  ROOMS = %w[core models services queries screens drawings papers formats outbox config web pictures demo].freeze
+  ROOMS = %w[core english models services queries screens drawings papers formats outbox config web pictures
+             demo].freeze
 
   ROOMS.map(&:capitalize).each { |name| const_set(name, Module.new) unless const_defined?(name, false) }
 

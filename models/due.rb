@@ -10,6 +10,11 @@ module UprightBench
       dataset_module do
         where :running, Sequel[:dues][:state] => "open"
       end
+
+      # @return [Array<Core::Reason>] why it is due on its day, the deciding one first
+      def why
+        reasons.map { |reason| Core::Reason.stored(reason) }
+      end
     end
   end
 end

@@ -23,10 +23,14 @@ module UprightBench
         observed.to_hash.transform_keys(&:to_sym)
       end
 
+      # @return [Core::Reason] what its sentence was made of; the sentence alone where only that was kept
+      def why
+        figures ? Core::Reason.stored("key" => clause, **figures.to_hash) : Core::Reason.written(reason)
+      end
+
       # @return [Core::Findings::Verdict]
       def to_core
-        Core::Findings::Verdict.new(kind: verdict.to_sym, reason: reason, clause: clause.to_sym,
-          confidence: confidence.to_sym)
+        Core::Findings::Verdict.new(kind: verdict.to_sym, reason: why, confidence: confidence.to_sym)
       end
     end
   end

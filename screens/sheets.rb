@@ -103,6 +103,11 @@ module UprightBench
             "warranty #{warranty_terms(core)}"
         end
 
+        # @return [String] as in "replace: 50 h of use, or 12 months"
+        def task_words(task)
+          "#{task.action}: #{task.clocks.map { |clock| sentence(clock.interval) }.join(', or ')}"
+        end
+
         # @return [Hash{String=>String}] measure => words, those that the sheet gives
         def measures_of(place)
           Core::Sheets::Measures.of(place.kind, place.measures).slice(*place.measures.keys)

@@ -80,9 +80,10 @@ module UprightBench
           texts.map { |name, text| words_field(form, name, text) }.join
         end
 
-        # @return [Boolean] whether a text of the customer's page is wrong
-        def page_words_wrong?(form)
-          Core::Cards::Texts::PAGE.keys.any? { |name| form.errors.key?(name) }
+        # @param group [Symbol] of Core::Cards::Texts
+        # @return [Boolean] whether one of them is wrong
+        def texts_wrong?(form, group)
+          Core::Cards::Texts.const_get(group).keys.any? { |name| form.errors.key?(name) }
         end
 
         # @return [Hash{String=>Array<String>}] what a text is => what is wrong with it
@@ -98,8 +99,20 @@ module UprightBench
           words = Core::Cards::Words.new(texts: form.texts)
           [words.phrase(:page_hello, customer: "Edda"), words.phrase(:page_told, answers: words.text(:will_come)),
            words.phrase(:page_booking, day: words.date(today + 3)), words.text(:page_due), words.text(:page_tell),
-           words.text(:page_come_on),
+           words.text(:page_come_on), words.text(:page_why), *whys_preview(words),
            *%i[will_come send_part done_elsewhere not_now no_longer_have stop_writing].map { |name| words.text(name) }]
+        end
+
+        # A reason of each kind, as on the page.
+        # @param words [Core::Cards::Words]
+        # @return [Array<String>]
+        def whys_preview(words)
+          clock = { from_on: today - 300, until_on: today + 30 }
+          [Core::Reason.of(:after_hours, hours: 50, rate: 1.5, household: 0.75, traits: %i[pets], **clock),
+           Core::Reason.of(:after_months, months: 12, personal: 1.2, **clock),
+           Core::Reason.of(:after_bags, bags: 4, counted: 1, **clock),
+           Core::Reason.of(:at_full_indicator, percent: 60, read_on: today - 60, **clock),
+           Core::Reason.of(:history_unknown)].map { |reason| words.why(reason) }
         end
 
         # @return [String] when an offer holds, and for whom

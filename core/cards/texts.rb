@@ -54,7 +54,7 @@ module UprightBench
           page_some_day: ["some day soon", [], [], "No certain day"],
           will_come: ["I will come by", [], [], "Answer: comes"],
           send_part: ["Please send me the part", [], [], "Answer: wants the part"],
-          done_elsewhere: ["It has been done", [], [], "Answer: done"],
+          done_elsewhere: ["It has already been done", [], [], "Answer: done"],
           page_again: ["Not now: write again", [], [], "When to write again"],
           page_weeks: ["in {count} weeks", %i[count], %i[count], "In so many weeks"],
           not_now: ["Not now", [], [], "Answer: later"],
@@ -74,7 +74,31 @@ module UprightBench
                      "The weekdays' names, from Monday"]
         }.freeze
 
-        ALL = CARD.merge(PAGE).freeze
+        CLOCK = %i[amount from until adjusted].freeze
+
+        # Why a date is as it is, on that page.
+        WHY = {
+          why_hours: ["{amount} of use since {from}, at about {rate} a week{adjusted}: {until}", [*CLOCK, :rate],
+                      %i[until], "By hours of use"],
+          why_months: ["{amount} since {from}{adjusted}: {until}", CLOCK, %i[until], "By months"],
+          why_counted: ["{amount} since {from}{adjusted}, {counted} so far: {until}", [*CLOCK, :counted], %i[until],
+                        "By bags or washes"],
+          why_indicator: ["its indicator stood at {percent} % on {read}: {until}",
+                          %i[percent read from until adjusted], %i[until], "By its indicator"],
+          why_unknown: ["we do not know when this was last done, so it is time for a look", [], [],
+                        "When its history is unknown"],
+          why_nothing: ["it is not used, so nothing falls due", [], [], "When nothing runs"],
+          why_household: ["sooner because of {traits}", %i[traits], %i[traits], "What the household does"],
+          why_found: ["adjusted to what we found in it before", [], [], "What was found before"],
+          traits: ["pets that shed, building dust, long hair, daily use, a smoker", [], [],
+                   "The household: pets, dust, long hair, daily use, smoker"],
+          count_hours: ["hour, hours", [], [], "One hour, many hours"],
+          count_months: ["month, months", [], [], "One month, many months"],
+          count_bags: ["bag, bags", [], [], "One bag, many bags"],
+          count_washes: ["wash, washes", [], [], "One wash, many washes"]
+        }.freeze
+
+        ALL = { **CARD, **PAGE, **WHY }.freeze
       end
     end
   end

@@ -12,7 +12,9 @@ module UprightBench
         # @!attribute texts [Hash{Symbol=>String}] what the owner has worded
         fields texts: {}
 
-        LISTS = { months: ["twelve", 12], weekdays: ["seven", 7] }.freeze # of names, parted by commas
+        # Texts that are names, parted by commas: how many.
+        LISTS = { months: ["twelve", 12], weekdays: ["seven", 7], traits: ["five", 5],
+                  **%i[count_hours count_months count_bags count_washes].to_h { |name| [name, ["two", 2]] } }.freeze
 
         # @return [Hash{Symbol=>Array<String>}] what is wrong with the owner's texts, by name
         def problems
@@ -37,7 +39,19 @@ module UprightBench
 
         # @return [String] as in "15 minutes of bench time are free when we fit it by 24 January 2027."
         def offer(minutes:, until_on:)
-          phrase(:offer, minutes: minutes, until: "#{until_on.day} #{month(until_on)}")
+          phrase(:offer, minutes: minutes, until: full_date(until_on))
+        end
+
+        # @param reason [Reason] why a task is due on its day
+        # @return [String]
+        def why(reason)
+          ReasonWords.new(self).sentence(reason)
+        end
+
+        # @param date [Date]
+        # @return [String] as in "24 January 2027"
+        def full_date(date)
+          "#{date.day} #{month(date)}"
         end
 
         # @param date [Date]
@@ -47,11 +61,12 @@ module UprightBench
             month: listed(:months, date.month - 1))
         end
 
-        private
-
+        # @return [String] a name of a text that is a list
         def listed(name, index)
           list(text(name)).fetch(index)
         end
+
+        private
 
         def list(text)
           text.split(",").map(&:strip).reject(&:empty?)

@@ -24,11 +24,9 @@ module UprightBench
           @kind ||= name.split("::").last.downcase.to_sym
         end
 
-        # @!attribute words
-        #   @return [String] as in "50 h of use", "12 months", "4 bags"
         # @!attribute mark
-        #   @return [Integer] of its words, the same in every process
-        attr_reader :words, :mark
+        #   @return [Integer] of its kind and limit, the same in every process
+        attr_reader :mark
 
         def kind
           self.class.kind
@@ -45,18 +43,32 @@ module UprightBench
           shortened_by_household?(task)
         end
 
-        # @return [String, nil] how far it has run, behind its start
-        def progress_words(_progress, _conditions); end
-
-        # @return [Integer] of what `progress_words` is made of
-        def progress_figure(_progress, _conditions)
-          0
-        end
-
         # @!method runs_out(run, factor)
         #   @param run [Run]
         #   @param factor [Float] on the interval
         #   @return [Array(Date, Date, Date), nil] the day, how early and how late; nil when it never does
+
+        # @!method reason_key
+        #   @return [Symbol] of the reason that it gives for a date
+        # @!method limits
+        #   @return [Hash{Symbol=>Numeric}] of that reason: what is allowed
+        # @!method progress_figures(progress, conditions)
+        #   @return [Hash{Symbol=>Object}] of that reason: how far it has run
+
+        # @return [Reason] what it allows, as in "50 h of use"
+        def interval
+          Reason.of(reason_key, **limits)
+        end
+
+        # @return [Hash{Symbol=>Object}] of its reason
+        def figures(progress, conditions)
+          { **limits, **progress_figures(progress, conditions) }
+        end
+
+        # @return [Integer] of how far it has run, so that it is another one when a figure of that is
+        def progress_mark(_progress, _conditions)
+          0
+        end
 
         private
 
@@ -64,8 +76,7 @@ module UprightBench
           raise ArgumentError, "a clock's limit must be positive" unless limit.is_a?(Numeric) && limit.positive?
 
           check_kind
-          @words = said
-          @mark = Zlib.crc32(@words)
+          @mark = Zlib.crc32("#{reason_key} #{limit}")
         end
 
         def check_kind; end

@@ -18,26 +18,27 @@ module UprightBench
 
         # @!attribute household_factor
         #   @return [Float] on what the household shortens
-        # @!attribute household_words
-        #   @return [String] as in " × 0.75 (pets that shed)"; empty when nothing is shortened
-        # @!attribute rate_words
-        #   @return [String] as in " at 1.0 h a week"
-        # @!attribute household_mark, rate_mark
-        #   @return [Integer] of these words, the same in every process
-        attr_reader :household_factor, :household_words, :rate_words, :household_mark, :rate_mark
+        # @!attribute shortening
+        #   @return [Hash{Symbol=>Object}] figures of a reason: that factor, and the traits; empty when nothing is
+        #     shortened
+        # @!attribute rate
+        #   @return [Float] hours a week, as near as it is told
+        # @!attribute shortening_mark, rate_mark
+        #   @return [Integer] of these figures, the same in every process
+        attr_reader :household_factor, :shortening, :rate, :shortening_mark, :rate_mark
 
         private
 
         def check
           @household_factor = household.factor(factors)
-          @household_words = if household_factor < 1
-                               format(" × %<factor>.2f (%<why>s)", factor: household_factor, why: household.words)
-                             else
-                               ""
-                             end
-          @rate_words = format(" at %<rate>.1f h a week", rate: use.mean)
-          @household_mark = Zlib.crc32(@household_words)
-          @rate_mark = Zlib.crc32(@rate_words)
+          @shortening = shorten.freeze
+          @rate = use.mean.round(1)
+          @shortening_mark = Zlib.crc32(shortening.values.join(" "))
+          @rate_mark = (rate * 10).round
+        end
+
+        def shorten
+          household_factor < 1 ? { household: household_factor.round(2), traits: household.traits } : {}
         end
       end
     end

@@ -9,10 +9,10 @@ module UprightBench
 
         fields :limit, of: nil, each_hours: nil, each_months: nil
 
-        COUNTED = { "bags" => "bag", "washes" => "wash" }.freeze # many and one
+        COUNTED = %w[bags washes].freeze
         DECIDES = "count"
-        CHOICES = COUNTED.keys.to_h { |counted| [counted, { "kind" => "count", "of" => counted }] }.freeze
-        CHOICE_WORDS = COUNTED.keys.to_h { |counted| [counted, counted] }.freeze
+        CHOICES = COUNTED.to_h { |counted| [counted, { "kind" => "count", "of" => counted }] }.freeze
+        CHOICE_WORDS = COUNTED.to_h { |counted| [counted, counted] }.freeze
 
         # Bags and washes both come round faster in a dusty home.
         def shortened_by_household?(_task)
@@ -26,22 +26,26 @@ module UprightBench
           each_hours ? run.by_use(from, left * each_hours * factor) : run.by_calendar(from, left * each_months, factor)
         end
 
-        def progress_words(progress, _conditions)
-          ", #{progress.counted} counted so far"
+        def reason_key
+          :"after_#{of}"
         end
 
-        def progress_figure(progress, _conditions)
+        def limits
+          { of.to_sym => limit }
+        end
+
+        def progress_figures(progress, _conditions)
+          { counted: progress.counted }
+        end
+
+        def progress_mark(progress, _conditions)
           progress.counted
         end
 
         private
 
-        def said
-          "#{limit} #{limit == 1 ? COUNTED.fetch(of) : of}"
-        end
-
         def check_kind
-          raise ArgumentError, "a count says what it counts: #{COUNTED.keys.join(' or ')}" unless COUNTED.key?(of)
+          raise ArgumentError, "a count says what it counts: #{COUNTED.join(' or ')}" unless COUNTED.include?(of)
           raise ArgumentError, "a count needs each_hours or each_months" unless each_hours || each_months
         end
       end

@@ -11,9 +11,9 @@ module UprightBench
 
         fields :due_on, :early_on, :late_on, :deciding, :why, personal: 1.0
 
-        # @return [Array<String>] what each clock says
+        # @return [Array<Reason>] what each clock says
         def reasons
-          why.sentences
+          why.to_a
         end
       end
     end

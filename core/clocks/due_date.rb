@@ -38,8 +38,8 @@ module UprightBench
 
         private
 
-        UNKNOWN = Reasons::Plain.new("history unknown: look it over now, not in a year").freeze
-        NEVER = Reasons::Plain.new("no use and no calendar clock: nothing falls due").freeze
+        UNKNOWN = Reasons::Plain.new(Reason.of(:history_unknown)).freeze
+        NEVER = Reasons::Plain.new(Reason.of(:nothing_runs)).freeze
         private_constant :UNKNOWN, :NEVER
 
         # When one clock runs out, and what its interval was multiplied by and divided by.

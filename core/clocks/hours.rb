@@ -17,18 +17,20 @@ module UprightBench
           run.by_use(run.start, limit * factor)
         end
 
-        def progress_words(_progress, conditions)
-          conditions.rate_words
+        def reason_key
+          :after_hours
         end
 
-        def progress_figure(_progress, conditions)
+        def limits
+          { hours: limit }
+        end
+
+        def progress_figures(_progress, conditions)
+          { rate: conditions.rate }
+        end
+
+        def progress_mark(_progress, conditions)
           conditions.rate_mark
-        end
-
-        private
-
-        def said
-          "#{limit} h of use"
         end
       end
     end

@@ -26,19 +26,23 @@ module UprightBench
           run.certain(run.start + ((read_on - run.start).to_i * limit / read.to_f).floor)
         end
 
-        def progress_words(progress, _conditions)
-          ", #{progress.indicator} % on #{Units::Day.words(progress.indicator_on)}"
+        def reason_key
+          :at_full_indicator
         end
 
-        def progress_figure(progress, _conditions)
+        def limits
+          {}
+        end
+
+        def progress_figures(progress, _conditions)
+          { percent: progress.indicator, read_on: progress.indicator_on }
+        end
+
+        def progress_mark(progress, _conditions)
           (progress.indicator_on.jd * 1000) + progress.indicator
         end
 
         private
-
-        def said
-          "the indicator full"
-        end
 
         def check_kind
           raise ArgumentError, "an indicator counts percent" if limit > FULL_PERCENT

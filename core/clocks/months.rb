@@ -13,11 +13,19 @@ module UprightBench
           run.by_calendar(run.start, limit, factor)
         end
 
-        private
-
-        def said
-          limit == 1 ? "1 month" : "#{limit} months"
+        def reason_key
+          :after_months
         end
+
+        def limits
+          { months: limit }
+        end
+
+        def progress_figures(_progress, _conditions)
+          {}
+        end
+
+        private
 
         def check_kind
           raise ArgumentError, "months come whole" unless limit.is_a?(Integer)

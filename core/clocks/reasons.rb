@@ -5,22 +5,22 @@ require "zlib"
 module UprightBench
   module Core
     module Clocks
-      # Why a date is as it is: a sentence for each clock that runs out, the deciding one first. Dates are computed by
-      # the million and hardly one moves, so the sentences are made only when someone wants them; the mark tells
-      # whether they would say what was kept.
+      # Why a date is as it is: a reason for each clock that runs out, the deciding one first. Dates are computed by the
+      # million and hardly one moves, so the reasons are made only when someone wants them; the mark tells whether they
+      # would be those that were kept.
       class Reasons
         include Value
 
-        WORDING = 1 # one more when a sentence is put otherwise, so that what was kept is written anew
+        MAKE = 2 # one more when a reason gets other figures, so that what was kept is written anew
 
         # A date that no clock gave.
-        Plain = Struct.new(:sentence) do
-          def sentences
-            [sentence]
+        Plain = Struct.new(:reason) do
+          def to_a
+            [reason]
           end
 
           def mark
-            Zlib.crc32(sentence)
+            Zlib.crc32(reason.key.name)
           end
         end
 
@@ -30,38 +30,32 @@ module UprightBench
         # @!attribute own [Use::Personal]
         fields :dated, :progress, :conditions, :own
 
-        # @return [Array<String>]
-        def sentences
-          start = Units::Day.words(progress.started_on)
+        # @return [Array<Reason>]
+        def to_a
           dated.map do |clocked|
-            "#{clocked.clock.words}#{shortening(clocked)} from " \
-              "#{start}#{clocked.clock.progress_words(progress, conditions)}: #{Units::Day.words(clocked.due)}"
+            clock = clocked.clock
+            Reason.of(clock.reason_key, **clock.figures(progress, conditions), **shortening(clocked),
+              from_on: progress.started_on, until_on: clocked.due)
           end
         end
 
-        # Of everything that a sentence is made of, so that it is another one when a sentence is another one. The same
-        # in every process.
+        # Of everything that a reason is made of, so that it is another one when a reason is another one. The same in
+        # every process.
         # @return [Integer] 32 bits
         def mark
-          dated.inject(WORDING) { |mark, clocked| Zlib.crc32(figures(clocked).pack("q6E"), mark) }
+          dated.inject(MAKE) { |mark, clocked| Zlib.crc32(marks(clocked).pack("q6E"), mark) }
         end
 
         private
 
-        def figures(clocked)
-          [clocked.clock.mark, clocked.household < 1 ? conditions.household_mark : 0, own.ratios.size,
-           progress.started_on.jd, clocked.clock.progress_figure(progress, conditions), clocked.due.jd,
-           clocked.personal]
+        def marks(clocked)
+          [clocked.clock.mark, clocked.household < 1 ? conditions.shortening_mark : 0, own.ratios.size,
+           progress.started_on.jd, clocked.clock.progress_mark(progress, conditions), clocked.due.jd, clocked.personal]
         end
 
         def shortening(clocked)
-          household = conditions.household_words if clocked.household < 1
-          if clocked.personal == 1
-            household
-          else
-            format("%<household>s ÷ %<factor>.2f (%<why>s)", household: household,
-              factor: clocked.personal, why: own.words)
-          end
+          household = clocked.household < 1 ? conditions.shortening : {}
+          clocked.personal == 1 ? household : { **household, **own.figures }
         end
       end
     end

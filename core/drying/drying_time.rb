@@ -19,14 +19,14 @@ module UprightBench
           end
         end
 
-        REFERENCE = Air.new(temperature_c: 21, humidity_percent: 50) # the air the schools' hours mean (house rule)
+        REFERENCE = Air.new(temperature_c: 21, humidity_percent: 50) # the air that the hours are meant for (house rule)
         WILL_NOT_DRY_PERCENT = 95  # house rule
         MOST_HOURS = 96.0          # house rule
         NOT_SHAKEN = 2.0           # common practice: not shaken out doubles the time
         DRAUGHT = 0.75             # house rule; a cool draught helps (common practice)
 
         # @param floor_hours [Numeric, nil] the sheet's own number
-        # @param usual_hours [Numeric] the shop's school, used where the sheet has no number
+        # @param usual_hours [Numeric] the shop rule, used where the sheet has no number
         # @param air [Air, nil] nil when nothing was read
         def initialize(floor_hours:, usual_hours:, air: nil, shaken: true, draught: false)
           @floor = floor_hours
@@ -40,7 +40,7 @@ module UprightBench
         def call
           return will_not_dry if @air && @air.humidity_percent >= WILL_NOT_DRY_PERCENT
 
-          Answer.new(hours: hours, reasons: [base_words, air_words, shaken_words, draught_words, bound_words].compact)
+          Answer.new(hours: hours, reasons: [base_reason, air_reason, shaken_reason, draught_reason, bound].compact)
         end
 
         private
@@ -61,34 +61,32 @@ module UprightBench
           @air ? REFERENCE.deficit_kpa / @air.deficit_kpa : 1.0
         end
 
-        def base_words
-          format(@floor ? "the sheet's own %<h>g h" : "the shop's school, %<h>g h", h: base)
+        def base_reason
+          Reason.of(@floor ? :floor_of_sheet : :usual_hours, hours: base)
         end
 
-        def air_words
-          return "no room reading, taken as it stands" unless @air
+        def air_reason
+          return Reason.of(:no_air) unless @air
 
-          format("room at %<t>g °C and %<h>g %%: × %<f>.2f", t: @air.temperature_c, h: @air.humidity_percent,
-            f: air_factor)
+          Reason.of(:air, temperature: @air.temperature_c, humidity: @air.humidity_percent, factor: air_factor)
         end
 
-        def shaken_words
-          "not shaken out: × #{NOT_SHAKEN.to_i}" unless @shaken
+        def shaken_reason
+          Reason.of(:not_shaken, factor: NOT_SHAKEN) unless @shaken
         end
 
-        def draught_words
-          "in a cool draught: × #{DRAUGHT}" if @draught
+        def draught_reason
+          Reason.of(:draught, factor: DRAUGHT) if @draught
         end
 
-        def bound_words
-          return format("never below %<h>g h", h: base) if stretched < base
+        def bound
+          return Reason.of(:never_below, hours: base) if stretched < base
 
-          format("at most %<h>g h", h: hours) if stretched > hours
+          Reason.of(:at_most, hours: hours) if stretched > hours
         end
 
         def will_not_dry
-          Answer.new(hours: nil, reasons: [format("room at %<h>g %% humidity: it will not dry here, find another place",
-            h: @air.humidity_percent)])
+          Answer.new(hours: nil, reasons: [Reason.of(:will_not_dry, humidity: @air.humidity_percent)])
         end
       end
     end

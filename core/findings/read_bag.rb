@@ -20,7 +20,7 @@ module UprightBench
         end
 
         def whose
-          @position.measures["change_at_percent"] ? "its sheet" : "the shop"
+          @position.measures["change_at_percent"] ? :sheet : :shop
         end
 
         def hygiene_days
@@ -30,34 +30,34 @@ module UprightBench
         def burst
           return unless @observed[:burst]
 
-          say(:replace, :burst, "The bag has burst: look for dust behind it, on the motor filter.", confidence: :high)
+          say(:replace, :burst, confidence: :high)
         end
 
         def full
           return unless fill && fill >= limit
 
-          say(:replace, :bag_full, "#{fill} % full; #{whose} changes at #{limit} %, suction falls as it fills.")
+          say(:replace, :bag_full, fill: fill, limit: limit, whose: whose)
         end
 
         def stale
           return unless fill && @background.age_days && @background.age_days > hygiene_days
 
-          say(:replace, :bag_stale, "In use for #{@background.age_days} days; after #{hygiene_days} it smells, full " \
-                                    "or not.")
+          say(:replace, :bag_stale, age_days: @background.age_days, hygiene_days: hygiene_days)
         end
 
         def room_left
           return unless fill
 
-          say(:leave, :bag_room_left, "#{fill} % full, the line is #{limit} %#{days_left_words}.")
+          say(:leave, :bag_room_left, fill: fill, limit: limit, left_days: days_left)
         end
 
-        def days_left_words
+        # @return [Integer, nil] until it is full; nil while nobody knows how fast it fills
+        def days_left
           hours = @position.measures["hours_a_bag"]
-          return "" unless hours && @background.hours_per_week&.positive?
+          return unless hours && @background.hours_per_week&.positive?
 
           share = (limit - fill) / limit.to_f
-          ": about #{(share * hours / @background.hours_per_week * 7).floor} days left"
+          (share * hours / @background.hours_per_week * 7).floor
         end
       end
     end

@@ -7,7 +7,7 @@ module UprightBench
       # charging light; how it looks.
       class ReadBattery < Reader
         CLAUSES = %i[dangerous tired charges_badly holds by_state charges].freeze
-        SETTINGS = { run_minutes: "at the normal setting", run_minutes_full: "at full power" }.freeze
+        SETTINGS = %i[run_minutes run_minutes_full].freeze
 
         private
 
@@ -20,22 +20,19 @@ module UprightBench
         def tired
           return unless worst && worst < policy.battery_limit_percent
 
-          say(:replace, :pack_tired, "Runs #{worst.floor} % of its time when new (#{measured}); below " \
-                                     "#{policy.battery_limit_percent} % a new pack is offered. " \
-                                     "Clean contacts and filter come first: both mimic a weak pack.", confidence: :high)
+          say(:replace, :pack_tired, **measured, limit: policy.battery_limit_percent, confidence: :high)
         end
 
         def charges_badly
           return unless @observed[:charging] == "flashes red"
 
-          say(:refer, :charges_badly, "Flashes red while charging: check that it is the charger made for it, then " \
-                                      "suspect the pack.")
+          say(:refer, :charges_badly)
         end
 
         def holds
           return unless worst
 
-          say(:leave, :pack_holds, "Runs #{worst.floor} % of its time when new (#{measured}).", confidence: :high)
+          say(:leave, :pack_holds, **measured, confidence: :high)
         end
 
         def by_state
@@ -43,7 +40,7 @@ module UprightBench
         end
 
         def charges
-          @observed[:charging] && say(:leave, :charges, "The charging light is steady.", confidence: :low)
+          @observed[:charging] && say(:leave, :charges, confidence: :low)
         end
 
         # @return [Float, nil] the smaller share in percent
@@ -52,7 +49,7 @@ module UprightBench
         end
 
         def shares
-          @shares ||= SETTINGS.keys.to_h { |name| [name, share(name)] }.compact
+          @shares ||= SETTINGS.to_h { |name| [name, share(name)] }.compact
         end
 
         def share(name)
@@ -61,9 +58,8 @@ module UprightBench
         end
 
         def measured
-          name = shares.min_by(&:last).first
-          "#{format('%g', @observed[name])} of #{format('%g', @position.measures[name.to_s])} min " \
-            "#{SETTINGS.fetch(name)}"
+          setting = shares.min_by(&:last).first
+          { share: worst.floor, ran: @observed[setting], rated: @position.measures[setting.to_s], setting: setting }
         end
       end
     end

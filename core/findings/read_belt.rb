@@ -13,29 +13,29 @@ module UprightBench
         def cracked
           return unless @observed[:cracked]
 
-          say(:replace, :belt_cracked, "Cracked, glazed or torn.", confidence: :high)
+          say(:replace, :belt_cracked, confidence: :high)
         end
 
         def other_belt
           return unless stretch_percent && stretch_percent < OTHER_BELT_PERCENT
 
-          say(:replace, :belt_too_short, "Shorter than the belt of this model (#{length(nominal)}): not the right " \
-                                         "belt.", confidence: :low)
+          say(:replace, :belt_too_short, nominal_mm: nominal, confidence: :low)
         end
 
         def stretched
           return unless stretch_percent && stretch_percent >= policy.belt_stretch_percent
 
-          say(:replace, :belt_stretched, format("Stretched %<now>.1f %%; the limit is %<limit>.1f %%.",
-            now: stretch_percent, limit: policy.belt_stretch_percent),
-            confidence: :high)
+          say(:replace, :belt_stretched, **stretch, confidence: :high)
         end
 
         def within
           return unless stretch_percent
 
-          say(:leave, :belt_within, format("Stretched %<now>.1f %%, below the limit of %<limit>.1f %%.",
-            now: stretch_percent, limit: policy.belt_stretch_percent), confidence: :high)
+          say(:leave, :belt_within, **stretch, confidence: :high)
+        end
+
+        def stretch
+          { stretched: stretch_percent.to_f.round(1), limit: policy.belt_stretch_percent.to_f.round(1) }
         end
 
         def nominal

@@ -12,28 +12,26 @@ module UprightBench
         def cracked
           return unless @observed[:cracked]
 
-          say(:replace, :bin_cracked, "Cracked: it leaks suction and dust.", confidence: :high)
+          say(:replace, :bin_cracked, confidence: :high)
         end
 
         def full
           fill = @observed[:fill_percent]
           return unless fill && fill >= policy.bin_limit_percent
 
-          say(:clean, :bin_full, "#{fill} % full; empty at #{policy.bin_limit_percent} %, and always before the " \
-                                 "filters are opened.")
+          say(:clean, :bin_full, fill: fill, limit: policy.bin_limit_percent)
         end
 
         def hazed
           return unless @observed[:haze]
 
-          say(:leave, :bin_hazed, "The haze is wear from grit, not dirt: it does not wash off. Say so before the " \
-                                  "customer asks.", confidence: :high)
+          say(:leave, :bin_hazed, confidence: :high)
         end
 
         def room_left
           return unless @observed[:fill_percent]
 
-          say(:leave, :bin_room_left, "#{@observed[:fill_percent]} % full, below the line.")
+          say(:leave, :bin_room_left, fill: @observed[:fill_percent])
         end
       end
     end

@@ -24,22 +24,20 @@ module UprightBench
         def gaps
           return unless @observed[:gaps]
 
-          say(:replace, :gaps, "Bristles are missing: replace the strip.", confidence: :high)
+          say(:replace, :gaps, confidence: :high)
         end
 
         def flush
           return unless standout && standout <= 0
 
-          say(:replace, :flush, "Bristles are flush with the guide bars: worn out.", confidence: :high)
+          say(:replace, :flush, confidence: :high)
         end
 
         # Wear is taken as even since the brush was fitted new.
         def flush_before_next_service
           return unless standout && days_left && days_left < policy.service_interval_days
 
-          say(:replace, :flush_before_next_service,
-            "#{length(standout)} left; at this wear flush on #{Units::Day.words(flush_on)}, before the next service.",
-            detail: { flush_on: flush_on.iso8601 })
+          say(:replace, :flush_before_next_service, left_mm: standout, flush_on: flush_on)
         end
 
         def proud
@@ -47,9 +45,7 @@ module UprightBench
 
           setting = self.class.dial(standout_mm: standout, new_standout_mm: new_standout,
             settings: @position.measures["dial_settings"])
-          words = setting ? "; set the height dial to #{setting}" : ""
-          say(:leave, :proud, "Bristles stand #{length(standout)} proud of the guide bars#{words}.", confidence: :high,
-            detail: { dial: setting }.compact)
+          say(:leave, :proud, proud_mm: standout, dial: setting, confidence: :high)
         end
 
         def new_standout

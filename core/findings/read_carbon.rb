@@ -13,25 +13,20 @@ module UprightBench
         def sparking
           return unless @observed[:sparks]
 
-          say(:refer, :carbon_sparks, "Sparks at the carbon brushes: #{States::STOP}", confidence: :high, stop: true)
+          say(:refer, :carbon_sparks, confidence: :high, stop: true)
         end
 
         def short
           return unless left && least && left <= least
 
-          say(:replace, :carbon_short, "#{length(left)} left, #{length(least)} is the least: cheap against a motor. " \
-                                       "The motor is opened by a competent person.",
-            confidence: :high)
+          say(:replace, :carbon_short, left_mm: left, least_mm: least, confidence: :high)
         end
 
         def long_enough
           return unless left
-          unless least
-            return say(:leave, :carbon_unknown, "#{length(left)} left; the sheet gives no least length.",
-              confidence: :low)
-          end
+          return say(:leave, :carbon_unknown, left_mm: left, confidence: :low) unless least
 
-          say(:leave, :carbon_left, "#{length(left)} left, #{length(least)} is the least.", confidence: :high)
+          say(:leave, :carbon_left, left_mm: left, least_mm: least, confidence: :high)
         end
 
         def left

@@ -20,77 +20,71 @@ module UprightBench
         def torn
           return unless @observed[:torn]
 
-          say(:replace, :torn, "Torn or out of shape: it lets dust past the seal.", confidence: :high)
+          say(:replace, :torn, confidence: :high)
         end
 
         # A filter put back damp smells of mould and can kill the motor.
         def damp
           return unless @observed[:damp]
-          if @position.washable?
-            return say(:wash, :damp_washable, "Damp: rinse it and dry it through; damp it can kill the motor.")
-          end
+          return say(:wash, :damp_washable) if @position.washable?
 
-          say(:replace, :damp, "It was wetted and must not be: replace it.", confidence: :high)
+          say(:replace, :damp, confidence: :high)
         end
 
         def loose
           return unless @observed[:loose]
 
-          say(:clean, :loose, "Loose: clean its seat and set it again. It must click or lock, with no gap.",
-            confidence: :high)
+          say(:clean, :loose, confidence: :high)
         end
 
         def unwashed_out
           return unless @observed[:after_wash]
-          return say(:replace, :smells_after_wash, "Still smells after the wash.") if @observed[:smell]
+          return say(:replace, :smells_after_wash) if @observed[:smell]
           return unless grey && grey >= STILL_GREY
 
-          say(:replace, :grey_after_wash, "Still grey #{grey} of 5 after the wash: it will not come cleaner.")
+          say(:replace, :grey_after_wash, grey: grey)
         end
 
         def indicator_full
           return unless @observed[:indicator_percent] && @observed[:indicator_percent] >= 100
 
-          say(:replace, :indicator_full, "The indicator is full.", confidence: :high)
+          say(:replace, :indicator_full, confidence: :high)
         end
 
         def washed_out
           return unless @position.washable? && @background.wash_count >= policy.washes_in_a_life
 
-          say(:replace, :washed_out, "Washed #{@background.wash_count} times; #{policy.washes_in_a_life} are its life.")
+          say(:replace, :washed_out, washed: @background.wash_count, life: policy.washes_in_a_life)
         end
 
         def dark
           return unless grey && grey >= DARK
-          return say(:wash, :dark_washable, "As dark as its reference, and may be washed.") if @position.washable?
+          return say(:wash, :dark_washable) if @position.washable?
 
-          say(:replace, :dark, "As dark as its reference, and must not be wetted.", confidence: :high)
+          say(:replace, :dark, confidence: :high)
         end
 
         def smelling
           return unless @observed[:smell]
-          return say(:wash, :smell_washable, "Smells; a wash comes first.") if @position.washable?
+          return say(:wash, :smell_washable) if @position.washable?
 
-          say(:replace, :smell, "Smells, and must not be wetted.")
+          say(:replace, :smell)
         end
 
         def greyed
           return unless grey && grey >= WORTH_A_WASH
-          return say(:wash, :grey_washable, "Grey #{grey} of 5: worth a wash.") if @position.washable?
-          return say(:clean, :grey_tap_out, "Grey #{grey} of 5: tap it out.") if @position.tap_out
+          return say(:wash, :grey_washable, grey: grey) if @position.washable?
+          return say(:clean, :grey_tap_out, grey: grey) if @position.tap_out
 
-          say(:leave, :grey_not_full, "Grey #{grey} of 5: still has life, and there is nothing to clean.",
-            confidence: :low)
+          say(:leave, :grey_not_full, grey: grey, confidence: :low)
         end
 
         def light
-          if grey&.positive? && @position.tap_out
-            return say(:clean, :tap_out, "Grey #{grey} of 5: tap it out, no water needed.")
-          end
-          return say(:leave, :light, "Grey #{grey} of 5: nothing to do.") if grey
+          return say(:clean, :tap_out, grey: grey) if grey&.positive? && @position.tap_out
+          return say(:leave, :light, grey: grey) if grey
           return unless @observed[:indicator_percent]
 
-          say(:leave, :indicator_left, "The indicator stands at #{@observed[:indicator_percent]} %.", confidence: :high)
+          say(:leave, :indicator_left, percent: @observed[:indicator_percent], confidence: :high)
         end
       end
     end

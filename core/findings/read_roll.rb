@@ -12,14 +12,13 @@ module UprightBench
         def worn
           return unless %w[worn missing].include?(@observed[:bristles])
 
-          say(:replace, :roll_worn, "Bristles are #{@observed[:bristles]}: it turns, but picks nothing up.",
-            confidence: :high)
+          say(:replace, :roll_worn, bristles: @observed[:bristles], confidence: :high)
         end
 
         def light_with_the_roll_free
           return unless fault? && @observed[:turns] == "free"
 
-          say(:refer, :roll_light, "The light shows a fault with the roll free: refer to the maker.", confidence: :high)
+          say(:refer, :roll_light, confidence: :high)
         end
 
         def by_turning
@@ -29,15 +28,14 @@ module UprightBench
         def full
           return unless @observed[:bristles] && !fault?
 
-          say(:leave, :roll_full, "Bristles are full.")
+          say(:leave, :roll_full)
         end
 
         def light_alone
           return unless @observed[:light]
-          return say(:leave, :roll_light_fine, "The light shows no fault.", confidence: :low) unless fault?
+          return say(:leave, :roll_light_fine, confidence: :low) unless fault?
 
-          say(:clean, :roll_light_first, "The light shows a fault: free the roll first, then look again.",
-            confidence: :low)
+          say(:clean, :roll_light_first, confidence: :low)
         end
 
         def fault?

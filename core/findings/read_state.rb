@@ -17,14 +17,13 @@ module UprightBench
         def bound
           return unless @position.kind == :seal && state == "binds" && policy.seal_care == :silicone
 
-          say(:clean, :seal_binds, "The seal binds: wipe it, then a film of silicone, the rest wiped off.",
-            confidence: :high)
+          say(:clean, :seal_binds_silicone, confidence: :high)
         end
 
         def washable_pad
           return unless @position.kind == :pad && state == "dirty" && @position.washable?
 
-          say(:wash, :pad_dirty, "The pad is dirty, and may be washed.", confidence: :high)
+          say(:wash, :pad_dirty_washable, confidence: :high)
         end
 
         def by_state

@@ -29,17 +29,13 @@ module UprightBench
 
         # What States says of the position's kind in this state.
         def say_state(state)
-          kind, reason, stop = States.of(@position.kind, state)
-          say(kind, :"#{@position.kind}_#{state.tr(' -', '_')}", reason, confidence: :high, stop: stop)
+          kind, stop = States.of(@position.kind, state)
+          say(kind, States.clause(@position.kind, state), confidence: :high, stop: stop)
         end
 
-        # A length as the shop writes it.
-        def length(millimetres)
-          Units::Length.words(millimetres, unit: policy.length_unit)
-        end
-
-        def say(kind, clause, reason, **more)
-          Verdict.new(kind: kind, clause: clause, reason: reason, **more)
+        # @param figures [Hash{Symbol=>Object}] of the reason
+        def say(kind, clause, confidence: :fair, stop: false, **figures)
+          Verdict.new(kind: kind, reason: Reason.of(clause, **figures), confidence: confidence, stop: stop)
         end
       end
     end

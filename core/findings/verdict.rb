@@ -3,13 +3,17 @@
 module UprightBench
   module Core
     module Findings
-      # What a finding means: its kind (a key of VerdictKind), the sentence that says why, the clause that decided and
-      # how sure that clause is (:high it was measured or cannot be mistaken, :fair it was graded, :low it is a
-      # judgement). A stop blocks all other work on the machine.
+      # What a finding means: its kind (a key of VerdictKind), the reason, and how sure that is (:high it was measured
+      # or cannot be mistaken, :fair it was graded, :low it is a judgement). A stop blocks all other work on the machine.
       class Verdict
         include Value
 
-        fields :kind, :reason, :clause, confidence: :fair, stop: false, detail: {}
+        fields :kind, :reason, confidence: :fair, stop: false
+
+        # @return [Symbol] the reader's clause that decided
+        def clause
+          reason.key
+        end
 
         private
 

@@ -3,8 +3,8 @@
 module UprightBench
   module Core
     module Fit
-      # What fits, best first; what nearly does; where nothing fits, a sentence that says so; and what else must be in
-      # place together with it.
+      # What fits, best first; what nearly does; where nothing fits, the reason that says so; and another that names
+      # what must be in place together with it.
       class Answer
         include Value
 

@@ -31,23 +31,20 @@ module UprightBench
           end
         end
 
-        # @return [Array<String>] a side each, as in "length 334 mm for 332 mm"
-        def words(part)
+        # @return [Array<Reason>] a side each, as in "length 334 mm for 332 mm"
+        def sides(part)
           @wanted.filter_map do |side, value|
-            if part.measures[side]
-              "#{side.delete_suffix('_mm')} #{written(part.measures[side])} mm for #{written(value)} mm"
-            end
+            Reason.of(:side, side: said(side), had: part.measures[side], wanted: value) if part.measures[side]
           end
         end
 
-        # @return [Array<String>] the sides that are beyond the tolerance
+        # @return [Array<Reason>] the sides that are beyond the tolerance
         def wrong(part)
           @wanted.filter_map do |side, value|
             next if part.measures[side].nil? || off(part, side) <= tolerance(side, value)
 
-            longer = part.measures[side] > value ? "more" : "less"
-            "#{side.delete_suffix('_mm')} #{written(part.measures[side])} mm, #{written(off(part, side))} mm " \
-              "#{longer} than here (#{written(tolerance(side, value))} mm allowed)"
+            Reason.of(part.measures[side] > value ? :too_large : :too_small, side: said(side),
+              had: part.measures[side], off: off(part, side), allowed: tolerance(side, value).round(2))
           end
         end
 
@@ -73,8 +70,8 @@ module UprightBench
           side == "length_mm" ? value * BELT_SHARE : BELT_WIDTH_MM
         end
 
-        def written(number)
-          format("%g", number.round(2))
+        def said(side)
+          side.delete_suffix("_mm")
         end
       end
     end

@@ -38,10 +38,10 @@ module UprightBench
         # @return [Answer]
         def call
           fitting, others = fitting_and_others
-          candidates = fitting.map { |part| @words.candidate(part, ground(part) || GUESS) }
+          candidates = fitting.map { |part| @reasons.candidate(part, ground(part) || GUESS) }
             .sort_by { |candidate| order(candidate) }
           Answer.new(candidates: candidates, near_misses: others.filter_map { |part| near_miss(part) },
-            nothing: (nothing_words if candidates.empty?), together: (together_words if @partner))
+            nothing: (nothing_fits if candidates.empty?), together: (together if @partner))
         end
 
         private
@@ -58,7 +58,7 @@ module UprightBench
         def ask(fitted)
           @lineage = Lineage.new(@parts)
           @stops = Stops.new(@position, @machine, @lineage)
-          @words = Words.new(position: @position, machine: @machine, wants: @wants, lineage: @lineage, size: @size,
+          @reasons = Reasons.new(position: @position, machine: @machine, wants: @wants, lineage: @lineage, size: @size,
             fitted: fitted)
         end
 
@@ -98,7 +98,7 @@ module UprightBench
 
         def order(candidate)
           part = candidate.part
-          [EVIDENCE.fetch(candidate.evidence), @wants.in_warranty && part.pattern ? 1 : 0, @words.want(part) ? 0 : 1,
+          [EVIDENCE.fetch(candidate.evidence), @wants.in_warranty && part.pattern ? 1 : 0, @reasons.want(part) ? 0 : 1,
            part.on_shelf? ? 0 : 1, part.cents_a_month || Float::INFINITY, part.number]
         end
 
@@ -117,19 +117,19 @@ module UprightBench
           return [] if ground(part)
 
           wrong = @size.near?(part) ? @size.wrong(part) : []
-          wrong + [named_elsewhere?(part) ? "listed for other models only" : "listed for no model here"]
+          wrong + [Reason.of(named_elsewhere?(part) ? :listed_elsewhere : :listed_nowhere)]
         end
 
         def named_elsewhere?(part)
           @rules.key?(part.id) && named_here(part).empty?
         end
 
-        def nothing_words
-          "Nothing on file fits #{@position.name.downcase} of this #{@machine.model}: give the maker its serial number."
+        def nothing_fits
+          Reason.of(:nothing_fits, place: @position.name.downcase, model: @machine.model)
         end
 
-        def together_words
-          "Never without #{@partner.name.downcase}: see that both are in place."
+        def together
+          Reason.of(:together, place: @partner.name.downcase)
         end
       end
     end

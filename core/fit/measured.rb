@@ -7,7 +7,7 @@ module UprightBench
       # parts are of that size?
       class Measured
         WAYS = { belt: [%w[length_mm width_mm]], filter: [%w[length_mm width_mm], %w[length_mm diameter_mm]] }.freeze
-        Match = Struct.new(:part, :fits, :words)
+        Match = Struct.new(:part, :fits, :reasons)
 
         # @param sides_mm [Array(Numeric, Numeric)]
         def initialize(sides_mm)
@@ -28,10 +28,10 @@ module UprightBench
             .select { |names| (part.measures.keys & ByMeasure::SIDES).sort == names.sort }
           sizes = ways.map { |names| ByMeasure.new(part.kind, names.zip(@sides_mm).to_h) }
           fitting = sizes.find { |size| size.fits?(part) }
-          return Match.new(part, true, "#{fitting.words(part).join(', ')} measured") if fitting
+          return Match.new(part, true, [Reason.of(:of_the_size, sides: fitting.sides(part))]) if fitting
 
           near = sizes.find { |size| size.near?(part) }
-          near && Match.new(part, false, near.wrong(part).join("; "))
+          near && Match.new(part, false, near.wrong(part))
         end
 
         def distance(part)

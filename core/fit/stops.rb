@@ -18,7 +18,7 @@ module UprightBench
 
         # @param part [Part]
         # @param rules [Array<Rule>] those that name it, or what it took the place of, for this model or family here
-        # @return [Array<String>] a reason each
+        # @return [Array<Reason>]
         def call(part, rules)
           ALL.flat_map { |stop| send(stop, part, rules) }
         end
@@ -28,55 +28,49 @@ module UprightBench
         def wrong_body_style(_part, rules)
           return [] if rules.empty? || rules.any? { |rule| rule.body_style?(@machine) }
 
-          ["made for body style #{rules.map(&:body_style).uniq.join(' and ')}; this machine is a " \
-           "#{@machine.body_style}"]
+          [Reason.of(:other_body_style, styles: rules.map(&:body_style).uniq, body_style: @machine.body_style)]
         end
 
         def wrong_serial_number(_part, rules)
           rules = rules.select { |rule| rule.body_style?(@machine) }
           return [] if rules.empty? || rules.any? { |rule| rule.serial_number?(@machine) }
-          return ["fits certain serial numbers only, and this machine's is not recorded"] if @machine.serial_number.nil?
+          return [Reason.of(:serial_number_unknown)] if @machine.serial_number.nil?
 
-          ["fits serial numbers #{rules.first.serial_from || 'up'} to #{rules.first.serial_to || 'now'}; this one is " \
-           "#{@machine.serial_number}"]
+          [Reason.of(:other_serial_number, serial_from: rules.first.serial_from, serial_to: rules.first.serial_to,
+            serial_number: @machine.serial_number)]
         end
 
         def wrong_attributes(part, _rules)
           @position.attributes.filter_map do |name, wanted|
             had = part.attributes.fetch(name, false)
-            attribute_words(name.tr("_", " "), wanted, had) unless had == wanted
+            wrong_attribute(name.tr("_", " "), wanted, had) unless had == wanted
           end
         end
 
-        def attribute_words(name, wanted, had)
-          if [true, false].include?(wanted)
-            return had ? "has the #{name}, which is in the way here" : "has no #{name}, and is held by one here"
-          end
+        def wrong_attribute(name, wanted, had)
+          return Reason.of(had ? :in_the_way : :has_none, attribute: name) if [true, false].include?(wanted)
+          return Reason.of(:other_attribute, attribute: name, had: had, wanted: wanted) if had
 
-          "#{name} is #{had || 'not stated'}; it must be #{wanted}"
+          Reason.of(:attribute_not_stated, attribute: name, wanted: wanted)
         end
 
         def lacks_what_it_needs(part, _rules)
-          part.needs.filter_map do |name, wanted|
-            next if @position.attributes[name] == wanted
-
-            if wanted == true
-              "needs a #{name.tr('_', ' ')}, which this machine lacks"
-            else
-              "needs #{name.tr('_', ' ')} #{wanted}"
-            end
+          lacking = part.needs.reject { |name, wanted| @position.attributes[name] == wanted }
+          lacking.map do |name, wanted|
+            attribute = name.tr("_", " ")
+            wanted == true ? Reason.of(:needs_one, attribute: attribute) : needs(attribute, wanted)
           end
+        end
+
+        def needs(attribute, wanted)
+          Reason.of(:needs, attribute: attribute, wanted: wanted)
         end
 
         def no_longer_made(part, _rules)
           return [] unless part.gone?
 
           newest = @lineage.newest(part)
-          [if newest
-             "no longer made, and none is left: #{newest.name} (#{newest.number}) took its place"
-           else
-             "no longer made, and none is left"
-           end]
+          [Reason.of(:gone, part: newest&.name, number: newest&.number)]
         end
       end
     end

@@ -29,11 +29,11 @@ module UprightBench
           bought_on && (bought_on >> months)
         end
 
-        # @return [String] one sentence
+        # @return [Reason]
         def reason
           case state
-          when :unknown then "nobody knows when it was bought"
-          when :in then "#{terms} from #{day(bought_on)}: until #{day(until_on)}#{hours_words}"
+          when :unknown then Reason.of(:bought_unknown)
+          when :in then Reason.of(:warranty_until, **terms, run_hours: (hours && hours_run)&.floor)
           when :out then out_reason
           end
         end
@@ -44,24 +44,16 @@ module UprightBench
           hours && hours_run && hours_run >= hours
         end
 
-        def day(date)
-          Units::Day.words(date)
-        end
-
         def terms
-          ["#{months} months", ("or #{format('%g', hours)} hours" if hours)].compact.join(" ")
-        end
-
-        def hours_words
-          hours && hours_run ? ", about #{hours_run.floor} of #{format('%g', hours)} hours run" : ""
+          { terms_months: months, terms_hours: hours, from_on: bought_on, until_on: until_on }
         end
 
         def out_reason
-          return "bought second-hand: the maker's terms were for the first owner" if second_hand
-          return "its maker gives none" if months.zero?
-          return "#{terms} from #{day(bought_on)}: ended #{day(until_on)}" if today >= until_on
+          return Reason.of(:bought_second_hand) if second_hand
+          return Reason.of(:no_warranty) if months.zero?
+          return Reason.of(:warranty_ended, **terms) if today >= until_on
 
-          "about #{hours_run.floor} of #{format('%g', hours)} hours run"
+          Reason.of(:warranty_run_out, run_hours: hours_run.floor, terms_hours: hours)
         end
       end
     end

@@ -25,12 +25,11 @@ module UprightBench
         #   @return [Float] LEAST to MOST
         attr_reader :factor
 
-        # @return [String] for the screen; empty when nothing was found yet
-        def words
-          return "" if ratios.empty?
+        # @return [Hash{Symbol=>Object}] of the reason for a date; empty when nothing was found yet
+        def figures
+          return {} if ratios.empty?
 
-          "found #{factor >= 1 ? 'further' : 'less'} gone than expected in #{ratios.size} " \
-            "#{ratios.size == 1 ? 'job' : 'jobs'}"
+          { personal: factor.round(2), gone: factor >= 1 ? :further : :less, jobs: ratios.size }
         end
 
         private

@@ -65,13 +65,11 @@ module UprightBench
           Stats::Gamma.new(shape: shape, rate: shape / mean).near_bounds(INTERVAL)
         end
 
-        # @return [String] one sentence for the screen
+        # @return [Reason]
         def reason
-          return "stored, no use: the calendar alone counts" if zero?
+          return Reason.of(:stored) if zero?
 
-          source = assumed ? "nothing said, an hour a week assumed" : "from what was said and read"
-          format("%<mean>.1f h a week, likely %<low>.1f to %<high>.1f (%<source>s)", mean: mean, low: low, high: high,
-            source: source)
+          Reason.of(assumed ? :assumed_use : :known_use, mean: mean.round(1), low: low.round(1), high: high.round(1))
         end
 
         private

@@ -40,8 +40,8 @@ module UprightBench
             place.never_without && missing.include?(place.never_without) && !missing.include?(place.key)
           end
           partners.to_h do |place|
-            reason = "Nothing is fitted here, and #{place.name.downcase} must never be without it."
-            [place.never_without, Findings::Verdict.new(kind: :replace, reason: reason, clause: :never_without)]
+            reason = Reason.of(:never_without, place: place.name.downcase)
+            [place.never_without, Findings::Verdict.new(kind: :replace, reason: reason)]
           end
         end
 

@@ -35,13 +35,10 @@ module UprightBench
           quarter(@hours.after(@hours.open_from(waited), REFIT_MINUTES + @buffer_minutes))
         end
 
-        # @return [String] one sentence
+        # @return [Reason]
         def reason
-          parts = ["#{@hands_on_minutes.round} min of work"]
-          parts << format("%<h>g h of drying", h: @wait_hours) if @wait_hours.positive?
-          parts << "#{@lead_days} days until the parts are there" if @lead_days.positive?
-          parts << "#{REFIT_MINUTES} min to refit and test" << "#{@buffer_minutes} min to spare, in open hours"
-          parts.join(", ")
+          Reason.of(:ready_by, minutes: @hands_on_minutes.round, wait_hours: (@wait_hours if @wait_hours.positive?),
+            lead_days: (@lead_days if @lead_days.positive?), refit: REFIT_MINUTES, buffer: @buffer_minutes)
         end
 
         private

@@ -15,6 +15,7 @@ module UprightBench
           @random = Random.new(Load::SEED)
           @background = Core::Findings::Background.new(policy: Services::Policies.now.findings, today: today,
             fitted_on: today - 300, hours_per_week: 2)
+          @unit = @background.policy.length_unit
         end
 
         # @return [Array<Array<Line>>] the variants of each place
@@ -27,8 +28,10 @@ module UprightBench
         def line(place)
           seen = Sight.new(place, @random).seen
           verdict = Core::Findings::Read.new(position: place, observed: seen, background: @background).call
-          Line.new([place.key, JSON.generate(seen), verdict.kind, verdict.reason, verdict.clause, verdict.confidence]
-            .join("\t"),
+          sentence = English::Sentences.of(verdict.reason, unit: @unit)
+          figures = verdict.reason.to_stored.except("key")
+          Line.new([place.key, JSON.generate(seen), verdict.kind, sentence, verdict.clause, JSON.generate(figures),
+                    verdict.confidence].join("\t"),
             JSON.generate(position: place.key, observed: seen, verdict: verdict.kind))
         end
       end

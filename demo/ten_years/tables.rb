@@ -15,6 +15,8 @@ module UprightBench
         DUE = "id machine_id position position_name task action started_on due_on early_on late_on deciding reasons " \
               "may_card computed_on"
 
+        REASONS = '[{"key": "written", "text": "by the calendar since the last job"}]'
+
         # @param plan [Plan]
         def initialize(plan)
           @plan = plan
@@ -95,7 +97,7 @@ module UprightBench
 
         def findings
           columns = "id job_id found_by found_at wear_found wear_expected position observed verdict reason clause " \
-                    "confidence"
+                    "figures confidence"
           table(:findings, columns, lines(@plan.jobs) { |job| findings_of(job) })
         end
 
@@ -155,7 +157,7 @@ module UprightBench
           due = started + days_to(at)
           line(due_id(row, at), @plan.machine_id(row), place.key, place.name, task.key, task.action, started, due,
             due - 20, due + 40, "months",
-            '["by the calendar since the last job"]', task.card, started)
+            REASONS, task.card, started)
         end
 
         def use_readings

@@ -6,7 +6,7 @@ module UprightBench
     class JobPage
       include JobFindings
 
-      attr_reader :job
+      attr_reader :job, :policies
 
       def initialize(job, now:, policies:)
         @job = job

@@ -26,7 +26,18 @@ module UprightBench
           Core::Money::Amount.words(cents)
         end
 
-        # @return [String] as in "1 piece"
+        # @param reason [Core::Reason]
+        # @return [String]
+        def sentence(reason)
+          English::Sentences.of(reason)
+        end
+
+        # @param reasons [Array<Core::Reason>]
+        # @return [String] in a row
+        def sentences(reasons)
+          English::Sentences.row_of(reasons)
+        end
+
         # @param minutes [Numeric]
         # @return [String] as in "3 h 10"
         def minutes_words(minutes)
@@ -81,7 +92,7 @@ module UprightBench
 
         # @param warranty [Core::Intake::Warranty]
         def warranty_words(warranty)
-          "#{WARRANTY.fetch(warranty.state)} (#{warranty.reason})"
+          "#{WARRANTY.fetch(warranty.state)} (#{sentence(warranty.reason)})"
         end
 
         def shorten(text, most = 90)

@@ -27,16 +27,17 @@ module UprightBench
 
         # @return [String, nil] what must be in place together with it
         def together
-          @fit.together if @item.action == "replace"
+          sentence(@fit.together) if @item.action == "replace"
         end
 
         # @return [String, nil] that nothing fits
         def nothing
-          @fit.nothing
+          sentence(@fit.nothing)
         end
 
+        # @return [Hash{Core::Fit::Part=>String}] what only looks as if it fitted, and why it does not
         def near_misses
-          @fit.near_misses
+          @fit.near_misses.to_h { |miss| [miss.part, English::Sentences.row_of(miss.reasons)] }
         end
 
         # @return [Boolean] whether the maker may be charged
@@ -45,6 +46,10 @@ module UprightBench
         end
 
         private
+
+        def sentence(reason)
+          reason && English::Sentences.of(reason)
+        end
 
         def found
           @page.findings[@item.position]&.verdict
@@ -60,11 +65,8 @@ module UprightBench
 
         def wash
           drying = @page.drying(@item)
-          why = if drying.dries?
-                  "dries #{format('%g', drying.hours)} h: #{drying.reasons.join('; ')}"
-                else
-                  drying.reasons.first
-                end
+          why = English::Sentences.row_of(drying.reasons)
+          why = "dries #{format('%g', drying.hours)} h: #{why}" if drying.dries?
           Choice.new(value: "wash", words: "Wash it and wait", ready: ready("wash"), why: why,
             chosen: @item.action == "wash")
         end
@@ -75,7 +77,7 @@ module UprightBench
           at = ready("replace", part)
           Choice.new(value: part.id, words: words, number: part.number, price_cents: part.price_cents,
             ready: part.on_shelf? ? at : "to be ordered, #{at}",
-            why: candidate.reasons.join("; "), chosen: @item.part_id == part.id && !@item.rotates)
+            why: English::Sentences.row_of(candidate.reasons), chosen: @item.part_id == part.id && !@item.rotates)
         end
 
         # Their own spare where one waits, else a new one that becomes it.
@@ -108,7 +110,9 @@ module UprightBench
 
         # What the rule says, where a person's own verdict stands over it.
         def seen
-          @item.reason.sub(/\AMarked by [^.]*\. The rule says \w+: /, "")
+          finding = @page.findings[@item.position]
+          rule = finding && finding.why.figures[:rule]
+          rule ? English::Sentences.of(rule, unit: @page.policies.findings.length_unit) : @item.reason
         end
 
         def ready(action, part = nil, rotates: false)

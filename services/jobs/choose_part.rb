@@ -16,7 +16,7 @@ module UprightBench
       # @param candidate [Core::Fit::Candidate]
       # @return [Hash] columns of a work item that uses it
       def self.chosen(candidate)
-        { part_id: candidate.part.id, part_reason: candidate.reasons.join("; "),
+        { part_id: candidate.part.id, part_reason: English::Sentences.row_of(candidate.reasons),
           goes_back: Sequel.pg_array(candidate.goes_back, :text), rotates: false, own_spare: false }
       end
 
@@ -87,7 +87,7 @@ module UprightBench
         return action("replace").merge(self.class.chosen(found)) if found
 
         near = answer.near_misses.find { |miss| miss.part.id.to_s == id }
-        raise Refused, "#{near.part.name} does not fit: #{near.reasons.join('; ')}." if near
+        raise Refused, "#{near.part.name} does not fit: #{English::Sentences.row_of(near.reasons)}." if near
 
         raise NotFound, "There is no such part for #{place.name.downcase}."
       end

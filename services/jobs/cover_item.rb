@@ -24,9 +24,13 @@ module UprightBench
         end
 
         warranty = job.machine.warranty(today)
-        raise Refused, "The maker covers nothing: #{warranty.reason}." if covered && !warranty.in?
+        refuse_cover(warranty) if covered && !warranty.in?
       end
-      private_class_method :refuse
+
+      def self.refuse_cover(warranty)
+        raise Refused, "The maker covers nothing: #{English::Sentences.of(warranty.reason)}."
+      end
+      private_class_method :refuse, :refuse_cover
     end
   end
 end

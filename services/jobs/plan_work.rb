@@ -35,12 +35,18 @@ module UprightBench
 
       def keep(item, index)
         known = @known[item.position]
-        fields = { sequence: index, action: item.action.to_s, minutes: item.minutes, reason: item.reason }
+        fields = { sequence: index, action: item.action.to_s, minutes: item.minutes,
+                   reason: reason_of(item) }
         return Models::WorkItem.create(job_id: @job.id, position: item.position, **fields) if known.nil?
         return known.update(sequence: index) if settled?(known, item)
 
         known.update(**fields, state: "to_do", done_by: nil, done_at: nil,
           **(known.action == item.action.to_s ? {} : ChoosePart::NONE))
+      end
+
+      def reason_of(item)
+        @unit ||= Policies.now.findings.length_unit
+        English::Sentences.of(item.reason, unit: @unit)
       end
 
       # A spare fitted in place of a wash stays that way; so does what is done, unless more is asked.

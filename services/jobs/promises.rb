@@ -17,7 +17,7 @@ module UprightBench
         reserved = ReservedParts.for_others(items.filter_map(&:part_id), except: job)
         asks = items.map { |item| ask_of(item, job.sheet, reserved: reserved, policies: policies) }
         promise = of(asks, at: at, policies: policies)
-        { promise_at: promise.call, promise_reason: promise.reason }
+        { promise_at: promise.call, promise_reason: English::Sentences.of(promise.reason) }
       end
 
       # @param asks [Array<Ask>]

@@ -9,7 +9,8 @@ module UprightBench
       def self.call(job, item, by:, at:, shaken: true, draught: false)
         policies = Policies.now
         drying = Promises.drying(job.sheet.position(item.position), policies, shaken: shaken, draught: draught)
-        raise Refused, "#{drying.reasons.first.capitalize}." unless drying.dries?
+        reasons = English::Sentences.each_of(drying.reasons)
+        raise Refused, "#{reasons.first.capitalize}." unless drying.dries?
 
         # Locked, so that two washes at once take two places.
         slot = Models::RackSlot.free.for_update.skip_locked.first ||
@@ -17,7 +18,7 @@ module UprightBench
         dry_at = at + (drying.hours * 3600)
         Models::RackStay.create(rack_slot_id: slot.id, work_item_id: item.id, washed_at: at, washed_by: by.id,
           dry_at: dry_at,
-          ready_at: policies.schedule.open_from(dry_at), reasons: Sequel.pg_jsonb(drying.reasons))
+          ready_at: policies.schedule.open_from(dry_at), reasons: Sequel.pg_jsonb(reasons))
       end
     end
   end

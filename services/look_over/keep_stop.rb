@@ -10,8 +10,8 @@ module UprightBench
         open = job.standing_stops.find { |stop| stop.position == position.key }
         if verdict&.stop
           unless open
-            Models::Stop.create(job_id: job.id, position: position.key, reason: verdict.reason, raised_by: by.id,
-              raised_at: at)
+            Models::Stop.create(job_id: job.id, position: position.key,
+              reason: English::Sentences.of(verdict.reason), raised_by: by.id, raised_at: at)
           end
         else
           open&.update(note: CORRECTED, cleared_by: by.id, cleared_at: at)

@@ -75,14 +75,19 @@ module UprightBench
         return rule if @own.nil? || @own == rule&.kind
         return looked_fine if @own == :leave && rule.nil?
 
-        because = rule ? " The rule says #{rule.kind}: #{rule.reason}" : ""
-        Core::Findings::Verdict.new(kind: @own, clause: :own_verdict, confidence: :low, stop: rule&.stop || false,
-          reason: "Marked by #{@by.name}.#{because}")
+        Core::Findings::Verdict.new(kind: @own, confidence: :low, stop: rule&.stop || false,
+          reason: Core::Reason.of(:own_verdict, name: @by.name, kind: rule&.kind, rule: rule&.reason))
       end
 
       def looked_fine
-        Core::Findings::Verdict.new(kind: :leave, clause: :looked_fine, confidence: :fair,
-          reason: "Looked at, nothing to do.")
+        Core::Findings::Verdict.new(kind: :leave, reason: Core::Reason.of(:looked_fine))
+      end
+
+      # The sentence as it was read on that day, and what it was made of.
+      def told(reason)
+        stored = reason.to_stored
+        { reason: English::Sentences.of(reason, unit: policy.length_unit), clause: stored.delete("key"),
+          figures: Sequel.pg_jsonb(stored) }
       end
 
       # The raw material of a household's own factor: how far gone it is, and how far gone it should be by the clock.
@@ -121,9 +126,8 @@ module UprightBench
 
       def save(before, verdict)
         fields = { observed: Sequel.pg_jsonb(@observed), verdict: verdict.kind.to_s, own_verdict: !@own.nil?,
-                   reason: verdict.reason,
-                   clause: verdict.clause.to_s, confidence: verdict.confidence.to_s, found_by: @by.id, found_at: @at,
-                   request_key: @request_key, **loads }
+                   confidence: verdict.confidence.to_s, found_by: @by.id, found_at: @at,
+                   request_key: @request_key, **told(verdict.reason), **loads }
         saved = if before
                   before.update(**fields, version: before.version + 1)
                 else

@@ -6,17 +6,18 @@ require_relative "../test_helper"
 class ArrowsTest < AppTest
   # room => rooms it may lean on
   ALLOWED = {
-    "core" => [], "drawings" => %w[Core], "papers" => %w[Core], "formats" => %w[Core], "models" => %w[Core],
+    "core" => [], "english" => %w[Core], "drawings" => %w[Core], "papers" => %w[Core], "formats" => %w[Core],
+    "models" => %w[Core],
     "pictures" => %w[Core Config], "config" => %w[Core Demo Web], "outbox" => %w[Core Models Papers Formats Config],
     "queries" => %w[Core Models Services Outbox Formats Config],
-    "services" => %w[Core Models Queries Outbox Config Pictures Formats Papers],
+    "services" => %w[Core English Models Queries Outbox Config Pictures Formats Papers],
     "web" => %w[Core Models Services Screens Formats Config],
-    "screens" => %w[Core Services Queries Drawings Papers Formats Outbox Config Web Pictures],
-    "demo" => %w[Core Models Services Outbox Config]
+    "screens" => %w[Core English Services Queries Drawings Papers Formats Outbox Config Web Pictures],
+    "demo" => %w[Core English Models Services Outbox Config]
   }.freeze
   ROOM = /(?<![\w:])(?:::)?(?:UprightBench::)?(#{ALLOWED.keys.map(&:capitalize).join('|')})\b/
   DATABASE = /\b(?:DB|Sequel)\b|\w_dataset\b|\bdataset\b/
-  READERS_OF_THE_DATABASE = %w[core drawings papers formats screens pictures].freeze
+  READERS_OF_THE_DATABASE = %w[core english drawings papers formats screens pictures].freeze
 
   def test_no_arrow_points_the_wrong_way
     wrong = ALLOWED.flat_map do |room, allowed|

@@ -19,7 +19,7 @@ class CardPageTest < DatabaseTest
     get @path
 
     assert_equal 200, status
-    ["Wendel Testrup", "Brackwater Loft K", "exhaust cassette", "50 h of use"]
+    ["Wendel Testrup", "Brackwater Loft K", "exhaust cassette", "50 hours of use since"]
       .each { |words| assert_includes page, words }
     refute_includes page, "wendel@example.org"
     assert_equal "no-store", last_response["cache-control"]
@@ -27,7 +27,8 @@ class CardPageTest < DatabaseTest
 
   # Every text, worded otherwise, is read somewhere; none is read as it comes.
   def test_speaks_the_customers_language
-    worded = Core::Cards::Texts::PAGE.to_h do |name, (text, *)|
+    texts = { **Core::Cards::Texts::PAGE, **Core::Cards::Texts::WHY }
+    worded = texts.to_h do |name, (text, *)|
       [name, text.split(", ").map { |word| "ø#{word}" }.join(", ")]
     end
     Services::Words.keep("xx", worded, by: owner, at: NOW)
@@ -47,16 +48,17 @@ class CardPageTest < DatabaseTest
     read << page
 
     says = ->(words, text) { text.match?(/(?<!ø)#{Regexp.escape(words[/[^{,]+/])}/) }
-    unread = worded.reject do |name, words|
+    unread = worded.slice(*Core::Cards::Texts::PAGE.keys).reject do |name, words|
       %i[date weekdays].include?(name) || read.any? { |text| says.call(words, text) }
     end
-    as_it_comes = Core::Cards::Texts::PAGE.select do |_, (words, *)|
+    as_it_comes = texts.select do |_, (words, *)|
       words[/[^{,]+/].size > 7 && read.any? { |text| says.call(words, text) }
     end
 
     assert_empty unread.keys + as_it_comes.keys
     read.each { |text| assert_match(/lang="xx"/, text) }
     assert_match(/øThursday, ø\d/, read.first)
+    assert_match(/ø50 øhours of use since [^:]*, øat about 1 øhour a week/, read.first)
   end
 
   def test_a_language_without_words_is_english

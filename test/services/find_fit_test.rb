@@ -31,7 +31,7 @@ class FindFitTest < DatabaseTest
     end
     wide = found("332 x 10").sized.find { |match| match.part.number == "PT-4022" }
 
-    assert_equal [false, "width 11 mm, 1 mm more than here (0.5 mm allowed)"], [wide.fits, wide.words]
+    assert_equal [false, "width 11 mm, 1 mm more than here (0.5 mm allowed)"], [wide.fits, English::Sentences.row_of(wide.reasons)]
     assert_includes found("182 58").sized.select(&:fits).map { |match| match.part.number }, "OS-3640"
   end
 

@@ -13,15 +13,19 @@ class FitForTest < DatabaseTest
   end
 
   def miss(answer, number)
-    answer.near_misses.find { |miss| miss.part.number == number }&.reasons&.join("; ")
+    answer.near_misses.find { |miss| miss.part.number == number }&.then { |found| words(found.reasons) }
+  end
+
+  def words(reasons)
+    English::Sentences.row_of(reasons)
   end
 
   def test_a_successor_two_steps_on
     answer = fit("Hallmoor Dart S", "pre-filter")
 
     assert_includes numbers(answer.candidates), "HD-1011"
-    assert_match(/HD-1008\), 2 steps on/, answer.candidates.find { |candidate| candidate.part.number == "HD-1011" }
-      .reasons.first)
+    assert_match(/HD-1008\), 2 steps on/,
+      words(answer.candidates.find { |candidate| candidate.part.number == "HD-1011" }.reasons))
     assert_match(/no longer made.*HD-1011/, miss(answer, "HD-1008"))
   end
 
@@ -59,9 +63,9 @@ class FitForTest < DatabaseTest
   def test_a_box_counts_what_it_holds_and_a_bag_comes_with_its_filter
     answer = fit("Corvane Drum 30", "bag")
 
-    assert_match(/Never without textile filter/, answer.together)
-    assert_includes fit("Brackwater Loft K", "bag").candidates.find { |candidate| candidate.part.number == "BW-5010" }
-      .reasons, "holds 4 bags and 1 filter"
+    assert_match(/Never without textile filter/, words([answer.together]))
+    assert_match(/holds 4 bags and 1 filter/, words(fit("Brackwater Loft K", "bag").candidates
+      .find { |candidate| candidate.part.number == "BW-5010" }.reasons))
   end
 
   def test_a_handful_of_queries_however_many_places

@@ -41,7 +41,7 @@ class PersonalFactorTest < DatabaseTest
 
     assert_in_delta 2**(1 / 3.0), due.personal.to_f, 0.02
     assert_in_delta whole / (2**(1 / 3.0)), interval, 5
-    assert_match(/found further gone than expected in 1 job/, due.reasons.join)
+    assert_match(/found further gone than expected in 1 job/, English::Sentences.row_of(due.why))
   end
 
   # What was predicted is compared as it would be without what was learned, or the same dirt would count less each time.

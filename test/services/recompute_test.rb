@@ -82,7 +82,7 @@ class RecomputeTest < DatabaseTest
     moved = Models::Due.running.where(machine_id: @machine.id,
       id: Models::DueChange.where(reason: asked.reason).select(:due_id))
 
-    assert_match(/× 0.50/, moved.first.reasons.to_a.join)
+    assert_match(/× 0.5 \(pets/, English::Sentences.row_of(moved.first.why))
     assert_equal 0, wash.count
     Services::SavePolicies.call({ "pets_percent" => 50, "bundle_days" => 30 }, by: owner, at: NOW)
 
@@ -130,8 +130,8 @@ class RecomputeTest < DatabaseTest
       @machine.update(traits: Sequel.pg_array([trait], :text))
       Services::SetClocks.again([@machine], on: today, why: trait)
     end
-    shortened = Models::Due.running.where(machine_id: @machine.id).all.map { |one| one.reasons.to_a.join }
-      .grep(/× 0.80/)
+    shortened = Models::Due.running.where(machine_id: @machine.id).all.map { |due| English::Sentences.row_of(due.why) }
+      .grep(/× 0.8 /)
 
     refute_empty shortened
     assert_empty shortened.grep_v(/building dust/)

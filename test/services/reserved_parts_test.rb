@@ -37,8 +37,7 @@ class ReservedPartsTest < DatabaseTest
       .fetch("pre-filter")
       .candidates.find { |candidate| candidate.part.number == "HD-2010" }.reasons
 
-    assert_includes reasons, "none free on the shelf (1 reserved for others), #{part('HD-2010').days_to_come} days " \
-                             "to come"
+    assert_includes reasons, Core::Reason.of(:none_free_on_shelf, reserved: 1, lead_days: part("HD-2010").days_to_come)
     assert_equal [first.number], Services::ReservedParts.claims(part("HD-2010"))
     fit_it(first)
 
@@ -66,7 +65,8 @@ class ReservedPartsTest < DatabaseTest
     answer = Services::FitFor.new(first.sheet, first.machine, today: today, job: first).call(["pre-filter"])
       .fetch("pre-filter")
 
-    assert_includes answer.candidates.find { |candidate| candidate.part.number == "HD-2010" }.reasons, "1 on the shelf"
+    assert_includes answer.candidates.find { |candidate| candidate.part.number == "HD-2010" }.reasons,
+      Core::Reason.of(:on_shelf, stock: 1)
   end
 
   def test_a_job_that_declines_keeps_nothing

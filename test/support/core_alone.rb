@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# Loads core/ with nothing but Ruby itself, by the same file-to-constant rule as the application's loader.
+# Loads core/, and english/ which words what it says, with nothing but Ruby itself, by the same file-to-constant rule as
+# the application's loader.
 module CoreAlone
   ROOT = File.expand_path("../..", __dir__)
 
@@ -30,7 +31,9 @@ end
 
 module UprightBench
   module Core; end
+  module English; end
 end
 unless defined?(Zeitwerk)
+  CoreAlone.lay(UprightBench::English, File.join(CoreAlone::ROOT, "english"))
   CoreAlone.lay(UprightBench::Core, File.join(CoreAlone::ROOT, "core")).each { |file| require file }
 end

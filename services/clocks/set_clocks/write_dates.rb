@@ -43,7 +43,7 @@ module UprightBench
         def columns(answer)
           { due_on: answer.due_on, early_on: answer.early_on, late_on: answer.late_on, deciding: answer.deciding.to_s,
             personal: answer.personal,
-            reasons: answer.reasons, reasons_mark: answer.why.mark }
+            reasons: answer.reasons.map(&:to_stored), reasons_mark: answer.why.mark }
         end
       end
     end

@@ -41,4 +41,38 @@ class WordingTest < CoreTest
 
     assert_equal "Wechsel: motorfilter, fällig März 2026", line.words(Cards::Words.new(texts: texts))
   end
+
+  def test_why_something_is_due_is_said_to_the_customer
+    { Reason.of(:after_hours, hours: 50, rate: 1.5, household: 0.75, traits: %w[pets smoker], **CLOCK) =>
+        "50 hours of use since 2 March 2026, at about 1.5 hours a week, sooner because of pets that shed, a smoker: " \
+        "15 February 2027",
+      Reason.of(:after_months, months: 1, personal: 1.3, **CLOCK) =>
+        "1 month since 2 March 2026, adjusted to what we found in it before: 15 February 2027",
+      Reason.of(:after_bags, bags: 4, counted: 1, **CLOCK) => "4 bags since 2 March 2026, 1 so far: 15 February 2027",
+      Reason.of(:at_full_indicator, percent: 60, read_on: MONDAY, **CLOCK) =>
+        "its indicator stood at 60 % on 2 March 2026: 15 February 2027",
+      Reason.written("as it was written") => "as it was written" }
+      .each { |reason, words| assert_equal words, Cards::Words.new.why(reason) }
+    assert_match(/do not know/, Cards::Words.new.why(Reason.of(:history_unknown)))
+    assert_match(/not used/, Cards::Words.new.why(Reason.of(:nothing_runs)))
+  end
+
+  # Whatever a clock says, there is a text for it.
+  def test_every_clock_is_worded
+    keys = [clock(:hours, 1), clock(:months, 1), clock(:indicator, 100),
+            *Clocks::Count::COUNTED.map { |of| clock(:count, 1, of: of, each_months: 1) }].map(&:reason_key)
+
+    assert_equal Cards::ReasonWords::KEYS.keys.sort, [*keys, :history_unknown, :nothing_runs].sort
+  end
+
+  def test_the_owners_words_for_it_in_another_language
+    texts = { why_months: "{amount} seit {from}{adjusted}: {until}", count_months: "Monat, Monate",
+              why_household: "früher wegen {traits}", traits: "Haustiere, Baustaub, langes Haar, täglich, Rauch",
+              months: "Jan, Feb, März, Apr, Mai, Juni, Juli, Aug, Sep, Okt, Nov, Dez" }
+
+    assert_equal "12 Monate seit 2 März 2026, früher wegen Haustiere: 15 Feb 2027", Cards::Words.new(texts: texts)
+      .why(Reason.of(:after_months, months: 12, household: 0.75, traits: %w[pets], **CLOCK))
+  end
+
+  CLOCK = { from_on: MONDAY, until_on: MONDAY + 350 }.freeze
 end

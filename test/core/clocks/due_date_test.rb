@@ -65,12 +65,12 @@ class DueDateTest < CoreTest
     assert_equal MONDAY >> 12, due(task(clock(:months, 12)), traits: [:pets]).call.due_on
   end
 
-  def test_what_an_indicator_says_is_not_shortened_by_the_household_in_words_either
+  def test_what_an_indicator_says_is_not_shortened_by_the_household_nor_says_so
     read = due(task(clock(:indicator, 100), action: :wash), traits: [:pets], started_on: MONDAY - 100, indicator: 50,
       indicator_on: MONDAY).call
 
-    assert_equal [MONDAY + 100, "the indicator full from 22 Nov 2025, 50 % on 2 Mar 2026: 10 Jun 2026"],
-      [read.due_on, *read.reasons]
+    assert_equal [MONDAY + 100, Reason.of(:at_full_indicator, percent: 50, read_on: MONDAY, from_on: MONDAY - 100,
+      until_on: MONDAY + 100)], [read.due_on, *read.reasons]
   end
 
   # Two ratios of 4 make (4 × 4)^(1/4) = 2: half the interval; a filter found clean at two visits lasts longer.
@@ -87,13 +87,14 @@ class DueDateTest < CoreTest
     answer = due(task(clock(:hours, 50)), ratios: [4, 4]).call
 
     assert_in_delta 2.0, answer.personal
-    assert_match(/÷ 2\.00 \(found further gone than expected in 2 jobs\)/, answer.reasons.first)
+    assert_equal({ personal: 2.0, gone: :further, jobs: 2 },
+      answer.reasons.first.figures.slice(:personal, :gone, :jobs))
     assert_in_delta 1.0, due(task(clock(:hours, 50), clock(:months, 1)), ratios: [0.25, 0.25]).call.personal
   end
 
-  # Two cases that differ in one thing at most. What changes no word, such as the rate where all goes by the calendar,
+  # Two cases that differ in one thing at most. What changes no figure, such as the rate where all goes by the calendar,
   # changes no mark.
-  def test_the_mark_of_the_reasons_is_another_one_when_a_word_is
+  def test_the_mark_of_the_reasons_is_another_one_when_a_figure_is
     alike = 0
     for_all(times: 600) do |random|
       job = short_task(random)

@@ -31,12 +31,12 @@ class FilterClassTest < CoreTest
 
   def test_an_epa_filter_is_no_answer_to_an_allergy
     wants = Fit::Wants.new(allergy: true)
-    words = Fit::Words.new(position: position, machine: nil, wants: wants, lineage: nil, size: nil, fitted: nil)
+    reasons = Fit::Reasons.new(position: position, machine: nil, wants: wants, lineage: nil, size: nil, fitted: nil)
     part = lambda { |filter_class|
       Fit::Part.new(id: 1, number: "F", name: "HEPA cassette, it says", kind: :filter, filter_class: filter_class)
     }
 
-    assert_nil words.want(part.call("E12"))
-    assert_match(/HEPA/, words.want(part.call("H13")))
+    assert_nil reasons.want(part.call("E12"))
+    assert_equal Reason.of(:hepa, filter_class: "H13"), reasons.want(part.call("H13"))
   end
 end

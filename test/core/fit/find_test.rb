@@ -31,43 +31,43 @@ class FindTest < CoreTest
     answer = find([cassette(1)], [listed(1)])
 
     assert_equal [1], answer.candidates.map { |candidate| candidate.part.id }
-    assert_match(/listed for Brackwater Loft K.*has the clip.*3 on the shelf/,
-      answer.candidates.first.reasons.join("; "))
+    assert_equal [Reason.of(:listed, model: "Brackwater Loft K", place: "place"), Reason.of(:has, attributes: ["clip"]),
+                  Reason.of(:on_shelf, stock: 3)], answer.candidates.first.reasons
   end
 
   def test_same_size_without_the_clip_is_a_near_miss
     answer = find([cassette(1, clip: false)], [listed(1)])
 
     assert_empty answer.candidates
-    assert_equal ["has no clip, and is held by one here"], answer.near_misses.first.reasons
-    assert_match(/give the maker its serial/, answer.nothing)
+    assert_equal [Reason.of(:has_none, attribute: "clip")], answer.near_misses.first.reasons
+    assert_equal Reason.of(:nothing_fits, place: "place", model: "Brackwater Loft K"), answer.nothing
   end
 
   def test_a_clip_that_is_in_the_way
     answer = find([cassette(1)], [listed(1)], attributes: { "clip" => false })
 
-    assert_match(/in the way/, answer.near_misses.first.reasons.first)
+    assert_equal Reason.of(:in_the_way, attribute: "clip"), answer.near_misses.first.reasons.first
   end
 
   def test_the_other_body_style_of_the_family
     answer = find([cassette(1)], [rule(1, family: "Loft", body_style: "C")])
 
     assert_empty answer.candidates
-    assert_match(/body style C; this machine is a K/, answer.near_misses.first.reasons.first)
+    assert_equal Reason.of(:other_body_style, styles: ["C"], body_style: "K"), answer.near_misses.first.reasons.first
   end
 
   def test_same_size_listed_for_another_machine_altogether
     answer = find([cassette(1), cassette(2)], [rule(1, model: "Hallmoor Dart M"), listed(2)])
 
     assert_equal [2], answer.candidates.map { |candidate| candidate.part.id }
-    assert_match(/other models only/, answer.near_misses.first.reasons.first)
+    assert_equal :listed_elsewhere, answer.near_misses.first.reasons.first.key
   end
 
   def test_where_nothing_is_listed_the_size_is_offered_as_a_guess
     answer = find([cassette(1)], [rule(1, model: "Hallmoor Dart M")])
 
     assert_equal [:measure], answer.candidates.map(&:evidence)
-    assert_match(/a guess that must be tried/, answer.candidates.first.reasons.first)
+    assert_equal :by_measure, answer.candidates.first.reasons.first.key
     assert_empty find([cassette(1, clip: false)], []).candidates, "the right size without the clip is no guess"
   end
 
@@ -82,17 +82,19 @@ class FindTest < CoreTest
     late = rule(1, model: "Brackwater Loft K", serial_from: "BK-20000")
 
     assert_empty find([cassette(1)], [early]).candidates
-    assert_match(/this one is BK-20500/, find([cassette(1)], [early]).near_misses.first.reasons.first)
+    assert_equal Reason.of(:other_serial_number, serial_to: "BK-20000", serial_number: "BK-20500"),
+      find([cassette(1)], [early]).near_misses.first.reasons.first
     assert_equal 1, find([cassette(1)], [late]).candidates.size
-    assert_match(/is not recorded/, find([cassette(1)], [late], machine: K.with(serial_number: nil))
-      .near_misses.first.reasons.first)
+    assert_equal :serial_number_unknown, find([cassette(1)], [late], machine: K.with(serial_number: nil))
+      .near_misses.first.reasons.first.key
   end
 
   def test_a_handed_part_of_the_wrong_side
     roll = cassette(1).with(attributes: { "drive" => "right" })
     answer = find([roll], [rule(1, family: "Loft")], attributes: { "drive" => "left" })
 
-    assert_match(/drive is right; it must be left/, answer.near_misses.first.reasons.first)
+    assert_equal Reason.of(:other_attribute, attribute: "drive", had: "right", wanted: "left"),
+      answer.near_misses.first.reasons.first
   end
 
   def test_order_listed_before_family_then_shelf_then_price_a_year
@@ -118,7 +120,7 @@ class FindTest < CoreTest
       wants: { in_warranty: true })
 
     assert_equal [2, 1], answer.candidates.map { |candidate| candidate.part.id }
-    assert_match(/agree by name/, answer.candidates.last.reasons.join)
+    assert_includes answer.candidates.last.reasons, Reason.of(:pattern_in_warranty)
   end
 
   def test_never_empty_handed_silently

@@ -34,7 +34,8 @@ class MeasuredTest < CoreTest
   def test_says_how_far_off
     near = Fit::Measured.new([332, 10]).matches([part("W", :belt, length: 334, width: 11)]).first
 
-    assert_equal [false, "width 11 mm, 1 mm more than here (0.5 mm allowed)"], [near.fits, near.words]
+    assert_equal [false, [Reason.of(:too_large, side: "width", had: 11, off: 1, allowed: 0.5)]],
+      [near.fits, near.reasons]
   end
 
   # A flat belt over two pulleys, handbook form: L = 2C + pi/2 (D + d) + (D - d)^2 / 4C, against the exact form with the

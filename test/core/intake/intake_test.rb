@@ -26,15 +26,18 @@ class IntakeTest < CoreTest
     [[1999.9, :in], [2000, :out], [2000.1, :out]].each do |run, state|
       assert_equal state, warranty(hours: 2000, hours_run: run, bought_on: MONDAY - 300).state, run
     end
-    assert_match(/about 2100 of 2000 hours run/, warranty(hours: 2000, hours_run: 2100, bought_on: MONDAY - 300).reason)
-    assert_match(/24 months or 2000 hours from 6 May 2025: until 6 May 2027, about 900 of 2000/,
-      warranty(hours: 2000, hours_run: 900, bought_on: MONDAY - 300).reason)
+    assert_equal Reason.of(:warranty_run_out, run_hours: 2100, terms_hours: 2000),
+      warranty(hours: 2000, hours_run: 2100, bought_on: MONDAY - 300).reason
+    assert_equal Reason.of(:warranty_until, terms_months: 24, terms_hours: 2000, from_on: Date.new(2025, 5, 6),
+      until_on: Date.new(2027, 5, 6), run_hours: 900),
+      warranty(hours: 2000, hours_run: 900, bought_on: MONDAY - 300).reason
   end
 
   def test_every_state_has_its_reason
-    [warranty, warranty(bought_on: MONDAY), warranty(bought_on: MONDAY << 30),
-     warranty(bought_on: MONDAY, second_hand: true),
-     warranty(months: 0, bought_on: MONDAY)].each { |one| refute_empty one.reason }
+    { bought_unknown: warranty, warranty_until: warranty(bought_on: MONDAY),
+      warranty_ended: warranty(bought_on: MONDAY << 30),
+      bought_second_hand: warranty(bought_on: MONDAY, second_hand: true),
+      no_warranty: warranty(months: 0, bought_on: MONDAY) }.each { |key, terms| assert_equal key, terms.reason.key }
   end
 
   def test_how_each_kind_is_made_safe

@@ -21,7 +21,7 @@ class PersonalTest < CoreTest
   end
 
   def test_with_no_visit_there_is_nothing_to_say
-    assert_empty Use::Personal.new.words
+    assert_empty Use::Personal.new.figures
     assert_raises(ArgumentError) { Use::Personal.new(ratios: [0.0]) }
   end
 

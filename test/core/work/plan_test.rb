@@ -6,7 +6,7 @@ require_relative "../../core_helper"
 class PlanTest < CoreTest
   def plan(marks, model: "hallmoor-dart-m", missing: [])
     sheet = Sheets::Parse.new(JSON.parse(File.read(File.join(CoreAlone::ROOT, "demo/sheets/#{model}.json")))).call
-    findings = marks.transform_values { |mark| Findings::Verdict.new(kind: mark, reason: "seen", clause: :seen) }
+    findings = marks.transform_values { |mark| Findings::Verdict.new(kind: mark, reason: Reason.written("seen")) }
     Work::Plan.new(sheet: sheet, findings: findings, missing: missing).call
   end
 
@@ -28,7 +28,8 @@ class PlanTest < CoreTest
 
     assert_equal({ "bag" => :replace, "textile-filter" => :replace },
       items.to_h { |item| [item.position, item.action] })
-    assert_match(/bag must never be without it/i, items.find { |item| item.position == "textile-filter" }.reason)
+    assert_equal Reason.of(:never_without, place: "paper bag"),
+      items.find { |item| item.position == "textile-filter" }.reason
     assert_empty plan({}, model: "corvane-drum-30", missing: %w[bag textile-filter])
   end
 

@@ -49,7 +49,7 @@ class PromiseTest < CoreTest
   end
 
   def test_says_why
-    assert_match(/30 min of work, 24 h of drying/, promise(Time.utc(2026, 3, 2, 9), hands_on_minutes: 30,
-      wait_hours: 24).reason)
+    assert_equal Reason.of(:ready_by, minutes: 30, wait_hours: 24, refit: 15, buffer: 120),
+      promise(Time.utc(2026, 3, 2, 9), hands_on_minutes: 30, wait_hours: 24).reason
   end
 end

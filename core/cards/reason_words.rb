@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Cards
+      # Why something is due, in a customer's language: the reasons of a date (Clocks::Reasons) put into the owner's
+      # texts.
+      class ReasonWords
+        # reason => its text, and the text that names what was counted, one and many
+        KEYS = { after_hours: %i[why_hours hours], after_months: %i[why_months months],
+                 after_bags: %i[why_counted bags], after_washes: %i[why_counted washes],
+                 at_full_indicator: %i[why_indicator], history_unknown: %i[why_unknown],
+                 nothing_runs: %i[why_nothing] }.freeze
+        DATES = { from: :from_on, until: :until_on, read: :read_on }.freeze
+
+        # @param words [Words]
+        def initialize(words)
+          @words = words
+        end
+
+        # @param reason [Reason]
+        # @return [String]
+        def sentence(reason)
+          return reason.figures.fetch(:text) if reason.key == :written
+
+          text, counted = KEYS.fetch(reason.key)
+          figures = reason.figures
+          @words.phrase(text, amount: (amount(counted, figures[counted]) if counted), adjusted: adjusted(figures),
+            rate: (amount(:hours, figures[:rate]) if figures[:rate]), **figures.slice(:counted, :percent),
+            **dates(figures))
+        end
+
+        private
+
+        # @return [String] as in "50 hours"
+        def amount(counted, count)
+          "#{format('%g', count)} #{@words.listed(:"count_#{counted}", count == 1 ? 0 : 1)}"
+        end
+
+        def dates(figures)
+          DATES.transform_values { |name| figures[name] && @words.full_date(figures[name]) }
+        end
+
+        # What made the interval shorter or longer than the sheet says; empty when nothing did.
+        def adjusted(figures)
+          parts = [(@words.phrase(:why_household, traits: traits(figures)) if figures.key?(:household)),
+                   (@words.text(:why_found) if figures.key?(:personal))].compact
+          parts.map { |part| ", #{part}" }.join
+        end
+
+        def traits(figures)
+          known = Use::Household::WORDS.keys
+          figures.fetch(:traits).map { |trait| @words.listed(:traits, known.index(trait.to_sym)) }.join(", ")
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,21 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module English
+    # Why a task is due on its day (Core::Clocks).
+    module Dates
+      SHORTENED = [" × {household} ({traits})", " ÷ {personal} (found {gone} gone than expected in {jobs})",
+                   " from {from_on}"].freeze
+
+      TEXTS = {
+        after_hours: ["{hours} h of use", *SHORTENED, " at {rate} h a week", ": {until_on}"],
+        after_months: ["{months}", *SHORTENED, ": {until_on}"],
+        after_bags: ["{bags}", *SHORTENED, ", {counted} counted so far", ": {until_on}"],
+        after_washes: ["{washes}", *SHORTENED, ", {counted} counted so far", ": {until_on}"],
+        at_full_indicator: ["the indicator full", *SHORTENED, ", {percent} % on {read_on}", ": {until_on}"],
+        history_unknown: "history unknown: look it over now, not in a year",
+        nothing_runs: "no use and no calendar clock: nothing falls due"
+      }.freeze
+    end
+  end
+end
