@@ -13,8 +13,6 @@ module UprightBench
                ["Sunniva Pike", "counter"]].freeze
       FOLDER = File.expand_path(__dir__)
       RACK = 12
-      HISTORY_DAYS = 730
-      NEW_DAYS = 90 # a machine is not brought in before
       POLICIES = { "drying_temperature_c" => 21, "drying_humidity_percent" => 50, "labour_tax_percent" => 15.0,
                    "part_tax_percent" => 15.0 }.freeze
 
@@ -43,7 +41,7 @@ module UprightBench
         @say = say
         @random = Random.new(SEED)
         @today = Config::Zone.date(now)
-        @begun = now - ((HISTORY_DAYS + 20) * 86_400)
+        @begun = now - ((JobDays::HISTORY_DAYS + 20) * 86_400)
       end
 
       # @raise [RuntimeError] in production
@@ -112,7 +110,8 @@ module UprightBench
       end
 
       def history
-        stays = @machines.flat_map { |machine| dates_of(machine).map { |date| [date, machine] } }
+        days = JobDays.new(@today, @random)
+        stays = @machines.flat_map { |machine| days.of(machine).map { |date| [date, machine] } }
           .sort_by { |date, machine| [date, machine.id] }
         cards = days_of_cards
         stays.each_with_index do |(date, machine), index|
@@ -136,15 +135,6 @@ module UprightBench
       def past_job(machine, date)
         Shelf.restock(owner, at: Config::Zone.at(date, 8))
         DB.transaction { PastJob.new(machine, date, technicians.sample(random: @random), counter, @random).whole }
-      end
-
-      def dates_of(machine)
-        schedule = Services::Policies.now.schedule
-        gap = machine.customer.fleet ? 170 : 330
-        first = [@today - HISTORY_DAYS + @random.rand(0..gap), machine.bought_on + NEW_DAYS].max
-        dates = [first]
-        dates << (dates.last + gap + @random.rand(-30..60)) while dates.last < @today - gap - 75
-        dates.map { |date| schedule.open_day(date) }
       end
 
       def cards_until(cards, date)

@@ -82,11 +82,15 @@ module UprightBench
         FIRST.product(LAST).sample(HOUSEHOLDS, random: random).each_with_index.map do |(first, last), index|
           mail = "#{ascii(first)}.#{ascii(last)}@example.org" unless index % 5 == 4
           { name: "#{first} #{last}", phone: format("555-01%02d", index), email: mail,
-            street: "#{STREETS.sample(random: random)} #{random.rand(1..60)}",
-            town: TOWN, email_agreed: !mail.nil? && index % 7 != 3, text_agreed: index % 7 == 3,
-            phone_agreed: index % 15 == 4,
-            post_agreed: index % 3 != 1, language: index % 11 == 6 ? "de" : "en" }
+            street: "#{STREETS.sample(random: random)} #{random.rand(1..60)}", town: TOWN,
+            language: index % 11 == 6 ? "de" : "en", **agreed(index, mail) }
         end
+      end
+
+      # Some agree to mail, some to text messages, few to calls, most to post.
+      def agreed(index, mail)
+        { email_agreed: !mail.nil? && index % 7 != 3, text_agreed: index % 7 == 3, phone_agreed: index % 15 == 4,
+          post_agreed: index % 3 != 1 }
       end
 
       def ascii(name)

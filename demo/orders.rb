@@ -39,10 +39,17 @@ module UprightBench
 
       def arrived(supplier, days_ago, took)
         parts = supplier.parts_dataset.where(discontinued: false).order(:number).all.sample(LINES, random: @random)
-        placed = order(supplier, parts.to_h { |part| [part.id, part.pack_pieces * 2] }, @now - (days_ago * 86_400))
-        came = placed.lines.to_h { |line| [line.id, line.pieces] }
-        Services::ReceiveOrder.call(placed.number, pieces: came, request_key: SecureRandom.uuid, by: @by,
-          at: @now - ((days_ago - took) * 86_400))
+        placed = order(supplier, parts.to_h { |part| [part.id, part.pack_pieces * 2] }, ago(days_ago))
+        receive(placed, ago(days_ago - took))
+      end
+
+      def receive(placed, at)
+        Services::ReceiveOrder.call(placed.number, pieces: placed.lines.to_h { |line| [line.id, line.pieces] },
+          request_key: SecureRandom.uuid, by: @by, at: at)
+      end
+
+      def ago(days)
+        @now - (days * 86_400)
       end
 
       def order(supplier, pieces, at)

@@ -28,13 +28,15 @@ module UprightBench
 
       def draw(form)
         weeks = @all.first(form[:weeks])
-        # What is overdue must not flatten the rest
-        most = [weeks.reject { |week| week[:overdue] }.map { |week| week[:count] }.max, 1].compact.max
-        columns = columns(form, weeks, most)
-        Svg.image(form[:width], HEIGHT, columns.join + Svg.tag(:line, x1: 0, y1: BASE, x2: form[:width], y2: BASE,
-          class: "tick"),
+        base = Svg.tag(:line, x1: 0, y1: BASE, x2: form[:width], y2: BASE, class: "tick")
+        Svg.image(form[:width], HEIGHT, columns(form, weeks, most(weeks)).join + base,
           label: "Tasks due: #{weeks.sum { |week| week[:count] }} in #{weeks.size} weeks", role: "group",
           class: form[:css])
+      end
+
+      # What is overdue must not flatten the rest.
+      def most(weeks)
+        [weeks.reject { |week| week[:overdue] }.map { |week| week[:count] }.max, 1].compact.max
       end
 
       def columns(form, weeks, most)
@@ -50,14 +52,26 @@ module UprightBench
       # The whole height may be pressed, however little falls due.
       def column(week, left, step, most, counted:)
         height = TOP * [week[:count], most].min / most
-        area = Svg.tag(:rect, x: left, y: 0, width: step, height: HEIGHT,
+        above = count(week, left + (step / 2), BASE - height - 5, counted)
+        "#{link(week, area(week, left, step) + bar(week, left + 3, step - 6, height))}#{above}#{label(week, left + 3)}"
+      end
+
+      def label(week, left)
+        Svg.text(week[:label], x: left, y: 122, class: "hour") if week[:label]
+      end
+
+      def link(week, drawn)
+        Svg.tag(:a, drawn, href: week[:href], aria_label: week[:words], aria_current: ("true" if week[:chosen]))
+      end
+
+      def area(week, left, width)
+        Svg.tag(:rect, x: left, y: 0, width: width, height: HEIGHT,
           class: week[:chosen] ? "due-area due-area-chosen" : "due-area")
-        bar = Svg.tag(:rect, x: left + 3, y: BASE - height, width: step - 6, height: height,
+      end
+
+      def bar(week, left, width, height)
+        Svg.tag(:rect, x: left, y: BASE - height, width: width, height: height,
           class: week[:overdue] ? "due-bar due-bar-over" : "due-bar")
-        chosen = "true" if week[:chosen]
-        link = Svg.tag(:a, area + bar, href: week[:href], aria_label: week[:words], aria_current: chosen)
-        label = Svg.text(week[:label], x: left + 3, y: 122, class: "hour") if week[:label]
-        "#{link}#{count(week, left + (step / 2), BASE - height - 5, counted)}#{label}"
       end
 
       def count(week, x, y, counted)

@@ -94,13 +94,15 @@ module UprightBench
       end
 
       def run_down
-        left = @free.to_f
-        points = [[x(0), y(left)]] + @weeks.each_with_index.map do |due, week|
-          [x(week + 1), y(left -= due + @walk_ins_a_week)]
-        end
-        Svg.tag(:polyline, points: points.map { |point| point.map { |side| side.round(1) }.join(",") }.join(" "),
+        Svg.tag(:polyline, points: left_by_week.map { |point| point.map { |side| side.round(1) }.join(",") }.join(" "),
           class: "gauge-line run-down") +
           Svg.text(@free, x: LEFT - 6, y: y(@free) + 5, class: "gauge-text", text_anchor: "end")
+      end
+
+      # @return [Array<Array(Numeric, Numeric)>] points: what is left at the end of each week
+      def left_by_week
+        left = @free.to_f
+        [[x(0), y(left)]] + @weeks.each_with_index.map { |due, week| [x(week + 1), y(left -= due + @walk_ins_a_week)] }
       end
 
       def labels

@@ -69,15 +69,17 @@ module UprightBench
 
       def years
         (first.year..last.year).map do |year|
-          begins = [Date.new(year, 1, 1), first].max
-          line = if year == first.year
-                   ""
-                 else
-                   Svg.tag(:line, x1: x(begins), y1: HEAD - 4, x2: x(begins), y2: height, class: "year-line")
-                 end
-          room = x([Date.new(year + 1, 1, 1), last].min) - x(begins)
-          line + (room > 44 ? Svg.text(year, x: x(begins) + 4, y: 16, class: "hour") : "")
+          begins, ends = [year, year + 1].map { |from| x(Date.new(from, 1, 1)) }
+          (year == first.year ? "" : year_line(begins)) + (ends - begins > 44 ? year_words(year, begins + 4) : "")
         end.join
+      end
+
+      def year_words(year, x)
+        Svg.text(year, x: x, y: 16, class: "hour")
+      end
+
+      def year_line(x)
+        Svg.tag(:line, x1: x, y1: HEAD - 4, x2: x, y2: height, class: "year-line")
       end
 
       def job_lines
@@ -92,8 +94,8 @@ module UprightBench
         top = HEAD + (row * @lane)
         middle = top + @lane - 14
         name = Svg.text(lane.name, x: 4, y: @form[:names].zero? ? top + 14 : middle + 5, class: "gauge-text")
-        name + bars(lane, middle) + marks(lane.found, middle, "found-dot") + marks(lane.done, middle, nil) +
-          due(lane.due, middle)
+        [name, bars(lane, middle), marks(lane.found, middle, "found-dot"), marks(lane.done, middle, nil),
+         due(lane.due, middle)].join
       end
 
       def bars(lane, middle)

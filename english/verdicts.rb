@@ -61,8 +61,8 @@ module UprightBench
                       "competent person.",
         carbon_unknown: "{left_mm} left; the sheet gives no least length.",
         carbon_left: "{left_mm} left, {least_mm} is the least.",
-        pack_tired: "Runs {share} % of its time when new ({ran} of {rated} min {setting}); below {limit} % offer a new " \
-                    "pack. Clean contacts and filter come first: both mimic a weak pack.",
+        pack_tired: "Runs {share} % of its time when new ({ran} of {rated} min {setting}); below {limit} % offer a " \
+                    "new pack. Clean contacts and filter come first: both mimic a weak pack.",
         charges_badly: "Flashes red while charging: check that it is the charger made for it, then suspect the pack.",
         pack_holds: "Runs {share} % of its time when new ({ran} of {rated} min {setting}).",
         charges: "The charging light is steady."

@@ -34,12 +34,16 @@ module UprightBench
         calendar.event do |event|
           event.uid = "#{row[:id]}@#{@host}"
           event.dtstamp = Icalendar::Values::DateTime.new(@stamp.utc, "tzid" => "UTC")
-          event.dtstart = Icalendar::Values::Date.new(row[:date])
-          event.dtend = Icalendar::Values::Date.new(row[:date] + 1) # the first day that is none of it
           event.summary = row[:summary]
           event.location = row[:place] if row[:place]
           event.transp = "TRANSPARENT" unless row[:busy]
+          whole_day(event, row[:date])
         end
+      end
+
+      def whole_day(event, date)
+        event.dtstart = Icalendar::Values::Date.new(date)
+        event.dtend = Icalendar::Values::Date.new(date + 1) # the first day that is none of it
       end
     end
   end

@@ -16,15 +16,22 @@ module UprightBench
       def self.read(bytes)
         mail = Mail.read_from_string(bytes)
         said = mail.delivery_status_part
-        about = mail.parts.find { |part| RETURNED.include?(part.mime_type) }
-        id = said && about && Mail.read_from_string(about.body.decoded).message_id
-        if id
-          new(id, *[said.action, said.error_status, said.diagnostic_code]
-            .map { |value| Array(value).first.to_s.gsub(/[[:space:][:cntrl:]]+/, " ").strip })
-        end
+        id = said && returned_id(mail)
+        new(id, *[said.action, said.error_status, said.diagnostic_code].map { |value| one_line(value) }) if id
       rescue StandardError
         nil # it comes from anybody, and the library fails in many ways
       end
+
+      # @return [String, nil] the number of the message that the report is about
+      def self.returned_id(mail)
+        about = mail.parts.find { |part| RETURNED.include?(part.mime_type) }
+        about && Mail.read_from_string(about.body.decoded).message_id
+      end
+
+      def self.one_line(value)
+        Array(value).first.to_s.gsub(/[[:space:][:cntrl:]]+/, " ").strip
+      end
+      private_class_method :returned_id, :one_line
 
       # @!attribute message_id
       #   @return [String] of the message that the report is about, without brackets

@@ -36,11 +36,13 @@ module UprightBench
       # @return [String] bytes, each line ended by CRLF
       def to_s
         [header("Date", @date.rfc2822), header("From", "#{phrase(@from.first)} <#{@from.last}>"), header("To", @to),
-         header("Message-ID", "<#{@id}>"),
-         header("Subject", unstructured(@subject)), *@headers.map { |name, value| header(name, value) },
-         header("MIME-Version", "1.0"),
-         header("Content-Type", %(multipart/alternative; boundary="#{boundary}")), "", part("text/plain", @text),
-         part("text/html", @html), "--#{boundary}--", ""].join(CRLF).b
+         header("Message-ID", "<#{@id}>"), header("Subject", unstructured(@subject)),
+         *@headers.map { |name, value| header(name, value) }, header("MIME-Version", "1.0"), *body].join(CRLF).b
+      end
+
+      def body
+        [header("Content-Type", %(multipart/alternative; boundary="#{boundary}")), "", part("text/plain", @text),
+         part("text/html", @html), "--#{boundary}--", ""]
       end
 
       private
@@ -57,10 +59,15 @@ module UprightBench
 
       # Nothing in a value can begin a line of its own.
       def header(name, value)
-        "#{name}: #{value.tr("\r\n", ' ')}".split(/ (?=[^ ])/).each_with_object([+""]) do |word, lines|
-          lines << +"" if lines.last.size + word.size >= FOLD_AT && !lines.last.empty?
-          lines.last << (lines.last.empty? && lines.one? ? word : " #{word}")
-        end.join(CRLF)
+        words = "#{name}: #{value.tr("\r\n", ' ')}".split(/ (?=[^ ])/)
+        words.drop(1).inject([words.first]) { |lines, word| fold(lines, word) }.join(CRLF)
+      end
+
+      # A word goes on the line while there is room, else on the next, which begins with a blank (RFC 5322, 2.2.3).
+      def fold(lines, word)
+        return [*lines, " #{word}"] if lines.last.size + word.size >= FOLD_AT
+
+        [*lines[..-2], "#{lines.last} #{word}"]
       end
 
       def phrase(name)

@@ -51,6 +51,9 @@ module UprightBench
       end
       private_class_method :cell
 
+      KNOWN = "The columns are #{COLUMNS.join(', ')}.".freeze
+      private_constant :KNOWN
+
       # @param source [String, File] UTF-8
       def initialize(source)
         @source = source
@@ -71,18 +74,17 @@ module UprightBench
       private
 
       def check(headers)
-        unless headers.include?("number")
-          raise Malformed, ["Line 1: there is no column number. The columns are #{COLUMNS.join(', ')}."]
-        end
+        refuse("there is no column number. #{KNOWN}") unless headers.include?("number")
 
         strange = headers.reject { |name| name.empty? || COLUMNS.include?(name) }.first(5)
-        if strange.any?
-          raise Malformed, ["Line 1: the column #{strange.join(', ')} is not known. The columns are " \
-                            "#{COLUMNS.join(', ')}."]
-        end
+        refuse("the column #{strange.join(', ')} is not known. #{KNOWN}") if strange.any?
 
         double = headers.tally.select { |name, count| count > 1 && !name.empty? }.keys
-        raise Malformed, ["Line 1: the column #{double.join(', ')} stands twice."] if double.any?
+        refuse("the column #{double.join(', ')} stands twice.") if double.any?
+      end
+
+      def refuse(words)
+        raise Malformed, ["Line 1: #{words}"]
       end
 
       def read(row, line)

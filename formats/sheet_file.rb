@@ -17,15 +17,21 @@ module UprightBench
       def self.read(text)
         raise Malformed, ["The file is larger than any sheet (#{MOST_BYTES / 1000} kB)."] if text.bytesize > MOST_BYTES
 
-        content = JSON.parse(text.delete_prefix("\uFEFF"), max_nesting: DEEPEST)
+        text = text.delete_prefix("\uFEFF")
+        content = JSON.parse(text, max_nesting: DEEPEST)
         Core::Sheets::Parse.new(content).call
         content
       rescue JSON::ParserError => e
         raise Malformed, ["#{place_of(e)}it is no JSON: #{e.message.sub(/ at line \d+ column \d+.*/m, '')[0, 200]}."]
       rescue Core::Sheets::Invalid => e
-        lines = JsonLines.new(text.delete_prefix("\uFEFF")).call
-        raise Malformed, e.problems.map { |problem| "Line #{nearest(lines, problem.path)}: #{problem}." }
+        raise Malformed, with_lines(text, e.problems)
       end
+
+      def self.with_lines(text, problems)
+        lines = JsonLines.new(text).call
+        problems.map { |problem| "Line #{nearest(lines, problem.path)}: #{problem}." }
+      end
+      private_class_method :with_lines
 
       # @param content [Hash{String=>Object}]
       # @return [String]

@@ -34,11 +34,14 @@ module UprightBench
 
       # Seven bits each, the lowest first; behind a header the first begins on a septet's border.
       def septets(header, codes)
-        number = codes.each_with_index.sum do |code, index|
-          code << (7 * (index + (header.empty? ? 0 : HEADER_SEPTETS)))
-        end
+        skipped = header.empty? ? 0 : HEADER_SEPTETS
+        number = codes.each_with_index.sum { |code, index| code << (7 * (index + skipped)) }
         number += header.each_with_index.sum { |byte, index| byte << (8 * index) }
-        bits = (codes.size + (header.empty? ? 0 : HEADER_SEPTETS)) * 7
+        bytes_of(number, (codes.size + skipped) * 7)
+      end
+
+      # @return [String] the lowest byte first
+      def bytes_of(number, bits)
         Array.new((bits + 7) / 8) { |index| (number >> (8 * index)) & 0xFF }.pack("C*")
       end
     end

@@ -89,19 +89,21 @@ module Hostile
 
     # @return [Array(Models::Job, Integer)] and the estimate's id
     def sent_estimate(customer_id)
-      machine = Models::Machine.first(customer_id: customer_id)
-      job = Services::TakeIn.call({ machine_id: machine.id, use: { hours_per_week: 1 }, complaint: "weak",
-        request_key: SecureRandom.uuid }, by: owner, at: Time.now)
-      Services::RecordFinding.call(job.number, "lid-seal", observed: { state: "dirty" }, version: 0, by: owner,
-        at: Time.now)
-      Services::FinishLookOver.call(job.number, by: owner, at: Time.now)
+      job = Services::TakeIn.call({ machine_id: Models::Machine.where(customer_id: customer_id).get(:id),
+        use: { hours_per_week: 1 }, complaint: "weak", request_key: SecureRandom.uuid }, by: owner, at: Time.now)
+      look_over(job.number)
       [job.refresh, Services::SendEstimate.call(job.number, by: owner, at: Time.now).id]
+    end
+
+    def look_over(number)
+      seen = { observed: { state: "dirty" }, version: 0 }
+      Services::RecordFinding.call(number, "lid-seal", **seen, by: owner, at: Time.now)
+      Services::FinishLookOver.call(number, by: owner, at: Time.now)
     end
 
     # Until the killing is over.
     def keep_on(what, number)
-      count = 0
-      send(what, number, count += 1) while @going
+      (1..).each { |count| @going ? send(what, number, count) : break }
     end
 
     def take_in(number, count)
@@ -140,14 +142,14 @@ module Hostile
       job, sent = @estimates[count - 1]
       path = URI(Outbox::JobLink.of(job)).path
       cookie, token = Clerk.again { nobody_was_here && Clerk.behind(@instance.wire, path) }
-      Clerk.again do
-        nobody_was_here
-        answer = @instance.wire.ask("POST", "#{path}/agree",
-          body: URI.encode_www_form("_csrf" => token, "estimate" => sent, "agreed_name" => "Estimate #{count}"),
-          headers: { "Cookie" => cookie })
-        answer.status == 303
-      end
+      form = URI.encode_www_form("_csrf" => token, "estimate" => sent, "agreed_name" => "Estimate #{count}")
+      Clerk.again { agreed?("#{path}/agree", form, cookie) }
       @ledger.answered(:agree, job: job.id, estimate: sent)
+    end
+
+    def agreed?(path, form, cookie)
+      nobody_was_here
+      @instance.wire.ask("POST", path, body: form, headers: { "Cookie" => cookie }).status == 303
     end
 
     # One customer a minute would come; here it is many from one address, and each page behind a code may be asked for

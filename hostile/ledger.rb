@@ -53,9 +53,12 @@ module Hostile
     def findings
       last = @did[:find].group_by { |fact| fact[:job] }
         .transform_values { |facts| facts.max_by { |fact| fact[:version] } }
-      wrong = last.map { |job, fact| times_saved(job, fact) }
-      refused = @did[:find].count { |fact| fact[:as] != "taken" }
-      [@did[:find].size, wrong.count { |count| count < 1 } + refused, wrong.count { |count| count > 1 }]
+      saved = last.map { |job, fact| times_saved(job, fact) }
+      [@did[:find].size, saved.count { |times| times < 1 } + refused_findings, saved.count { |times| times > 1 }]
+    end
+
+    def refused_findings
+      @did[:find].count { |fact| fact[:as] != "taken" }
     end
 
     def times_saved(job, fact)
@@ -81,9 +84,7 @@ module Hostile
 
     # Each customer has one card that was handed over, and one mail lies in the drop.
     def cards(batch)
-      ours = Models::Card.where(Sequel[:cards][:batch_id] => batch.id).join(:messages, card_id: :id)
-        .where(Sequel[:messages][:state] => "handed_over")
-      handed = ours.group_and_count(:customer_id).naked.as_hash(:customer_id, :count)
+      handed = handed_over(batch)
       mails = Dir[File.join(Instance::FOLDER, "outbox/mail/*.eml")]
         .map { |file| File.read(file)[/^To: .*?(card\d+)@/, 1] }.compact.tally
       by_name = Models::Customer.where(id: @posted).select_hash(:id, :email)
@@ -91,6 +92,13 @@ module Hostile
         [handed.fetch(id, 0), mails.fetch(by_name.fetch(id)[/\A\w+/], 0)]
           .then { |one, other| one == other ? one : [one, other].max + 1 }
       end
+    end
+
+    # @return [Hash{Integer=>Integer}] customer => cards that the database says were handed over
+    def handed_over(batch)
+      Models::Card.where(Sequel[:cards][:batch_id] => batch.id).join(:messages, card_id: :id)
+        .where(Sequel[:messages][:state] => "handed_over").group_and_count(:customer_id).naked
+        .as_hash(:customer_id, :count)
     end
   end
 end

@@ -54,12 +54,16 @@ module Hostile
     def parse(text)
       head, body = text.split("\r\n\r\n", 2)
       first, *lines = head.to_s.split("\r\n")
-      headers = lines.each_with_object({}) do |line, all|
+      Answer.new(status: first.to_s[/\AHTTP\S+ (\d+)/, 1].to_i, headers: headers(lines),
+        body: body.to_s.dup.force_encoding("UTF-8").scrub)
+    end
+
+    # @return [Hash{String=>String}] name in small letters => its values, a line each
+    def headers(lines)
+      lines.each_with_object({}) do |line, all|
         name, value = line.split(": ", 2)
         all[name.downcase] = [all[name.downcase], value].compact.join("\n")
       end
-      Answer.new(status: first.to_s[/\AHTTP\S+ (\d+)/, 1].to_i, headers: headers,
-        body: body.to_s.dup.force_encoding("UTF-8").scrub)
     end
   end
 end

@@ -50,7 +50,7 @@ module UprightBench
         @page.driver.save_screenshot(FOLDER.join("#{name}.png").to_s)
       end
 
-      def views
+      def views # rubocop:disable Metrics/AbcSize -- one table
         walk = job("in_work")
         { "bench" => ["/"], "take-in" => ["/take-in?machine_id=#{machine.id}"],
           "look-over" => ["/jobs/#{walk}/look-over?at=#{measured(walk)}"], "settle" => ["/jobs/#{job('looked_over')}"],

@@ -53,9 +53,13 @@ module UprightBench
         names = customers.map(&:name)
         { "find: letter by letter" => growing(names.first(40)),
           "find: part of a last name" => names.map { |name| name.split.last[0, 5].downcase },
-          "find: two parts" => names.map { |name| name.split.map { |word| word[0, 3] }.reverse.join(" ") },
+          "find: two parts" => names.map { |name| two_parts(name) },
           "find: mistyped" => names.map { |name| mistyped(name) },
           "find: nobody" => names.map { |name| "#{name.reverse[0, 5]}q" }, **numbers }
+      end
+
+      def two_parts(name)
+        name.split.map { |word| word[0, 3] }.reverse.join(" ")
       end
 
       def numbers
@@ -81,11 +85,12 @@ module UprightBench
         places = sheets.flat_map { |sheet| sheet.to_core.positions.map { |place| [sheet, place] } }
           .shuffle(random: @random)
         @watch.report("fit of a place, alone", rounds: ROUNDS) { |round| fit(*pick(places, round)) }
-        @watch.report("fit of a place, its page", rounds: ROUNDS) do |round|
-          sheet, place = pick(places, round)
-          @watch.get("/shelf/fit?sheet=#{sheet.id}&at=#{place.key}")
-        end
+        @watch.report("fit of a place, its page", rounds: ROUNDS) { |round| fit_page(*pick(places, round)) }
         typing("/shelf/fit/find", asked(sheets))
+      end
+
+      def fit_page(sheet, place)
+        @watch.get("/shelf/fit?sheet=#{sheet.id}&at=#{place.key}")
       end
 
       def fit(sheet, place)
@@ -94,15 +99,15 @@ module UprightBench
 
       def asked(sheets)
         parts = sample(Models::Part).first(200)
-        sizes = parts.filter_map do |part|
-          part.measures.to_hash.values_at("length_mm", "width_mm").compact.then do |sides|
-            sides.join(" x ") if sides.size == 2
-          end
-        end
         { "fit finder: a model" => growing(sheets.map(&:title)),
           "fit finder: a number" => parts.map { |part| part.number[0, 5] },
           "fit finder: a name" => parts.map { |part| part.name.split.first(2).join(" ") },
-          "fit finder: two sides" => sizes }
+          "fit finder: two sides" => parts.filter_map { |part| two_sides(part) } }
+      end
+
+      def two_sides(part)
+        sides = part.measures.to_hash.values_at("length_mm", "width_mm").compact
+        sides.join(" x ") if sides.size == 2
       end
 
       def pages
@@ -136,7 +141,7 @@ module UprightBench
         Services::PartChanges.new(Formats::PartList.new("number,price\n#{lines.join}").call)
       end
 
-      def jobs_and_machines
+      def jobs_and_machines # rubocop:disable Metrics/AbcSize -- one table
         job = ->(round) { "/jobs/#{pick(jobs, round).number}" }
         { "take in, known machine" => ->(round) { "/take-in?machine_id=#{pick(machines, round).id}" },
           "look-over" => ->(round) { "#{job.call(round)}/look-over" },
@@ -153,8 +158,7 @@ module UprightBench
         end
         @watch.report("a finding saved", rounds: ROUNDS) { |round| @watch.post(*typed[round]) }
       ensure
-        DB[:stops].where(job_id: jobs.map(&:id)).delete
-        DB[:findings].where(job_id: jobs.map(&:id)).delete
+        %i[stops findings].each { |table| DB[table].where(job_id: jobs.map(&:id)).delete }
       end
 
       # From a page that has seen all that went before.

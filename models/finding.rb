@@ -9,11 +9,11 @@ module UprightBench
 
       dataset_module do
         # The newest finding of each position at the machine's earlier jobs, with the day (taken_in_at).
-        def of_earlier_jobs(job)
+        def of_earlier_jobs(job) # rubocop:disable Metrics/AbcSize -- one query
           earlier = Job.where(machine_id: job.machine_id).where { id < job.id }.select(:id, :taken_in_at)
+          position = Sequel[:findings][:position]
           join(earlier, { id: Sequel[:findings][:job_id] }, table_alias: :earlier_job)
-            .distinct(Sequel[:findings][:position]).order(Sequel[:findings][:position],
-              Sequel.desc(Sequel[:findings][:job_id]))
+            .distinct(position).order(position, Sequel.desc(Sequel[:findings][:job_id]))
             .select_all(:findings).select_append(Sequel[:earlier_job][:taken_in_at])
         end
       end

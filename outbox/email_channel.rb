@@ -55,10 +55,6 @@ module UprightBench
       # Byte by byte as it was written.
       # @param from [String] where a server sends it back to; not what the customer sees
       def send_out(written, from:, to:)
-        server = Net::SMTP.new(@smtp.host, @smtp.port || Net::SMTP.default_port)
-        server.enable_starttls_auto
-        server.open_timeout = OPEN_SECONDS
-        server.read_timeout = READ_SECONDS
         how = @smtp.user ? { user: @smtp.user, secret: @smtp.password, authtype: :plain } : {}
         server.start(helo: from.split("@").last, **how) { |open| open.send_message(written, from, to) }
       rescue Net::SMTPFatalError => e
@@ -67,6 +63,14 @@ module UprightBench
         raise
       rescue StandardError => e
         raise InDoubt, e.message
+      end
+
+      def server
+        server = Net::SMTP.new(@smtp.host, @smtp.port || Net::SMTP.default_port)
+        server.enable_starttls_auto
+        server.open_timeout = OPEN_SECONDS
+        server.read_timeout = READ_SECONDS
+        server
       end
     end
   end

@@ -19,17 +19,21 @@ module UprightBench
       end
 
       def call
-        Models::Card.where(id: @messages.map(&:card_id)).eager(:customer, :lines)
-          .all.then { |cards| hang(cards.to_h { |card| [card.id, card] }) }
+        cards = Models::Card.where(id: @messages.map(&:card_id)).eager(:customer, :lines).all
+        hang(cards.to_h { |card| [card.id, card] })
         unwanted = StillWanted.new(@messages, today: Config::Zone.date(@at)).call
         letters = Letters.new((@messages - unwanted.keys).map(&:card), shop: @shop)
-        outcomes = @messages.to_h do |message|
-          [message, unwanted.key?(message) ? [:withdrawn, unwanted[message]] : deliver(message, letters)]
-        end
+        outcomes = outcomes(unwanted, letters)
         DB.transaction { write(outcomes) }
       end
 
       private
+
+      def outcomes(unwanted, letters)
+        @messages.to_h do |message|
+          [message, unwanted.key?(message) ? [:withdrawn, unwanted[message]] : deliver(message, letters)]
+        end
+      end
 
       def hang(cards)
         @messages.each { |message| message.associations[:card] = cards.fetch(message.card_id) }

@@ -33,11 +33,9 @@ module UprightBench
       # @return [Core::Cards::Letter] of what it names
       # @raise [Core::Cards::Wording::Missing] only when its text is asked for
       def of(card)
-        dues = Core::Cards::DropCovered.from(card.named(@lines.fetch(card.id, []))
-          .map { |line| @dues.fetch(line.due_id) }.sort_by { |due| [due.due_on || FAR, due.id] })
-        written = Config::Zone.date(card.created_at)
+        dues = dues_of(card)
         names = names(dues.map(&:machine).map { |machine| [machine.id, machine.sheet.title, machine.serial_number] })
-        letter(card.customer, dues.map { |due| line(names.fetch(due.machine_id), due, written) }, self.class.link(card),
+        letter(card.customer, lines_of(dues, names, Config::Zone.date(card.created_at)), self.class.link(card),
           card.attempt, @offers[card.offer_id])
       end
 
@@ -57,6 +55,17 @@ module UprightBench
       private_constant :FAR
 
       private
+
+      # @return [Array<Models::Due>] what it names, the soonest first
+      def dues_of(card)
+        named = card.named(@lines.fetch(card.id, [])).map { |line| @dues.fetch(line.due_id) }
+        Core::Cards::DropCovered.from(named.sort_by { |due| [due.due_on || FAR, due.id] })
+      end
+
+      # @param names [Hash{Integer=>String}] machine's id => how it is told from the others
+      def lines_of(dues, names, written)
+        dues.map { |due| line(names.fetch(due.machine_id), due, written) }
+      end
 
       # Who has two of one model reads which of them, by its serial number.
       # @param machines [Array<Array(Integer, String, String)>] id, title and serial number, of each task

@@ -88,13 +88,15 @@ module UprightBench
       # @return [Array<Models::Message>]
       def claim(channel)
         size = @channels.fetch(channel).certain? ? @slice : 1
-        due = Models::Message.where(batch_id: @batch_id, channel: channel, state: Models::Message::WAITING)
-          .where(Sequel[:leaves_on] <= today)
-          .where(Sequel.|({ next_try_at: nil }, Sequel[:next_try_at] <= now))
-        ids = due.order(:leaves_on, :id).limit(size).select_map(:id)
+        ids = waiting(channel).order(:leaves_on, :id).limit(size).select_map(:id)
         claimed = Models::Message.where(id: ids, state: Models::Message::WAITING)
         claimed.returning.update(state: "handing_over", tries: Sequel[:tries] + 1)
           .map { |row| Models::Message.call(row) }.sort_by(&:id)
+      end
+
+      def waiting(channel)
+        Models::Message.where(batch_id: @batch_id, channel: channel, state: Models::Message::WAITING)
+          .where(Sequel[:leaves_on] <= today).where(Sequel.|({ next_try_at: nil }, Sequel[:next_try_at] <= now))
       end
 
       def finish

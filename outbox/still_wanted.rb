@@ -28,12 +28,18 @@ module UprightBench
       private
 
       def reason(message, over)
-        customer = message.card.customer
         channel = message.channel.to_sym
-        Core::Cards::WaitingCard.new(channel: channel, agreed: customer[Models::Customer::AGREED.fetch(channel)],
-          address: customer.recipient(message.channel), stopped: !customer.stopped_on.nil?,
-          tasks_left: (message.card.lines.map(&:due_id) - voided(message.card, over)).size)
-          .unwanted
+        Core::Cards::WaitingCard.new(channel: channel, tasks_left: tasks_left(message.card, over),
+          **customer_now(message.card.customer, channel)).unwanted
+      end
+
+      def tasks_left(card, over)
+        (card.lines.map(&:due_id) - voided(card, over)).size
+      end
+
+      def customer_now(customer, channel)
+        { agreed: customer[Models::Customer::AGREED.fetch(channel)], address: customer.recipient(channel.name),
+          stopped: !customer.stopped_on.nil? }
       end
 
       def voided(card, over)
@@ -42,7 +48,7 @@ module UprightBench
       end
 
       # @return [Array<Hash>] card_id, due_id
-      def lines_over
+      def lines_over # rubocop:disable Metrics/AbcSize -- one query
         in_shop = Models::Job.in_shop.where(machine_id: Sequel[:dues][:machine_id]).select(1).exists
         put_off = Sequel[:snoozed_until] > @today
         gone = { Sequel[:machines][:state] => %w[sold scrapped] }

@@ -23,12 +23,16 @@ module UprightBench
 
       def face_printed(letter, address, sender)
         middle = pdf.bounds.width * 0.55
-        words(letter, :printed, width: middle - (6 * Paper::MM), height: pdf.bounds.height - 14)
-        line("#{letter.shop}, #{letter.shop_phone}", at: [0, 11], width: middle - (6 * Paper::MM), size: 9,
-          style: :bold)
-        pdf.stroke_color "888888"
-        pdf.stroke_vertical_line 0, pdf.bounds.top, at: middle
+        words_mm = middle - (6 * Paper::MM)
+        words(letter, :printed, width: words_mm, height: pdf.bounds.height - 14)
+        line("#{letter.shop}, #{letter.shop_phone}", at: [0, 11], width: words_mm, size: 9, style: :bold)
+        down(middle)
         recipient(letter, address, sender, middle + (4 * Paper::MM))
+      end
+
+      def down(left)
+        pdf.stroke_color "888888"
+        pdf.stroke_vertical_line 0, pdf.bounds.top, at: left
       end
 
       def recipient(letter, address, sender, left)
@@ -41,10 +45,11 @@ module UprightBench
 
       def face_window(letter, address, sender)
         mm = Paper::MM
+        width, height = pdf.bounds.then { |bounds| [bounds.width, bounds.height] }
         above = (WINDOW_MM[:bottom] + WINDOW_MM[:height] - MARGIN_MM) * mm
-        words(letter, :window, width: pdf.bounds.width, height: pdf.bounds.height - above - (2 * mm))
+        words(letter, :window, width: width, height: height - above - (2 * mm))
         behind_window(address, sender, above, mm)
-        code(letter, pdf.bounds.width - (40 * mm), 40 * mm)
+        code(letter, width - (40 * mm), 40 * mm)
       end
 
       def behind_window(address, sender, above, mm)

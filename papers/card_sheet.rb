@@ -63,18 +63,25 @@ module UprightBench
       # @return [Array<Array(Float, Float)>] lower left corner of each card in millimetres, the top row first
       def places
         @places ||= begin
-          across, down = self.class.grid(card_mm, size_mm)
-          left, bottom = size_mm.zip([across, down], card_mm)
-            .map { |whole, count, part| (whole - (count * part)) / 2.0 }
-          (0...down).to_a.reverse.product((0...across).to_a)
-            .map { |row, column| [left + (column * card_mm[0]), bottom + (row * card_mm[1])] }
+          across, down = self.class.grid(card_mm, size_mm).each_with_index.map { |count, side| edges(count, side) }
+          down.reverse.product(across).map(&:reverse)
         end
       end
 
+      # @return [Array<Numeric>] where each of so many cards begins, with as much room before them as behind
+      def edges(count, side)
+        first = (size_mm[side] - (count * card_mm[side])) / 2.0
+        Array.new(count) { |index| first + (index * card_mm[side]) }
+      end
+
+      def steps(count)
+        (0...count).to_a
+      end
+
       def draw_card(card, (left, bottom))
-        inner = [left + CardFace::MARGIN_MM, bottom + card_mm[1] - CardFace::MARGIN_MM].map { |mm| mm * MM }
-        pdf.bounding_box(inner, width: (card_mm[0] - (2 * CardFace::MARGIN_MM)) * MM,
-          height: (card_mm[1] - (2 * CardFace::MARGIN_MM)) * MM) do
+        margin = CardFace::MARGIN_MM
+        width, height = card_mm.map { |side| (side - (2 * margin)) * MM }
+        pdf.bounding_box([(left + margin) * MM, (bottom + card_mm[1] - margin) * MM], width: width, height: height) do
           face(card.fetch(:letter), address: card.fetch(:address), sender: @sender, layout: @style.layout)
         end
         cut_marks(left, bottom)
@@ -83,11 +90,17 @@ module UprightBench
       def cut_marks(left, bottom)
         pdf.stroke_color "000000"
         pdf.line_width 0.3
-        [left, left + card_mm[0]].product([bottom, bottom + card_mm[1]]).each do |x, y|
-          outward_x = x == left ? -1 : 1
-          outward_y = y == bottom ? -1 : 1
-          mark([x + (outward_x * GAP_MM), y], [x + (outward_x * (GAP_MM + MARK_MM)), y])
-          mark([x, y + (outward_y * GAP_MM)], [x, y + (outward_y * (GAP_MM + MARK_MM))])
+        sides = [[left, -1], [left + card_mm[0], 1]].product([[bottom, -1], [bottom + card_mm[1], 1]])
+        sides.each do |(x, right), (y, up)|
+          mark(*outward([x, y], [right, 0]))
+          mark(*outward([x, y], [0, up]))
+        end
+      end
+
+      # @return [Array(Array, Array)] from a corner a gap away, and on
+      def outward(corner, direction)
+        [GAP_MM, GAP_MM + MARK_MM].map do |away|
+          corner.zip(direction).map { |side, sign| side + (sign * away) }
         end
       end
 

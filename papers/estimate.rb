@@ -55,9 +55,13 @@ module UprightBench
         space
         @customer.each { |text| words(text, size: 10) }
         space
-        row(["Estimate, job #{@number}", @date], [
-          [0, pdf.bounds.width - PRICE - 2], [pdf.bounds.width - PRICE, PRICE, :right]
-        ], size: 14, style: :bold, height: 22)
+        heading
+      end
+
+      def heading
+        right = pdf.bounds.width - PRICE
+        row(["Estimate, job #{@number}", @date], [[0, right - 2], [right, PRICE, :right]],
+          size: 14, style: :bold, height: 22)
       end
 
       def lines

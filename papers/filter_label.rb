@@ -27,16 +27,18 @@ module UprightBench
         end
       end
 
-      def draw_label(label)
-        top = pdf.bounds.top
-        width = 37 * MM
-        line(label.fetch(:part), at: [0, top], width: width, size: 10, style: :bold, height: 13)
-        line(label.fetch(:machine), at: [0, top - 14], width: width, size: 8, height: 11)
-        line("fitted #{date(label.fetch(:fitted_on))}", at: [0, top - 28], width: width, size: 9, height: 12)
-        line(label[:due_on] ? "next #{date(label[:due_on])}" : "", at: [0, top - 41], width: width, size: 12,
-          style: :bold, height: 15)
-        line(@shop, at: [0, 9], width: width, size: 6, height: 9)
-        qr(label.fetch(:code), at: [38 * MM, top - 2], side: 19 * MM)
+      def draw_label(label) # rubocop:disable Metrics/AbcSize -- one label, line by line
+        at = ->(down) { { at: [0, pdf.bounds.top - down], width: 37 * MM } }
+        line(label.fetch(:part), **at.call(0), size: 10, style: :bold, height: 13)
+        line(label.fetch(:machine), **at.call(14), size: 8, height: 11)
+        line("fitted #{date(label.fetch(:fitted_on))}", **at.call(28), size: 9, height: 12)
+        line(next_words(label[:due_on]), **at.call(41), size: 12, style: :bold, height: 15)
+        line(@shop, at: [0, 9], width: 37 * MM, size: 6, height: 9)
+        qr(label.fetch(:code), at: [38 * MM, pdf.bounds.top - 2], side: 19 * MM)
+      end
+
+      def next_words(due_on)
+        due_on ? "next #{date(due_on)}" : ""
       end
 
       def date(day)

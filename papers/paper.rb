@@ -20,11 +20,11 @@ module UprightBench
 
       # @yieldparam page [Integer] that was begun, for whoever shows how far it is
       # @return [Rendered] the PDF's bytes, and how many pages it has
-      def make
-        @pdf = Prawn::Document.new(page_size: size_mm.map { |mm| mm * MM }, margin: self.class::MARGIN_MM * MM,
+      def make(&on_page)
+        @pdf = Prawn::Document.new(page_size: size_mm.map { |side| side * MM }, margin: self.class::MARGIN_MM * MM,
           info: info)
         use_fonts
-        pdf.on_page_create { yield pdf.page_number } if block_given?
+        pdf.on_page_create { on_page.call(pdf.page_number) } if on_page
         draw
         Rendered.new(bytes: pdf.render, pages: pdf.page_count)
       end

@@ -51,12 +51,17 @@ module UprightBench
 
       def bars(number, top)
         modules = self.class.modules(number)
-        wide = [pdf.bounds.width / (modules.size + (2 * QUIET_MODULES)), WIDEST_MODULE_MM * MM].min
+        wide = module_width(modules.size)
         left = QUIET_MODULES * wide
         modules.chars.chunk_while { |bar, other| bar == other }.each do |run|
           pdf.fill_rectangle([left, top], run.size * wide, BAR_HEIGHT_MM * MM) if run.first == "1"
           left += run.size * wide
         end
+      end
+
+      # With the quiet zone on both sides it fits the label.
+      def module_width(modules)
+        [pdf.bounds.width / (modules + (2 * QUIET_MODULES)), WIDEST_MODULE_MM * MM].min
       end
     end
   end

@@ -34,11 +34,13 @@ module UprightBench
         words("Order #{@number} to #{@supplier}", size: 20, style: :bold, height: 30)
         words("#{@date}, #{@by}", size: 11, height: 28)
         ruled(%w[Number Part Pieces Cost Sum], style: :bold)
-        @lines.each do |line|
-          ruled([line[:number], line[:name], line[:pieces].to_s, cost(line[:cost_cents]), cost(together(line))])
-        end
+        @lines.each { |line| row_of(line) }
         known = @lines.filter_map { |line| together(line) }
         ruled(["", "Together, without tax", "", "", @money.call(known.sum)], style: :bold) if known.any?
+      end
+
+      def row_of(line)
+        ruled([line[:number], line[:name], line[:pieces].to_s, cost(line[:cost_cents]), cost(together(line))])
       end
 
       def ruled(cells, style: :normal)

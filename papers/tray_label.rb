@@ -36,13 +36,17 @@ module UprightBench
 
       def label(name, note, count)
         top = pdf.bounds.top
-        width = 37 * MM
         line(@number.to_s, at: [0, top], width: 24 * MM, size: 18, style: :bold, height: 21)
         line(count, at: [24 * MM, top - 4], width: 13 * MM, size: 8, height: 11, align: :right)
+        below(top, name, note)
+        qr("J#{@number}", at: [38 * MM, top - 2], side: 19 * MM)
+      end
+
+      def below(top, name, note)
+        width = 37 * MM
         line(name, at: [0, top - 23], width: width, size: 11, style: :bold, height: 14)
         line(@machine, at: [0, top - 38], width: width, size: 8, height: 11)
         line(note, at: [0, top - 50], width: width, size: 7, height: 18)
-        qr("J#{@number}", at: [38 * MM, top - 2], side: 19 * MM)
       end
     end
   end

@@ -19,8 +19,8 @@ module UprightBench
 
         app.get("/cards/came") { came_page }
         app.get("/cards/came/shares") { shares_page }
-        phone_calls(app)
-        bookings(app)
+        phone_calls_routes(app)
+        bookings_routes(app)
       end
 
       EXAMPLES = "For example: corvell comes tue: after lunch · 0107 later 8 weeks · applegarth done · lunderby stop " \
@@ -30,7 +30,7 @@ module UprightBench
                        "no_longer_have" => "No longer has it",
                        "stop_writing" => "Do not call again", "not_reached" => "Not reached" }.freeze
 
-      def self.phone_calls(app)
+      def self.phone_calls_routes(app)
         app.get("/cards/calls") { phone_calls_page }
         app.get("/cards/calls.pdf") { send_paper("calls") }
 
@@ -44,9 +44,9 @@ module UprightBench
           redirect "/cards/calls", 303
         end
       end
-      private_class_method :phone_calls
+      private_class_method :phone_calls_routes
 
-      def self.bookings(app)
+      def self.bookings_routes(app)
         app.get "/cards/bookings.ics" do
           calendar(booking_calendar(Queries::Bookings.from(today), for_shop: true), "bookings")
         end
@@ -60,7 +60,7 @@ module UprightBench
           redirect "/cards/answers", 303
         end
       end
-      private_class_method :bookings
+      private_class_method :bookings_routes
 
       # Helpers of this screen's routes and templates.
       module Helpers

@@ -25,7 +25,7 @@ module UprightBench
           end
         end
 
-        stopping(app)
+        stopping_routes(app)
 
         app.get "/c/:code/booking.ics", open: true do
           booking = Queries::Bookings.of_customer(card_of(params["code"]).customer_id) ||
@@ -36,7 +36,7 @@ module UprightBench
 
       # In one action, from whatever reads the mail. To look at the address alone stops nothing: many programs look at
       # every link.
-      def self.stopping(app)
+      def self.stopping_routes(app)
         app.get "/c/:code/stop", open: true do
           stop_page(card_of(params["code"]))
         end
@@ -49,7 +49,7 @@ module UprightBench
           stop_page(card)
         end
       end
-      private_class_method :stopping
+      private_class_method :stopping_routes
 
       # Helpers of this screen's routes and templates.
       module Helpers

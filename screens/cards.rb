@@ -9,11 +9,11 @@ module UprightBench
 
       def self.registered(app)
         app.helpers Helpers
-        horizon(app)
-        one_card(app)
+        horizon_routes(app)
+        one_card_routes(app)
       end
 
-      def self.horizon(app)
+      def self.horizon_routes(app)
         app.get("/cards") { cards_page }
         app.get("/cards/leaving") { leaving_page }
 
@@ -27,9 +27,9 @@ module UprightBench
           cards_page(problem: e.errors.values.flatten.join(" "))
         end
       end
-      private_class_method :horizon
+      private_class_method :horizon_routes
 
-      def self.one_card(app)
+      def self.one_card_routes(app)
         app.get "/cards/of/:customer" do
           preview = card_preview(Services::Lookup.one(:customer, id_of(params["customer"])))
           next pdf(post_card(preview[:letter], preview[:customer].recipient("post")), "card") if params["pdf"]
@@ -40,10 +40,10 @@ module UprightBench
           }
         end
 
-        written_card(app)
+        written_card_routes(app)
       end
 
-      def self.written_card(app)
+      def self.written_card_routes(app)
         app.get("/cards/:id") { card_page(card_asked) }
 
         app.get "/cards/:id/card.pdf" do
@@ -51,11 +51,11 @@ module UprightBench
           pdf post_card(Outbox::Letters.of(card), card.customer.recipient("post")), "card-#{card.id}"
         end
 
-        doubts(app)
+        doubts_routes(app)
       end
 
       # What somebody here knows of a card that the channel does not.
-      def self.doubts(app)
+      def self.doubts_routes(app)
         app.post "/cards/:id/unsure" do
           Services::SettleMessage.call(card_asked.message, arrived: params["arrived"] == "yes", by: person, at: now)
           redirect "/cards/#{id_of(params['id'])}", 303
@@ -68,7 +68,7 @@ module UprightBench
           redirect "/cards/#{id_of(params['id'])}", 303
         end
       end
-      private_class_method :one_card, :written_card, :doubts
+      private_class_method :one_card_routes, :written_card_routes, :doubts_routes
 
       # Helpers of this screen's routes and templates.
       module Helpers
@@ -105,16 +105,20 @@ module UprightBench
 
         def card_preview(customer)
           book = Services::DueBook.new(today: today, policies: policies, customer_ids: [customer.id])
-          bundle = book.bundles.first || raise(Services::NotFound, "Nothing is due for this customer.")
-          unless bundle.channel
-            raise Services::NotFound, "No card leaves for this customer: they agreed to no way that we have an " \
-                                      "address for."
-          end
-
+          bundle = bundle_of(book)
           rows = bundle.lines.map { |task| book.by_id.fetch(task.id) }
           letter = Outbox::Letters.new([]).preview(customer, rows, attempt: bundle.attempt,
             offer: Services::Offers.new(today: today).for(customer, bundle), today: today)
           { letter: letter, bundle: bundle, customer: customer }
+        end
+
+        # @raise [Services::NotFound] when no card would leave
+        def bundle_of(book)
+          bundle = book.bundles.first || raise(Services::NotFound, "Nothing is due for this customer.")
+          return bundle if bundle.channel
+
+          raise Services::NotFound,
+            "No card leaves for this customer: they agreed to no way that we have an address for."
         end
 
         def post_card(letter, address)
@@ -137,16 +141,22 @@ module UprightBench
         end
 
         def horizon_week(week, count)
+          return overdue_week(count) if week == -1
+
           start = today + (week * 7)
-          last = week == -1 ? today : start + 6
-          label = week == -1 ? "overdue" : (start.strftime("%b") if week.positive? && start.month != (start - 7).month)
-          words = if week == -1
-                    "#{count} overdue: the cards that leave today"
-                  else
-                    "#{count} due in the week of #{day(start)}: the cards that leave until its end"
-                  end
-          { label: label, count: count, overdue: week == -1, href: "/cards?until=#{last.iso8601}", words: words,
-            chosen: week == (leaves_until == today ? -1 : (leaves_until - today).to_i / 7) }
+          { label: (start.strftime("%b") if first_week_of_month?(start)), count: count, overdue: false,
+            href: "/cards?until=#{(start + 6).iso8601}",
+            chosen: leaves_until > today && (leaves_until - today).to_i / 7 == week,
+            words: "#{count} due in the week of #{day(start)}: the cards that leave until its end" }
+        end
+
+        def first_week_of_month?(start)
+          start > today && start.month != (start - 7).month
+        end
+
+        def overdue_week(count)
+          { label: "overdue", count: count, overdue: true, href: "/cards?until=#{today.iso8601}",
+            chosen: leaves_until == today, words: "#{count} overdue: the cards that leave today" }
         end
 
         def channel_words(channel)

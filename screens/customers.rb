@@ -9,16 +9,16 @@ module UprightBench
 
         app.get("/customers") { customers_page(params["q"].to_s.strip) }
 
-        forgetting(app)
-        long_away(app)
+        forgetting_routes(app)
+        long_away_routes(app)
 
         app.get("/customers/:id") do
           customer = customer_asked
           customer_page(customer, CustomerForm.blank(CustomerForm.typed_from(customer)))
         end
 
-        year_ahead(app)
-        planning(app)
+        year_ahead_routes(app)
+        planning_routes(app)
 
         app.post "/customers/:id" do
           customer = customer_asked
@@ -46,7 +46,7 @@ module UprightBench
         end
       end
 
-      def self.long_away(app)
+      def self.long_away_routes(app)
         app.get "/customers/long-away" do
           allow!(:forgetting)
           @title = "Inactive customers"
@@ -55,9 +55,9 @@ module UprightBench
           erb :"customers/long_away", locals: { customers: customers, years: years }
         end
       end
-      private_class_method :long_away
+      private_class_method :long_away_routes
 
-      def self.forgetting(app)
+      def self.forgetting_routes(app)
         app.post "/customers/:id/forget" do
           allow!(:forgetting)
           customer = customer_asked
@@ -70,10 +70,10 @@ module UprightBench
           redirect(params["list"] ? "/customers/long-away" : "/customers/#{customer.id}", 303)
         end
       end
-      private_class_method :forgetting
+      private_class_method :forgetting_routes
 
       # What falls due within a year, for those who plan: as paper, and for a calendar.
-      def self.year_ahead(app)
+      def self.year_ahead_routes(app)
         app.get "/customers/:id/dues.pdf" do
           send_paper("dues", customer: customer_asked.id)
         end
@@ -85,15 +85,15 @@ module UprightBench
           due_calendar(customer)
         end
       end
-      private_class_method :year_ahead
+      private_class_method :year_ahead_routes
 
       # The same put together to service days.
-      def self.planning(app)
+      def self.planning_routes(app)
         app.get("/customers/:id/plan") { plan_page(customer_asked) }
         app.get("/customers/:id/plan.pdf") { send_paper("plan", customer: customer_asked.id) }
         app.get("/customers/:id/plan.ics") { calendar(plan_calendar(customer_asked), "plan") }
       end
-      private_class_method :planning
+      private_class_method :planning_routes
 
       # Helpers of this screen's routes and templates.
       module Helpers

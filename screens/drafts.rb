@@ -7,12 +7,12 @@ module UprightBench
     module Drafts
       def self.registered(app)
         app.helpers Helpers
-        beginning(app)
-        ending(app)
-        changing(app)
+        beginning_routes(app)
+        ending_routes(app)
+        changing_routes(app)
       end
 
-      def self.beginning(app)
+      def self.beginning_routes(app)
         app.get "/sheets/new" do
           @title = "New sheet"
           erb :"drafts/new", locals: { form: NewForm.blank("kind" => "stick", **relative_asked) }
@@ -25,9 +25,9 @@ module UprightBench
           redirect "/drafts/#{draft.id}", 303
         end
       end
-      private_class_method :beginning
+      private_class_method :beginning_routes
 
-      def self.ending(app)
+      def self.ending_routes(app)
         app.get("/drafts/:id") { draft_page(draft_asked) }
 
         app.post("/drafts/:id/keep") { keep(draft_asked, params["note"].to_s.strip) }
@@ -39,15 +39,15 @@ module UprightBench
           redirect "/sheets", 303
         end
       end
-      private_class_method :ending
+      private_class_method :ending_routes
 
-      def self.changing(app)
+      def self.changing_routes(app)
         app.post("/drafts/:id/head") { change("head", "head") { |edit| edit.head(HeadFields.read(params)) } }
-        stations(app)
-        positions(app)
+        stations_routes(app)
+        positions_routes(app)
       end
 
-      def self.stations(app)
+      def self.stations_routes(app)
         app.post "/drafts/:id/stations" do
           change(params["at"].to_s) do |edit|
             edit.put_station(named(params["name"]), after: params["after"].to_s.then { |key| key.empty? ? nil : key })
@@ -61,7 +61,7 @@ module UprightBench
         end
       end
 
-      def self.positions(app)
+      def self.positions_routes(app)
         app.post "/drafts/:id/positions" do
           fields = { "name" => named(params["name"]), "station" => params["station"].to_s,
                      "kind" => params["kind"].to_s }
@@ -76,7 +76,7 @@ module UprightBench
           end
         end
       end
-      private_class_method :changing, :stations, :positions
+      private_class_method :changing_routes, :stations_routes, :positions_routes
 
       # Helpers of this screen's routes and templates.
       module Helpers
@@ -142,16 +142,27 @@ module UprightBench
         # @param form [String, nil] the form whose typed values stand when it is refused
         def change(at, form = nil, &)
           draft = draft_asked
-          Services::EditDraft.call(draft, version: params["lock_version"].to_s[/\A\d{1,9}\z/].to_i, by: person, &)
-          place = at.respond_to?(:call) ? at.call : at
-          htmx? ? draft_page(draft, at: place) : redirect("/drafts/#{draft.id}?at=#{::Rack::Utils.escape(place)}", 303)
+          Services::EditDraft.call(draft, version: version_asked, by: person, &)
+          changed(draft, at.respond_to?(:call) ? at.call : at)
         rescue Services::Stale => e
           status 409
-          draft_page(draft.refresh, at: at.respond_to?(:call) ? nil : at, said: [e.message])
+          draft_page(draft.refresh, at: before(at), said: [e.message])
         rescue Core::Sheets::Invalid => e
           status 422
-          draft_page(draft, at: at.respond_to?(:call) ? nil : at, problems: e.problems,
-            typed: form && { form => params })
+          draft_page(draft, at: before(at), problems: e.problems, typed: form && { form => params })
+        end
+
+        def version_asked
+          params["lock_version"].to_s[/\A\d{1,9}\z/].to_i
+        end
+
+        def changed(draft, place)
+          htmx? ? draft_page(draft, at: place) : redirect("/drafts/#{draft.id}?at=#{::Rack::Utils.escape(place)}", 303)
+        end
+
+        # A place that is known only when the change is made was not there before.
+        def before(at)
+          at.respond_to?(:call) ? nil : at
         end
 
         # Moves or takes out a row when its button was pressed; else the block changes it.

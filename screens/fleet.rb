@@ -8,11 +8,11 @@ module UprightBench
     module Fleet
       def self.registered(app)
         app.helpers Helpers
-        taking_in(app)
-        taken(app)
+        taking_in_routes(app)
+        taken_routes(app)
       end
 
-      def self.taking_in(app)
+      def self.taking_in_routes(app)
         app.get "/take-in/many" do
           typed = { "request_key" => SecureRandom.uuid, "complaint" => "half-yearly service" }
           fleet_page(fleet_asked, FleetForm.blank(typed))
@@ -28,9 +28,9 @@ module UprightBench
           fleet_page(customer, form)
         end
       end
-      private_class_method :taking_in
+      private_class_method :taking_in_routes
 
-      def self.taken(app)
+      def self.taken_routes(app)
         app.get "/take-in/taken" do
           @title = "Taken in"
           customer = fleet_asked
@@ -42,7 +42,7 @@ module UprightBench
             to: id_of(params["to"]))
         end
       end
-      private_class_method :taken
+      private_class_method :taken_routes
 
       # Helpers of this screen's routes.
       module Helpers

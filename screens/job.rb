@@ -29,14 +29,14 @@ module UprightBench
       }.freeze
 
       def self.registered(app)
-        pages(app)
-        papers(app)
-        questions(app)
-        steps(app)
-        work(app)
+        pages_routes(app)
+        papers_routes(app)
+        questions_routes(app)
+        steps_routes(app)
+        work_routes(app)
       end
 
-      def self.pages(app)
+      def self.pages_routes(app)
         app.get("/jobs/:number") { job_page(id_of(params["number"])) }
 
         app.get "/jobs/:number/history" do
@@ -47,16 +47,16 @@ module UprightBench
 
         app.helpers Helpers, PageWords
       end
-      private_class_method :pages
+      private_class_method :pages_routes
 
-      def self.papers(app)
+      def self.papers_routes(app)
         { "tag" => :tag, "estimate" => :estimate, "trays" => :trays, "labels" => :filter_labels }.each do |name, paper|
           app.get("/jobs/:number/#{name}.pdf") { pdf job_papers.public_send(paper), "#{name}-#{params['number']}" }
         end
       end
-      private_class_method :papers
+      private_class_method :papers_routes
 
-      def self.steps(app)
+      def self.steps_routes(app)
         app.post "/jobs/:number/stops/:id" do
           number = id_of(params["number"])
           attempt(number, "stop") do
@@ -71,9 +71,9 @@ module UprightBench
           attempt(number, params["step"]) { action.call(number, params, person, now) }
         end
       end
-      private_class_method :steps
+      private_class_method :steps_routes
 
-      def self.questions(app)
+      def self.questions_routes(app)
         app.post "/jobs/:number/questions/:id" do
           number = id_of(params["number"])
           attempt(number, "questions") do
@@ -82,16 +82,16 @@ module UprightBench
           end
         end
       end
-      private_class_method :questions
+      private_class_method :questions_routes
 
-      def self.work(app)
+      def self.work_routes(app)
         app.post "/jobs/:number/items/:id/:step" do
           number = id_of(params["number"])
           item = id_of(params["id"])
           attempt(number, "item-#{item}") { step_of_item(number, item) || pass }
         end
       end
-      private_class_method :work
+      private_class_method :work_routes
 
       # Helpers of this screen's routes and templates.
       module Helpers

@@ -13,11 +13,11 @@ module UprightBench
 
       def self.registered(app)
         app.helpers Helpers
-        pages(app)
-        saves(app)
+        pages_routes(app)
+        saves_routes(app)
       end
 
-      def self.pages(app)
+      def self.pages_routes(app)
         app.get("/jobs/:number/look-over") { walk_page(id_of(params["number"])) }
 
         app.get "/jobs/:number/look-over/changes" do
@@ -29,9 +29,9 @@ module UprightBench
 
         app.post("/jobs/:number/look-over") { finish(id_of(params["number"])) }
       end
-      private_class_method :pages
+      private_class_method :pages_routes
 
-      def self.saves(app)
+      def self.saves_routes(app)
         app.post("/jobs/:number/findings/:position") { save_finding(id_of(params["number"]), params["position"]) }
 
         app.post "/jobs/:number/skips/:position" do |_, position|
@@ -46,7 +46,7 @@ module UprightBench
           save(job, params["at"].to_s) { Services::FineRest.call(job.number, station, by: person, at: now) }
         end
       end
-      private_class_method :saves
+      private_class_method :saves_routes
 
       # Helpers of this screen's routes and templates.
       module Helpers
@@ -86,7 +86,11 @@ module UprightBench
           answer_saved(job, position, form)
         rescue Services::Invalid, Services::Stale, Services::Refused => e
           status Web::ErrorTable.status(e)
-          show_saved(job, position, e.is_a?(Services::Invalid) ? "Not saved: see the marked field." : e.message, form)
+          show_saved(job, position, said_of(e), form)
+        end
+
+        def said_of(error)
+          error.is_a?(Services::Invalid) ? "Not saved: see the marked field." : error.message
         end
 
         # Saves by the block; shows the place again, alone for an open page, with what went wrong if something did.
@@ -128,17 +132,14 @@ module UprightBench
 
         # One of the usual reasons, or what was written beside them.
         def skip_reason
-          words = [params["reason"], params["other_reason"]].map { |text| text.to_s.strip }
-          reason = params.key?("other") ? words.last : words.first
+          reason = params[params.key?("other") ? "other_reason" : "reason"].to_s.strip
           if reason.length > LONGEST_REASON
             raise Services::Refused, "That reason is too long: at most #{LONGEST_REASON} letters."
           end
           raise Services::Refused, "Write why it is skipped." if params.key?("other") && reason.empty?
-          if reason.include?(Form::UNREADABLE)
-            raise Services::Refused, "Some signs of the reason could not be read. Type them again."
-          end
+          return reason unless reason.include?(Form::UNREADABLE)
 
-          reason
+          raise Services::Refused, "Some signs of the reason could not be read. Type them again."
         end
 
         # @return [String] a link that brings a place in hand

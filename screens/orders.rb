@@ -10,13 +10,13 @@ module UprightBench
 
       def self.registered(app)
         app.helpers Helpers
-        short(app)
-        orders(app)
-        order(app)
-        files(app)
+        short_routes(app)
+        orders_routes(app)
+        order_routes(app)
+        files_routes(app)
       end
 
-      def self.short(app)
+      def self.short_routes(app)
         app.get("/shelf/short") { short_page }
 
         app.post "/shelf/short/reckon" do
@@ -26,9 +26,9 @@ module UprightBench
 
         app.post("/shelf/short/:supplier") { order_short(Services::Lookup.one(:supplier, id_of(params["supplier"]))) }
       end
-      private_class_method :short
+      private_class_method :short_routes
 
-      def self.orders(app)
+      def self.orders_routes(app)
         app.get "/shelf/orders" do
           @title = "Orders"
           before = params["before"].to_s
@@ -37,9 +37,9 @@ module UprightBench
 
         app.get("/shelf/orders/:number") { order_page(order_asked) }
       end
-      private_class_method :orders
+      private_class_method :orders_routes
 
-      def self.order(app)
+      def self.order_routes(app)
         app.post "/shelf/orders/:number/receive" do
           form = OrderForm.new(params)
           next redirect("/shelf/orders/#{params['number']}", 303) if receive_order(id_of(params["number"]), form)
@@ -53,9 +53,9 @@ module UprightBench
           redirect "/shelf/orders/#{order.number}", 303
         end
       end
-      private_class_method :order
+      private_class_method :order_routes
 
-      def self.files(app)
+      def self.files_routes(app)
         app.get("/shelf/orders/:number/order.pdf") { pdf order_paper(order_asked), "order-#{params['number']}" }
 
         app.get "/shelf/orders/:number/order.csv" do
@@ -63,7 +63,7 @@ module UprightBench
           csv Formats::OrderList.new(order_rows(order)).call, "order-#{order.number}"
         end
       end
-      private_class_method :files
+      private_class_method :files_routes
 
       # Helpers of this screen's routes and templates.
       module Helpers
@@ -127,10 +127,14 @@ module UprightBench
         end
 
         def order_paper(order)
-          sender = [shop.name, shop.street, shop.town, shop.phone, shop.email].compact.join(", ")
           Papers::SupplierOrder.new(shop: sender, number: order.number, supplier: order.supplier.name,
-            date: day(zone_date(order.ordered_at)),
-            by: order.orderer.name, lines: order_rows(order), money: method(:money)).render
+            by: order.orderer.name, date: day(zone_date(order.ordered_at)), lines: order_rows(order),
+            money: method(:money)).render
+        end
+
+        # @return [String] the shop's own address, in a line
+        def sender
+          [shop.name, shop.street, shop.town, shop.phone, shop.email].compact.join(", ")
         end
 
         # @return [String] a mail to the supplier, for the program that writes mails

@@ -10,11 +10,11 @@ module UprightBench
 
       def self.registered(app)
         app.helpers Helpers
-        out(app)
-        incoming(app)
+        out_routes(app)
+        incoming_routes(app)
       end
 
-      def self.out(app)
+      def self.out_routes(app)
         app.get("/shelf/list") { list_page }
         app.get("/shelf/list.csv") do
           allow!(:bulk_export) &&
@@ -23,7 +23,7 @@ module UprightBench
         app.get("/shelf/labels.pdf") { send_paper("shelf_labels", **labels_asked) }
       end
 
-      def self.incoming(app)
+      def self.incoming_routes(app)
         app.post "/shelf/list", most_bytes: Doors::A_LONG_LIST do
           allow!(:price_lists)
           import = keep_list
@@ -33,10 +33,10 @@ module UprightBench
           list_page(import&.problems || ["Choose a file, or paste its lines."])
         end
 
-        looked_at(app)
+        looked_at_routes(app)
       end
 
-      def self.looked_at(app)
+      def self.looked_at_routes(app)
         app.get("/shelf/list/:id") { changes_page(import_asked) }
         app.get("/shelf/list/:id/progress") { changes_page(import_asked, layout: false) }
 
@@ -51,7 +51,7 @@ module UprightBench
           end
         end
       end
-      private_class_method :out, :incoming, :looked_at
+      private_class_method :out_routes, :incoming_routes, :looked_at_routes
 
       # Helpers of this screen's routes.
       module Helpers

@@ -54,13 +54,16 @@ module UprightBench
           raise Formats::Malformed, ["Choose a calendar file."] unless file.is_a?(Hash) && file[:tempfile]
 
           read = Formats::HolidayCalendar.read(Formats::ReadableText.of(file[:tempfile].read.to_s))
-          days = (policies.closed_days + read).uniq(&:on).sort_by(&:on)
-          Services::SavePolicies.call({ "closed_days" => days.map(&:to_stored) }, by: person, at: now)
-          say "#{read.size} #{read.size == 1 ? 'day' : 'days'} read from the calendar."
+          keep_closed_days((policies.closed_days + read).uniq(&:on).sort_by(&:on))
+          say "#{counted(read.size, 'day')} read from the calendar."
           true
         rescue Formats::Malformed => e
           form.add(calendar: e.problems)
           false
+        end
+
+        def keep_closed_days(days)
+          Services::SavePolicies.call({ "closed_days" => days.map(&:to_stored) }, by: person, at: now)
         end
 
         # How far the worker is with dates that are computed again; nothing once it is through.

@@ -6,11 +6,11 @@ module UprightBench
     module Sheets
       def self.registered(app)
         app.helpers Helpers
-        pages(app)
-        files(app)
+        pages_routes(app)
+        files_routes(app)
       end
 
-      def self.pages(app)
+      def self.pages_routes(app)
         app.get("/sheets") { sheets_page }
 
         app.get "/sheets/find" do
@@ -20,9 +20,9 @@ module UprightBench
 
         app.get("/sheets/:id") { sheet_page(sheet_asked) }
       end
-      private_class_method :pages
+      private_class_method :pages_routes
 
-      def self.files(app)
+      def self.files_routes(app)
         app.post("/sheets", most_bytes: Doors::A_FILE) { bring_in }
 
         app.get "/sheets/:id/sheet.json" do
@@ -32,7 +32,7 @@ module UprightBench
           Formats::SheetFile.write(sheet.current_version.content.to_hash)
         end
       end
-      private_class_method :files
+      private_class_method :files_routes
 
       # Helpers of this screen's routes and templates.
       module Helpers

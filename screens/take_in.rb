@@ -103,12 +103,16 @@ module UprightBench
           job = Services::TakeIn.call(form.input, by: person, at: now)
           Services::AddPictures.call(job.number, pictures, by: person, at: now) if pictures.any?
           job
-        rescue Services::Invalid => e
-          e.errors.key?(:pictures) ? form.add(e.errors) : form.add(base: e.errors.values.flatten)
+        rescue Services::Invalid, Services::Refused => e
+          form.add(refused_at_intake(e))
           nil
-        rescue Services::Refused => e
-          form.add(base: [e.message])
-          nil
+        end
+
+        # Pictures have a field to say it beside; the rest is said above the form.
+        def refused_at_intake(error)
+          return { base: [error.message] } if error.is_a?(Services::Refused)
+
+          error.errors.key?(:pictures) ? error.errors : { base: error.errors.values.flatten }
         end
 
         # @return [String] what is known of the machine, and what to mind

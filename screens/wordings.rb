@@ -9,11 +9,11 @@ module UprightBench
 
       def self.registered(app)
         app.helpers Helpers
-        words(app)
-        offers(app)
+        words_routes(app)
+        offers_routes(app)
       end
 
-      def self.words(app)
+      def self.words_routes(app)
         app.get("/cards/words") { words_page(words_as_kept) }
 
         app.post "/cards/words" do
@@ -26,9 +26,9 @@ module UprightBench
           keep_words(form) ? redirect("/cards/words?language=#{form.language}", 303) : words_page(form)
         end
       end
-      private_class_method :words
+      private_class_method :words_routes
 
-      def self.offers(app)
+      def self.offers_routes(app)
         app.post "/cards/offers" do
           allow!(:card_offers)
           form = OfferForm.new(params)
@@ -44,7 +44,7 @@ module UprightBench
           redirect "/cards/words#offers", 303
         end
       end
-      private_class_method :offers
+      private_class_method :offers_routes
 
       # Helpers of this screen's routes and templates.
       module Helpers

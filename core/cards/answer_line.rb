@@ -32,12 +32,17 @@ module UprightBench
           at = words.index { |word| kind_of(word) }
           return { who: words.join(" "), kind: nil, on: nil, weeks: USUAL_WEEKS, note: note } unless at
 
-          rest = words.drop(at + 1).map(&:downcase)
-          { who: who(words.first(at)), kind: kind_of(words[at]), on: day(rest),
-            weeks: rest.filter_map { |word| word[/\A\d{1,3}\z/]&.to_i }.first || USUAL_WEEKS, note: note }
+          answer(words.first(at), words[at], words.drop(at + 1)).merge(note: note)
         end
 
         private
+
+        # @param before [Array<String>] words before and behind the one that says which answer it is
+        def answer(before, word, behind)
+          rest = behind.map(&:downcase)
+          weeks = rest.filter_map { |number| number[/\A\d{1,3}\z/]&.to_i }.first
+          { who: who(before), kind: kind_of(word), on: day(rest), weeks: weeks || USUAL_WEEKS }
+        end
 
         def kind_of(word)
           KINDS.find { |_, names| names.include?(word.downcase) }&.first

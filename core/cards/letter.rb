@@ -60,12 +60,17 @@ module UprightBench
         private
 
         def fill(name, most = lines.size)
-          Wording.new(text: words.text(name)).fill(
-            customer: customer, machine: lines.first.machine, first_task: lines.first.words(words),
-            and_more: and_more(lines.size - 1), tasks: tasks(most),
-            opening: words.text(attempt == 1 ? :opening : :opening_again), offer: offer_words, shop: shop,
-            phone: (shop_phone unless shop_phone.to_s.empty?), link: link
-          )
+          Wording.new(text: words.text(name)).fill(**about_machines(most), **about_shop, customer: customer,
+            opening: words.text(attempt == 1 ? :opening : :opening_again), offer: offer_words)
+        end
+
+        def about_machines(most)
+          { machine: lines.first.machine, first_task: lines.first.words(words), and_more: and_more(lines.size - 1),
+            tasks: tasks(most) }
+        end
+
+        def about_shop
+          { shop: shop, phone: (shop_phone unless shop_phone.to_s.empty?), link: link }
         end
 
         def tasks(most)

@@ -75,16 +75,19 @@ module UprightBench
         def problems_of(name, text)
           _, allowed, needed, = Texts::ALL.fetch(name)
           names = Wording.new(text: text).names
-          found = []
-          found << "has no text" if text.strip.empty?
-          if (names - allowed).any?
-            found << "knows no #{braces(names - allowed)}; there is " \
-                     "#{allowed.empty? ? 'no field here' : braces(allowed)}"
-          end
-          found << "must say #{braces(needed - names)}" if (needed - names).any?
+          [("has no text" if text.strip.empty?), unknown_fields(names - allowed, allowed),
+           ("must say #{braces(needed - names)}" if (needed - names).any?), wrong_list(name, text)].compact
+        end
+
+        def unknown_fields(unknown, allowed)
+          return if unknown.empty?
+
+          "knows no #{braces(unknown)}; there is #{allowed.empty? ? 'no field here' : braces(allowed)}"
+        end
+
+        def wrong_list(name, text)
           words, count = LISTS[name]
-          found << "are #{words} names, parted by commas" if count && list(text).size != count
-          found
+          "are #{words} names, parted by commas" if count && list(text).size != count
         end
 
         def braces(names)

@@ -48,13 +48,18 @@ module UprightBench
           left = @tasks.map { |task| [task, task.due_on] }
           days = []
           while days.size < MOST_DAYS && (first = first_due(left))
-            date = day([first, @today].max, days.last)
-            open = left.select { |task, due_on| opens(task, due_on) <= date }.map(&:first)
-            covered = covered_by(open)
-            days << ServiceDay.new(date, open.reject(&covered))
-            left = left.map { |task, due_on| [task, next_due(task, due_on, date, covered)] }
+            service_day, left = next_day(day([first, @today].max, days.last), left)
+            days << service_day
           end
           days
+        end
+
+        # @return [Array(ServiceDay, Array)] a day, and what is due after it
+        def next_day(date, left)
+          open = left.select { |task, due_on| opens(task, due_on) <= date }.map(&:first)
+          covered = covered_by(open)
+          [ServiceDay.new(date, open.reject(&covered)),
+           left.map { |task, due_on| [task, next_due(task, due_on, date, covered)] }]
         end
 
         private

@@ -4,7 +4,8 @@ module UprightBench
   module Core
     module Findings
       # What a finding means: its kind (a key of VerdictKind), the reason, and how sure that is (:high it was measured
-      # or cannot be mistaken, :fair it was graded, :low it is a judgement). A stop blocks all other work on the machine.
+      # or cannot be mistaken, :fair it was graded, :low it is a judgement). A stop blocks all other work on the
+      # machine.
       class Verdict
         include Value
 

@@ -19,15 +19,19 @@ module UprightBench
         # @param policy [Policy]
         # @return [Float, nil] nil where nothing was measured that tells it
         def found(position, observed, policy: Policy.new)
-          share = case position.kind
-                  when :filter then filter(observed)
-                  when :bag then percent(observed[:fill_percent],
-                    position.measures["change_at_percent"] || policy.bag_limit_percent)
-                  when :bin then percent(observed[:fill_percent], policy.bin_limit_percent)
-                  when :brush then worn(observed[:standout_mm], position.measures["new_standout_mm"])
-                  when :roll then TURNING[observed[:turns]]
-                  end
+          share = share_of(position, observed, policy)
           share && share.to_f.clamp(LEAST, MOST).round(2)
+        end
+
+        def share_of(position, observed, policy)
+          case position.kind
+          when :filter then filter(observed)
+          when :bag then percent(observed[:fill_percent],
+            position.measures["change_at_percent"] || policy.bag_limit_percent)
+          when :bin then percent(observed[:fill_percent], policy.bin_limit_percent)
+          when :brush then worn(observed[:standout_mm], position.measures["new_standout_mm"])
+          when :roll then TURNING[observed[:turns]]
+          end
         end
 
         # @param started_on [Date, nil]
@@ -54,7 +58,7 @@ module UprightBench
         def worn(standout, fresh)
           standout && fresh && ((fresh - standout) / fresh.to_f)
         end
-        private_class_method :filter, :percent, :worn
+        private_class_method :share_of, :filter, :percent, :worn
       end
     end
   end

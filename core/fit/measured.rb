@@ -24,14 +24,18 @@ module UprightBench
         private
 
         def match(part)
-          ways = WAYS.fetch(part.kind, []).flat_map { |names| [names, names.reverse] }
-            .select { |names| (part.measures.keys & ByMeasure::SIDES).sort == names.sort }
-          sizes = ways.map { |names| ByMeasure.new(part.kind, names.zip(@sides_mm).to_h) }
+          sizes = ways(part).map { |names| ByMeasure.new(part.kind, names.zip(@sides_mm).to_h) }
           fitting = sizes.find { |size| size.fits?(part) }
           return Match.new(part, true, [Reason.of(:of_the_size, sides: fitting.sides(part))]) if fitting
 
           near = sizes.find { |size| size.near?(part) }
           near && Match.new(part, false, near.wrong(part))
+        end
+
+        # Which of the part's two sides is the longer of those measured: either.
+        def ways(part)
+          sides = (part.measures.keys & ByMeasure::SIDES).sort
+          WAYS.fetch(part.kind, []).select { |names| names.sort == sides }.flat_map { |names| [names, names.reverse] }
         end
 
         def distance(part)

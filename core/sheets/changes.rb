@@ -27,10 +27,17 @@ module UprightBench
         def rows(list, word)
           old = by_key(@before, list)
           new = by_key(@after, list)
-          gone = (old.keys - new.keys).map { |key| "#{word} #{old[key]['name']} removed" }
-          come = (new.keys - old.keys).map { |key| "#{word} #{new[key]['name']} added" }
-          gone + come + (old.keys & new.keys).flat_map { |key| fields("#{new[key]['name']}: ", old[key], new[key]) } +
-            moved(old.keys, new.keys, word)
+          kept = old.keys & new.keys
+          listed(old.except(*kept), word, "removed") + listed(new.except(*kept), word, "added") +
+            kept.flat_map { |key| changed_fields(old[key], new[key]) } + moved(old.keys, new.keys, word)
+        end
+
+        def changed_fields(old, new)
+          fields("#{new['name']}: ", old, new)
+        end
+
+        def listed(rows, word, what)
+          rows.values.map { |row| "#{word} #{row['name']} #{what}" }
         end
 
         def by_key(content, list)

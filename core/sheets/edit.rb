@@ -78,12 +78,17 @@ module UprightBench
         end
 
         def free_key(name, list)
-          stem = name.downcase.unicode_normalize(:nfkd).gsub(/\p{M}/, "").gsub(/[^a-z0-9]+/, "-")
-            .gsub(/\A-+|-+\z/, "")[0, 50].to_s
-          stem = "place" if stem.empty?
+          stem = stem_of(name)
           taken = @content.fetch(list).map { |row| row["key"] }
           [stem, *(2..).lazy.map { |number| "#{stem}-#{number}" }.first(taken.size + 1)]
             .find { |key| !taken.include?(key) }
+        end
+
+        # Plain letters and numbers, parted by dashes.
+        def stem_of(name)
+          plain = name.downcase.unicode_normalize(:nfkd).gsub(/\p{M}/, "")
+          stem = plain.gsub(/[^a-z0-9]+/, "-").gsub(/\A-+|-+\z/, "")[0, 50]
+          stem.empty? ? "place" : stem
         end
       end
     end

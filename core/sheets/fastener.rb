@@ -25,16 +25,16 @@ module UprightBench
         def check
           hold(count.is_a?(Integer) && count.positive?, "a fastener's count is a whole number above 0")
           hold(driver.is_a?(String) && driver.match?(/\S/), "a fastener names its driver")
-          hold(length_mm.nil? || above_zero?(length_mm), "a fastener's length is a number above 0")
-          hold(turns.nil? || above_zero?(turns), "turns are a number above 0")
+          hold(none_or_above_zero?(length_mm), "a fastener's length is a number above 0")
+          hold(none_or_above_zero?(turns), "turns are a number above 0")
         end
 
         def hold(kept, rule)
           raise ArgumentError, rule unless kept
         end
 
-        def above_zero?(value)
-          value.is_a?(Numeric) && value.positive?
+        def none_or_above_zero?(value)
+          value.nil? || (value.is_a?(Numeric) && value.positive?)
         end
       end
     end

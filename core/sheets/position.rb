@@ -45,10 +45,15 @@ module UprightBench
         def check
           raise ArgumentError, "unknown kind #{kind}" unless Findings::KINDS.key?(kind)
           raise ArgumentError, "minutes must be positive" unless minutes.positive?
-          raise ArgumentError, "unknown feature #{(features - FEATURES).join(', ')}" if (features - FEATURES).any?
           raise ArgumentError, "a task stands twice" if tasks.map(&:key).uniq.size < tasks.size
 
+          check_features
           check_water
+        end
+
+        def check_features
+          unknown = features - FEATURES
+          raise ArgumentError, "unknown feature #{unknown.join(', ')}" if unknown.any?
         end
 
         def check_water

@@ -21,13 +21,24 @@ module UprightBench
         # @param days [Integer] from today
         # @return [Float]
         def within(days)
-          return [OVERDUE_DAYS + due_in, days].min.clamp(0, OVERDUE_DAYS) / OVERDUE_DAYS.to_f unless due_in.positive?
+          return overdue_within(days) unless due_in.positive?
 
-          bound = days < due_in ? early_in : late_in
-          spread = bound ? (bound - due_in).abs / TENTH : 0
+          spread = spread_on_the_side_of(days)
           return days >= due_in ? 1.0 : 0.0 if spread.zero?
 
           Math.erfc((due_in - days) / spread / Math.sqrt(2)) / 2
+        end
+
+        private
+
+        def overdue_within(days)
+          [OVERDUE_DAYS + due_in, days].min.clamp(0, OVERDUE_DAYS) / OVERDUE_DAYS.to_f
+        end
+
+        # @return [Numeric] of a normal distribution, days; 0 where nothing bounds it
+        def spread_on_the_side_of(days)
+          bound = days < due_in ? early_in : late_in
+          bound ? (bound - due_in).abs / TENTH : 0
         end
       end
     end

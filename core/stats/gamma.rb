@@ -74,7 +74,8 @@ module UprightBench
           sum * front(x)
         end
 
-        def continued_fraction(x)
+        # The recurrence stands in one piece, as in the handbooks.
+        def continued_fraction(x) # rubocop:disable Metrics/AbcSize -- one recurrence
           b = x + 1 - shape
           c = 1e300
           h = d = 1 / b
@@ -97,12 +98,21 @@ module UprightBench
           root.positive? ? mean * (root**3) : mean / 1000
         end
 
+        # Of Abramowitz & Stegun 26.2.23, the lowest power first.
+        NORMAL_ABOVE = [2.515517, 0.802853, 0.010328].freeze
+        NORMAL_BELOW = [1, 1.432788, 0.189269, 0.001308].freeze
+        private_constant :NORMAL_ABOVE, :NORMAL_BELOW
+
         # Abramowitz & Stegun 26.2.23, good to 4.5e-4, which is enough for a guess.
         def normal(probability)
           tail = Math.sqrt(-2 * Math.log([probability, 1 - probability].min))
-          above = tail - ((2.515517 + (0.802853 * tail) + (0.010328 * (tail**2))) / (1 + (1.432788 * tail) +
-            (0.189269 * (tail**2)) + (0.001308 * (tail**3))))
+          above = tail - (polynomial(NORMAL_ABOVE, tail) / polynomial(NORMAL_BELOW, tail))
           probability < 0.5 ? -above : above
+        end
+
+        # @param coefficients [Array<Float>] that of the lowest power first
+        def polynomial(coefficients, x)
+          coefficients.reverse.inject { |sum, coefficient| (sum * x) + coefficient }
         end
 
         def upper_bracket(probability, near)

@@ -35,14 +35,22 @@ module UprightBench
           days = @due_days.fetch(@plan.sheet_of(row).id)
           last_day = @plan.last_day(row)
           sent = Array.new(days.size, 0)
-          day = last_day + days.compact.min - LEAD_DAYS
-          until day >= @plan.today - 1 || over?(days, sent)
-            last = day + LEAD_DAYS + WINDOW_DAYS - last_day
-            lines = lines_until(last, days, sent)
-            lines.each { |place| sent[place] += 1 }
-            yield Card.new(row, day, lines.to_h { |place| [place, sent[place]] }) if lines.any?
-            day += GAP_DAYS
+          rounds(last_day, days).each do |day|
+            break if over?(days, sent)
+
+            lines = lines_until(day + LEAD_DAYS + WINDOW_DAYS - last_day, days, sent)
+            yield card(row, day, lines, sent) if lines.any?
           end
+        end
+
+        # The days on which cards are written.
+        def rounds(last_day, days)
+          (last_day + days.compact.min - LEAD_DAYS).step(@plan.today - 2, GAP_DAYS)
+        end
+
+        def card(row, day, lines, sent)
+          lines.each { |place| sent[place] += 1 }
+          Card.new(row, day, lines.to_h { |place| [place, sent[place]] })
         end
 
         def lines_until(last, days, sent)

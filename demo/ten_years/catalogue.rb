@@ -36,12 +36,15 @@ module UprightBench
         # The customers' machines become machines of all these models: of one with the same places.
         def spread
           alike = @models / @contents.size
-          own = Models::Sheet.where(id: Models::SheetVersion.order(:id).limit(@contents.size).select(:sheet_id))
-            .order(:current_version_id).select_map(:id)
-          own.each_with_index do |sheet_id, at|
+          own_sheets.each_with_index do |sheet_id, at|
             Models::Machine.where(sheet_id: sheet_id).where(Sequel.lit("id % 2 = 0"))
               .update(sheet_id: (Sequel.lit("(id / 2) % ?", alike) * @contents.size) + @first[:sheets] + at)
           end
+        end
+
+        def own_sheets
+          versions = Models::SheetVersion.order(:id).limit(@contents.size).select(:sheet_id)
+          Models::Sheet.where(id: versions).order(:current_version_id).select_map(:id)
         end
 
         private

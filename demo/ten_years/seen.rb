@@ -28,11 +28,13 @@ module UprightBench
         def line(place)
           seen = Sight.new(place, @random).seen
           verdict = Core::Findings::Read.new(position: place, observed: seen, background: @background).call
-          sentence = English::Sentences.of(verdict.reason, unit: @unit)
-          figures = verdict.reason.to_stored.except("key")
-          Line.new([place.key, JSON.generate(seen), verdict.kind, sentence, verdict.clause, JSON.generate(figures),
-                    verdict.confidence].join("\t"),
+          Line.new([place.key, JSON.generate(seen), verdict.kind, *told(verdict.reason), verdict.confidence].join("\t"),
             JSON.generate(position: place.key, observed: seen, verdict: verdict.kind))
+        end
+
+        # @return [Array(String, Symbol, String)] its sentence, key and figures
+        def told(reason)
+          [English::Sentences.of(reason, unit: @unit), reason.key, JSON.generate(reason.to_stored.except("key"))]
         end
       end
     end

@@ -110,15 +110,18 @@ module UprightBench
 
         # What was taken in and what was found; the other steps of a job are left out.
         def events
-          table(:events, "at person_id actor verb subject subject_id job_id data", lines(@plan.jobs) do |job|
-            id = @plan.id(:jobs, job)
-            first = @plan.id(:findings, job * FINDINGS_A_JOB)
-            by = @plan.staff[job % @plan.staff.size].join("\t")
-            found = seen_in(job).each_with_index.map do |seen, index|
-              "#{@plan.day_of(job)} 09:30Z\t#{by}\tfound\tfindings\t#{first + index}\t#{id}\t#{seen.event}\n"
-            end
-            "#{@plan.day_of(job)} 09:00Z\t#{by}\ttook in\tjobs\t#{id}\t#{id}\t{}\n#{found.join}"
-          end)
+          table(:events, "at person_id actor verb subject subject_id job_id data",
+            lines(@plan.jobs) { |job| events_of(job, @plan.staff[job % @plan.staff.size].join("\t")) })
+        end
+
+        def events_of(job, by)
+          id = @plan.id(:jobs, job)
+          day = @plan.day_of(job)
+          first = @plan.id(:findings, job * FINDINGS_A_JOB)
+          found = seen_in(job).each_with_index.map do |seen, index|
+            "#{day} 09:30Z\t#{by}\tfound\tfindings\t#{first + index}\t#{id}\t#{seen.event}\n"
+          end
+          "#{day} 09:00Z\t#{by}\ttook in\tjobs\t#{id}\t#{id}\t{}\n#{found.join}"
         end
 
         def fittings

@@ -40,15 +40,13 @@ module UprightBench
         end
 
         def scale
-          Svg.tag(:line, x1: SCALE[:left], y1: SCALE[:y], x2: SCALE[:left] + SCALE[:width], y2: SCALE[:y],
-            class: "gauge-line") +
-            limit_line(at(limit), SCALE[:y] - 8, at(limit), SCALE[:y] + 8) +
-            (if now
-               Svg.tag(:rect, x: SCALE[:left], y: SCALE[:y] - 5, width: at(now) - SCALE[:left], height: 10,
-                 class: "dust")
-             else
-               ""
-             end) + foot(now ? length(now) : "?")
+          left, y = SCALE.values_at(:left, :y)
+          Svg.tag(:line, x1: left, y1: y, x2: left + SCALE[:width], y2: y, class: "gauge-line") +
+            limit_line(at(limit), y - 8, at(limit), y + 8) + measured(left, y) + foot(now ? length(now) : "?")
+        end
+
+        def measured(left, y)
+          now ? Svg.tag(:rect, x: left, y: y - 5, width: at(now) - left, height: 10, class: "dust") : ""
         end
 
         # Where a length stands on the scale, which begins at the length when new.

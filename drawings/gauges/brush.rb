@@ -18,9 +18,12 @@ module UprightBench
         end
 
         def content
-          bristles(fresh, "bristle-new") + (standout ? bristles([standout, -PX_A_MM].max, "bristle") : "") +
-            FEET.map { |x| Svg.tag(:rect, x: x, y: 10, width: 14, height: BAR - 10, rx: 4, class: "guide-bar") }.join +
+          bristles(fresh, "bristle-new") + (standout ? bristles([standout, -PX_A_MM].max, "bristle") : "") + feet +
             limit_line(0, BAR, 150, BAR) + foot(standout ? length(standout) : "?", x: 75) + dial_face
+        end
+
+        def feet
+          FEET.map { |x| Svg.tag(:rect, x: x, y: 10, width: 14, height: BAR - 10, rx: 4, class: "guide-bar") }.join
         end
 
         private
@@ -70,10 +73,15 @@ module UprightBench
         end
 
         def at(setting, radius)
+          left, top = DIAL.values_at(:x, :y)
+          point = Complex(left, top + (radius > DIAL[:r] ? 10 : 5)) + Complex.polar(radius, turn(setting))
+          { x: point.real.round(1), y: point.imaginary.round(1) }
+        end
+
+        # @return [Float] where a setting stands on the dial, radians from the right, clockwise
+        def turn(setting)
           share = settings == 1 ? 0.5 : (setting - 1) / (settings - 1.0)
-          turn = ((share * SWEEP) + 150) * Math::PI / 180
-          { x: (DIAL[:x] + (radius * Math.cos(turn))).round(1),
-            y: (DIAL[:y] + 5 + (radius * Math.sin(turn)) + (radius > DIAL[:r] ? 5 : 0)).round(1) }
+          ((share * SWEEP) + 150) * Math::PI / 180
         end
       end
     end

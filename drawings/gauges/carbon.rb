@@ -14,10 +14,15 @@ module UprightBench
 
         def content
           Svg.tag(:circle, cx: 186, cy: 40, r: 26, class: "gauge-line") + block(fresh, "gauge-ghost") +
-            (left ? block(left, "dust") : "") +
-            (least ? limit_line(RIGHT - px(least), 18, RIGHT - px(least), 62) : "") +
-            (@observed[:sparks] ? path("M160 20l12 8-10 6 14 10", "gauge-crack") : "") +
-            foot(left ? length(left) : "?")
+            (left ? block(left, "dust") : "") + least_line + sparks + foot(left ? length(left) : "?")
+        end
+
+        def least_line
+          least ? limit_line(RIGHT - px(least), 18, RIGHT - px(least), 62) : ""
+        end
+
+        def sparks
+          @observed[:sparks] ? path("M160 20l12 8-10 6 14 10", "gauge-crack") : ""
         end
 
         private

@@ -19,12 +19,18 @@ module UprightBench
         end
 
         def content
-          Svg.tag(:rect, x: 70, y: level(fill), width: 80, height: FLOOR - level(fill), class: "dust") +
-            path(SIDES.fetch(@position.kind), "wall") +
-            flaws +
-            limit_line(58, level(limit), 162, level(limit)) +
-            Svg.text("#{limit} %", x: 168, y: level(limit) + 5, class: "gauge-text") +
-            foot(@observed[:fill_percent] ? "#{format('%g', fill)} %" : "?")
+          line = level(limit)
+          dust + path(SIDES.fetch(@position.kind), "wall") + flaws + limit_line(58, line, 162, line) +
+            Svg.text("#{limit} %", x: 168, y: line + 5, class: "gauge-text") + foot(fill_words)
+        end
+
+        def fill_words
+          @observed[:fill_percent] ? "#{format('%g', fill)} %" : "?"
+        end
+
+        def dust
+          top = level(fill)
+          Svg.tag(:rect, x: 70, y: top, width: 80, height: FLOOR - top, class: "dust")
         end
 
         private

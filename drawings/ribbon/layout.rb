@@ -77,32 +77,41 @@ module UprightBench
 
         # The floor end flares, the exhaust end points on; between rows the ribbon runs off and comes back.
         def band(top, first, last)
-          y = top + BAND_Y
-          half = BAND / 2
+          above, below = [-1, 1].map { |side| top + BAND_Y + (side * (BAND / 2)) }
+          start, back = first ? flared_start(above, below) : ["M0 #{below}", "L0 #{above}z"]
+          Svg.tag(:path, d: start + (last ? pointed_end(above, below) : "L#{@form[:width]} #{below}V#{above}") + back,
+            class: "band")
+        end
+
+        # Where the air goes in.
+        def flared_start(above, below)
+          ["M2 #{below + 9}L#{EDGE + 12} #{below}", "L#{EDGE + 12} #{above}L2 #{above - 9}z"]
+        end
+
+        # Where it comes out.
+        def pointed_end(above, below)
           right = @form[:width] - EDGE
-          start = first ? "M2 #{y + half + 9}L#{EDGE + 12} #{y + half}" : "M0 #{y + half}"
-          back = first ? "L#{EDGE + 12} #{y - half}L2 #{y - half - 9}z" : "L0 #{y - half}z"
-          finish = if last
-                     "L#{right} #{y + half}L#{@form[:width] - 2} #{y}L#{right} #{y - half}"
-                   else
-                     "L#{@form[:width]} #{y + half}V#{y - half}"
-                   end
-          Svg.tag(:path, d: start + finish + back, class: "band")
+          "L#{right} #{below}L#{@form[:width] - 2} #{(above + below) / 2}L#{right} #{above}"
         end
 
         def draw_station(station, left, step, top)
           width = step * slots(station)
-          box = lambda { |css|
-            Svg.tag(:rect, x: left + 2, y: top + 2, width: width - 4, height: @form[:row] - 6, rx: 6,
-              data_station: station.key, class: css)
-          }
           name = Svg.text(station.name, x: left + (width / 2), y: top + 20, class: "station-name",
             text_anchor: "middle")
-          places = @sheet.at(station.key).each_with_index.map do |position, index|
-            draw_place(position, left + (step * (index + 0.5)), top, step)
+          boxes = ["station", "station station-in-hand"].map do |css|
+            station_box(station, left + 2, top + 2, width - 4, css)
           end
-          StationDrawing.new(station.key, box.call("station"), box.call("station station-in-hand"),
-            name + joint(left, top), places)
+          StationDrawing.new(station.key, *boxes, name + joint(left, top), draw_places(station, left, step, top))
+        end
+
+        def draw_places(station, left, step, top)
+          @sheet.at(station.key).each_with_index
+            .map { |position, index| draw_place(position, left + (step * (index + 0.5)), top, step) }
+        end
+
+        def station_box(station, left, top, width, css)
+          Svg.tag(:rect, x: left, y: top, width: width, height: @form[:row] - 6, rx: 6, data_station: station.key,
+            class: css)
         end
 
         def joint(left, top)

@@ -39,12 +39,12 @@ module UprightBench
         end
 
         def changes(node)
-          case node.type.to_s
-          when "send" then operator(node)
-          when "int" then [site(node.location.expression, (node.children.first + 1).to_s)]
-          when "true", "false" then [site(node.location.expression, (node.type.to_s == "false").to_s)]
-          when "and", "or" then [connective(node.location.operator)]
-          when "if" then [condition(node)]
+          case node.type
+          when :send then operator(node)
+          when :int then [site(node.location.expression, (node.children.first + 1).to_s)]
+          when :true, :false then [site(node.location.expression, (node.type == :false).to_s)] # rubocop:disable Lint/BooleanSymbol
+          when :and, :or then [connective(node.location.operator)]
+          when :if then [condition(node)]
           else []
           end
         end

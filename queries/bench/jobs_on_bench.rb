@@ -57,11 +57,12 @@ module UprightBench
 
       def jobs
         @jobs ||= Models::Job.in_shop.join(:customers, id: :customer_id).join(:machines, id: Sequel[:jobs][:machine_id])
-          .join(:sheets, id: Sequel[:machines][:sheet_id]).order(Sequel[:jobs][:id]).naked
-          .select(Sequel[:jobs][:id], :number, Sequel[:jobs][:state], :complaint, :promise_at,
-            :sheet_version_id,
-            Sequel[:customers][:name].as(:customer),
-            Sequel.join(%i[maker model_name], " ").as(:title), *signs).all
+          .join(:sheets, id: Sequel[:machines][:sheet_id]).order(Sequel[:jobs][:id]).naked.select(*columns, *signs).all
+      end
+
+      def columns
+        [Sequel[:jobs][:id], :number, Sequel[:jobs][:state], :complaint, :promise_at, :sheet_version_id,
+         Sequel[:customers][:name].as(:customer), Sequel.join(%i[maker model_name], " ").as(:title)]
       end
 
       def signs

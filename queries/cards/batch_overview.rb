@@ -58,11 +58,14 @@ module UprightBench
       # @param after [Integer] a message's id: only what comes after it
       # @return [Array<Message>] at most PAGE
       def messages(after: 0)
-        columns = %i[id state channel].map { |name| Sequel[:messages][name] }
         @batch.messages_dataset.where(Sequel[:messages][:id] > after).join(:cards, id: :card_id)
           .join(:customers, id: Sequel[:cards][:customer_id]).naked.order(Sequel[:messages][:id]).limit(PAGE)
-          .select(*columns, :last_error, :leaves_on, :card_id, Sequel[:customers][:name].as(:customer))
-          .map { |row| Message.new(**row) }
+          .select(*message_columns).map { |row| Message.new(**row) }
+      end
+
+      def message_columns
+        %i[id state channel].map { |name| Sequel[:messages][name] } +
+          [:last_error, :leaves_on, :card_id, Sequel[:customers][:name].as(:customer)]
       end
     end
   end

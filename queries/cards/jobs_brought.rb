@@ -14,13 +14,16 @@ module UprightBench
       # @param card [Models::Card, nil] only what this one brought
       # @param before [Integer, nil] a job's id: only older ones
       # @return [Array<Row>] at most PAGE
-      def call(card: nil, before: nil)
+      def call(card: nil, before: nil) # rubocop:disable Metrics/AbcSize -- one query
         jobs = Models::Job.cross_join(newest_card.lateral.as(:card)).join(:customers, id: Sequel[:jobs][:customer_id])
         jobs = jobs.where(card_id: card.id, Sequel[:jobs][:customer_id] => card.customer_id) if card
         jobs = jobs.where(Sequel[:jobs][:id] < before) if before
+        rows(jobs.order(Sequel.desc(Sequel[:jobs][:id])).limit(PAGE))
+      end
+
+      def rows(jobs)
         columns = %i[id number taken_in_at].map { |name| Sequel[:jobs][name] }
-        jobs.order(Sequel.desc(Sequel[:jobs][:id])).limit(PAGE).naked
-          .select(*columns, Sequel[:customers][:name].as(:customer), :card_id, :channel, :attempt, :leaves_on)
+        jobs.naked.select(*columns, Sequel[:customers][:name].as(:customer), :card_id, :channel, :attempt, :leaves_on)
           .map { |row| Row.new(**row) }
       end
 
@@ -30,7 +33,7 @@ module UprightBench
           .order(Sequel.desc(:leaves_on), Sequel.desc(:id)).limit(1)
           .select(Sequel[:id].as(:card_id), :channel, :attempt, :leaves_on)
       end
-      private_class_method :newest_card
+      private_class_method :newest_card, :rows
     end
   end
 end

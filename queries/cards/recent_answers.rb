@@ -12,10 +12,15 @@ module UprightBench
       def self.call(before: nil)
         answers = Models::Answer.join(:cards, id: :card_id).join(:customers, id: Sequel[:cards][:customer_id])
         answers = answers.where(Sequel[:answers][:id] < before) if before
-        columns = %i[id kind note answered_at card_id].map { |name| Sequel[:answers][name] }
-        answers.order(Sequel.desc(Sequel[:answers][:id])).limit(PAGE).naked
-          .select(*columns, Sequel[:customers][:name].as(:customer)).map { |row| Row.new(**row) }
+        answers.order(Sequel.desc(Sequel[:answers][:id])).limit(PAGE).naked.select(*columns)
+          .map { |row| Row.new(**row) }
       end
+
+      def self.columns
+        [*%i[id kind note answered_at card_id].map { |name| Sequel[:answers][name] },
+         Sequel[:customers][:name].as(:customer)]
+      end
+      private_class_method :columns
     end
   end
 end

@@ -31,12 +31,18 @@ module UprightBench
       private
 
       def place(place)
-        Place.new(name: place.name, fitted: fittings.fetch(place.key, [])
-          .map { |fitting| [fitting.fitted_on, fitting.removed_on] },
-          done: done.fetch(place.key, []).map { |item| [Config::Zone.date(item.done_at), "#{item.action} done"] },
-          found: found.fetch(place.key, []).map do |finding|
-            [Config::Zone.date(finding.found_at), "found: #{finding.reason}"]
-          end, due: due(place.key))
+        key = place.key
+        Place.new(name: place.name, fitted: fittings.fetch(key, []).map { |fitting| in_place(fitting) },
+          done: done.fetch(key, []).map { |item| [Config::Zone.date(item.done_at), "#{item.action} done"] },
+          found: found.fetch(key, []).map { |finding| seen(finding) }, due: due(key))
+      end
+
+      def in_place(fitting)
+        [fitting.fitted_on, fitting.removed_on]
+      end
+
+      def seen(finding)
+        [Config::Zone.date(finding.found_at), "found: #{finding.reason}"]
       end
 
       def fittings

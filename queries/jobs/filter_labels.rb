@@ -12,10 +12,13 @@ module UprightBench
       def call
         dues = Models::Due.running.where(machine_id: @job.machine_id, action: "replace").select_hash(:position, :due_on)
         Models::Fitting.where(job_id: @job.id).order(:id).map do |fitting|
-          { part: @job.sheet.position(fitting.position).name,
-            machine: [@job.machine.sheet.title, @job.machine.serial_number].compact.join(", "),
-            fitted_on: fitting.fitted_on, due_on: dues[fitting.position], code: "M#{@job.machine_id}" }
+          { part: @job.sheet.position(fitting.position).name, machine: machine_words, fitted_on: fitting.fitted_on,
+            due_on: dues[fitting.position], code: "M#{@job.machine_id}" }
         end
+      end
+
+      def machine_words
+        [@job.machine.sheet.title, @job.machine.serial_number].compact.join(", ")
       end
     end
   end

@@ -16,10 +16,12 @@ module UprightBench
         def read(typed)
           rows = Typed.rows(typed).reject { |row| row["limit"].to_s.strip.empty? }
           rows.group_by { |row| [Typed.words(row["key"]) || row["action"].to_s, row["action"].to_s] }
-            .map do |(key, action), same|
-            task = { "key" => key, "action" => action, "clocks" => same.map { |row| clock(row) } }
-            same.any? { |row| row["card"] == "1" } ? task : task.merge("card" => false)
-          end
+            .map { |(key, action), same| task(key, action, same) }
+        end
+
+        def task(key, action, rows)
+          task = { "key" => key, "action" => action, "clocks" => rows.map { |row| clock(row) } }
+          rows.any? { |row| row["card"] == "1" } ? task : task.merge("card" => false)
         end
 
         # @param tasks [Array<Hash>, nil] of a sheet

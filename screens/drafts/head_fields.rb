@@ -14,12 +14,15 @@ module UprightBench
 
         # @return [Hash{String=>Object}] as Core::Sheets::Edit#head takes it
         def read(params)
-          WORDS.to_h { |key| [key, Typed.words(params[key]) || ""] }
-            .merge("warranty_months" => Typed.number(params["warranty_months"]) || 0,
-              "warranty_hours" => Typed.number(params["warranty_hours"]),
-              "rough" => Typed.flag(params["rough"]), "accessories" => some(params["accessories"]
-                      .to_s.split(",").map(&:strip).reject(&:empty?)),
-              "rated" => some(rated(params["rated"])), "kits" => some(kits(params["kits"])))
+          { **WORDS.to_h { |key| [key, Typed.words(params[key]) || ""] },
+            "warranty_months" => Typed.number(params["warranty_months"]) || 0,
+            "warranty_hours" => Typed.number(params["warranty_hours"]), "rough" => Typed.flag(params["rough"]),
+            "accessories" => some(list(params["accessories"])), "rated" => some(rated(params["rated"])),
+            "kits" => some(kits(params["kits"])) }
+        end
+
+        def list(typed)
+          typed.to_s.split(",").map(&:strip).reject(&:empty?)
         end
 
         def rated(typed)

@@ -42,11 +42,13 @@ module UprightBench
           held = Typed.rows(typed).reject do |row|
             row.values_at("count", "driver").all? { |text| text.to_s.strip.empty? }
           end
-          held.map do |row|
-            { "count" => Typed.number(row["count"]) || 1, "driver" => Typed.words(row["driver"]) || "",
-              "length_mm" => Typed.number(row["length_mm"]),
-              "turns" => Typed.number(row["turns"]), "note" => Typed.words(row["note"]) }.compact
-          end
+          held.map { |row| fastener(row) }
+        end
+
+        def fastener(row)
+          { "count" => Typed.number(row["count"]) || 1, "driver" => Typed.words(row["driver"]) || "",
+            "length_mm" => Typed.number(row["length_mm"]), "turns" => Typed.number(row["turns"]),
+            "note" => Typed.words(row["note"]) }.compact
         end
 
         # @param given [Object] what the sheet says, which need not be a usual one

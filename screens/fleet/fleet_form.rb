@@ -47,15 +47,20 @@ module UprightBench
         def listed
           return [] if values[:list].nil? || errors.key?(:list)
 
-          machines = Formats::MachineList.new(values[:list]).call
-          known = Queries::FleetMachines.known(machines.map { |machine| machine[:serial_number] })
-          sheets = Queries::FleetMachines.sheets_by_title
-          machines.filter_map do |machine|
-            row(machine, sheets["#{machine[:maker]} #{machine[:model]}".downcase], known)
-          end
+          rows_of(Formats::MachineList.new(values[:list]).call)
         rescue Formats::Malformed => e
           add(list: e.problems)
           []
+        end
+
+        def rows_of(machines)
+          known = Queries::FleetMachines.known(machines.map { |machine| machine[:serial_number] })
+          sheets = Queries::FleetMachines.sheets_by_title
+          machines.filter_map { |machine| row(machine, sheets[title_of(machine)], known) }
+        end
+
+        def title_of(machine)
+          "#{machine[:maker]} #{machine[:model]}".downcase
         end
 
         def row(listed, sheet, known)

@@ -29,13 +29,16 @@ module UprightBench
         # @return [String] PDF
         def trays
           items = @page.items.reject { |item| item.state == "left" }
-          parts = items.map { |item| tray(item) } + items.flat_map { |item| item.goes_back.to_a }
-            .map { |name| goes_back(name) }
-          accessories = Core::Intake::Accessories.words(@page.accessories.to_h do |accessory|
-            [accessory.name, accessory.pieces_in]
-          end)
           Papers::TrayLabel.new(number: @job.number, machine: "#{@page.sheet.title}, #{@page.customer.name}",
-            came_with: accessories, parts: parts).render
+            came_with: came_with, parts: items.map { |item| tray(item) } + all_that_goes_back(items)).render
+        end
+
+        def all_that_goes_back(items)
+          items.flat_map { |item| item.goes_back.to_a }.map { |name| goes_back(name) }
+        end
+
+        def came_with
+          Core::Intake::Accessories.words(@page.accessories.to_h { |accessory| [accessory.name, accessory.pieces_in] })
         end
 
         # @return [String] PDF
@@ -52,11 +55,15 @@ module UprightBench
         # As it was agreed, or as it was sent, or as it stands while neither is.
         # @return [String] PDF
         def estimate
-          Papers::Estimate.new(shop: [@shop.name, @shop.street, @shop.town, @shop.phone].compact, number: @job.number,
-            date: @words.day(dated),
-            customer: [@page.customer.name, @page.customer.street, @page.customer.town].compact,
-            about: about,
-            estimate: shown, taxes: taxes, money: @words.method(:money), notes: notes).render
+          customer = @page.customer
+          Papers::Estimate.new(shop: address(@shop, @shop.phone), number: @job.number, date: @words.day(dated),
+            customer: address(customer), about: about, estimate: shown, taxes: taxes, money: @words.method(:money),
+            notes: notes).render
+        end
+
+        # @param whose [Models::Shop, Models::Customer]
+        def address(whose, *more)
+          [whose.name, whose.street, whose.town, *more].compact
         end
 
         private
@@ -123,12 +130,21 @@ module UprightBench
         def notes
           return [ready, holds].compact unless agreed
 
-          if agreed.call_above_cents
-            call = "We call before it comes to more than #{@words.money(agreed.call_above_cents)}."
-          end
-          warranty = "#{agreed.warranty_name} agreed that the maker's warranty may end." if agreed.warranty_name
-          who = "Agreed by #{agreed.agreed_name} #{SettleForm::AGREED.fetch(agreed.agreed_how)}, #{@words.day(dated)}."
-          [ready, who, call, warranty].compact
+          [ready, agreed_by, call_above, warranty].compact
+        end
+
+        def agreed_by
+          "Agreed by #{agreed.agreed_name} #{SettleForm::AGREED.fetch(agreed.agreed_how)}, #{@words.day(dated)}."
+        end
+
+        def call_above
+          return unless agreed.call_above_cents
+
+          "We call before it comes to more than #{@words.money(agreed.call_above_cents)}."
+        end
+
+        def warranty
+          "#{agreed.warranty_name} agreed that the maker's warranty may end." if agreed.warranty_name
         end
 
         def holds

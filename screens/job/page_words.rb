@@ -58,12 +58,13 @@ module UprightBench
         def refit_words(page)
           done = page.items.select { |item| item.state == "done" }.map(&:position)
           order = page.sheet.refit_order.select { |place| done.include?(place.key) }
-          return if order.empty?
+          order.map { |place| held_words(place) }.join("; ") if order.any?
+        end
 
-          order.map do |place|
-            [place.name.downcase, *place.fasteners.map(&:words).first(9).join(", ")
-              .then { |held| held.empty? ? [] : [held] }].join(" with ")
-          end.join("; ")
+        # @return [String] as in "exhaust filter with 2 × T8, 8 mm"
+        def held_words(place)
+          held = place.fasteners.map(&:words).first(9).join(", ")
+          [place.name.downcase, *(held unless held.empty?)].join(" with ")
         end
 
         def dry_words(stay)

@@ -126,10 +126,13 @@ module UprightBench
 
         # What was ticked, and what was written beside it: name => pieces.
         def accessories
-          ticked = (values[:accessories] || []).map(&:strip).reject(&:empty?).uniq.to_h { |name| [name, 1] }
-          written = values[:came_with].to_s.split(",").filter_map { |item| COUNTED.match(item.strip) }
-            .to_h { |found| [found[:name].strip, (found[:pieces] || 1).to_i] }
-          ticked.merge(written)
+          ticked = (values[:accessories] || []).map(&:strip).reject(&:empty?)
+          ticked.to_h { |name| [name, 1] }.merge(written_accessories)
+        end
+
+        def written_accessories
+          values[:came_with].to_s.split(",").filter_map { |item| COUNTED.match(item.strip) }
+            .to_h { |item| [item[:name].strip, (item[:pieces] || 1).to_i] }
         end
 
         # A box that is not ticked is not sent at all.

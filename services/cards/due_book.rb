@@ -85,11 +85,16 @@ module UprightBench
         soonest = by_customer.fetch(bundle.customer_id).first
         return [soonest, bundle.obstacle] if in_time?(bundle) && bundle.obstacle
 
-        last = @until_on + @policy.lead_days(bundle.channel || :email)
-        held = bundle.held_back.select { |task, _| task.due_on <= last }
+        held = held_back(bundle)
         return if held.empty? || in_time?(bundle)
 
         [by_id.fetch(held.keys.first.id), held.values.uniq.join("; ")]
+      end
+
+      # @return [Hash] what would leave by now: task => why it is held back
+      def held_back(bundle)
+        last = @until_on + @policy.lead_days(bundle.channel || :email)
+        bundle.held_back.select { |task, _| task.due_on <= last }
       end
 
       # @return [Boolean] whether a card of it would leave by then
@@ -112,7 +117,7 @@ module UprightBench
         { Sequel[:machines][:customer_id] => @customer_ids }
       end
 
-      def dataset
+      def dataset # rubocop:disable Metrics/AbcSize -- one query
         found = Models::Due.running.where(may_card: true).where(Sequel[:dues][:due_on] <= @last_due_on)
           .join(:machines, id: :machine_id).join(:customers, id: Sequel[:machines][:customer_id])
           .join(:sheets, id: Sequel[:machines][:sheet_id])
@@ -122,11 +127,13 @@ module UprightBench
       end
 
       def columns
-        DUE.map { |name| Sequel[:dues][name] } + Models::Customer::REACHED_BY.map { |name| Sequel[:customers][name] } +
-          [Sequel[:customers][:name].as(:customer_name), Sequel[:machines][:customer_id],
-           Sequel[:machines][:serial_number],
-           Sequel[:machines][:state].as(:machine_state), Sequel.join(%i[maker model_name], " ").as(:machine_title),
-           on_bench.as(:on_bench)]
+        [*DUE.map { |name| Sequel[:dues][name] }, *Models::Customer::REACHED_BY.map { |name| Sequel[:customers][name] },
+         Sequel[:customers][:name].as(:customer_name), *machine_columns, on_bench.as(:on_bench)]
+      end
+
+      def machine_columns
+        [*%i[customer_id serial_number].map { |name| Sequel[:machines][name] },
+         Sequel[:machines][:state].as(:machine_state), Sequel.join(%i[maker model_name], " ").as(:machine_title)]
       end
 
       def on_bench

@@ -47,10 +47,15 @@ module UprightBench
       # @return [Array<Integer>] customers
       def choose
         whole = book(@batch.chosen&.to_a)
-        without, leaving = whole.leaving.map(&:customer_id).partition { |id| @batch.without.to_a.include?(id) }
-        left_out = whole.left_out.values.map { |why| undated(why) } + (["unticked"] * without.size)
-        @batch.update(expected: @batch.cards_dataset.count + leaving.size, left_out: Sequel.pg_jsonb(left_out.tally))
+        unticked, leaving = whole.leaving.map(&:customer_id).partition { |id| @batch.without.to_a.include?(id) }
+        @batch.update(expected: @batch.cards_dataset.count + leaving.size,
+          left_out: Sequel.pg_jsonb(left_out(whole, unticked.size)))
         leaving
+      end
+
+      # @return [Hash{String=>Integer}] why => how many
+      def left_out(whole, unticked)
+        (whole.left_out.values.map { |why| undated(why) } + (["unticked"] * unticked)).tally
       end
 
       # Who waits for another day is counted together.

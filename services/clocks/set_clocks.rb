@@ -37,12 +37,10 @@ module UprightBench
       end
 
       def call(done, why)
-        begun, going_on = tasks.partition do |place, task|
-          open_at(place, task).nil? || done.fetch(place.key, []).include?(task.action)
-        end
+        begun, going_on = tasks.partition { |place, task| open_at(place, task).nil? || done?(done, place, task) }
         self.class.close(begun.filter_map { |place, task| open_at(place, task) }, "done", @on)
         Models::Due.dataset.multi_insert(begun.map { |place, task| first_or_next(place, task, done) })
-        WriteDates.write(going_on.map { |place, task| move(open_at(place, task), task) }, why: why, on: @on)
+        WriteDates.write(moves(going_on), why: why, on: @on)
       end
 
       # @return [Array(Array<Hash>, Array)] what the sheet no longer names; and what runs on, each with its new answer
@@ -69,9 +67,18 @@ module UprightBench
         @machine.to_core.positions.flat_map { |place| place.tasks.map { |task| [place, task] } }
       end
 
+      # @param done [Hash{String=>Array<Symbol>}] position => actions done
+      def done?(done, place, task)
+        done.fetch(place.key, []).include?(task.action)
+      end
+
       # @return [Hash, nil] the due that runs
       def open_at(place, task)
         (@open_by_key ||= @open.to_h { |due| [due.values_at(:position, :task), due] })[[place.key, task.key]]
+      end
+
+      def moves(tasks)
+        tasks.map { |place, task| move(open_at(place, task), task) }
       end
 
       def move(due, task)
@@ -79,7 +86,7 @@ module UprightBench
       end
 
       def first_or_next(place, task, done)
-        start = done.fetch(place.key, []).include?(task.action) ? @on : start_of(place, task)
+        start = done?(done, place, task) ? @on : start_of(place, task)
         row(place, task, cycles.fetch([place.key, task.key], 0) + 1, start)
       end
 

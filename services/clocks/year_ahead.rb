@@ -10,16 +10,24 @@ module UprightBench
 
       # @return [Array<Row>] soonest first
       def self.call(customer, today:)
-        dues = Models::Due.running.where { due_on < (today >> 12) }
-          .where(machine_id: Models::Machine.where(customer_id: customer.id, state: %w[in_use stored]).select(:id))
-          .eager(machine: :sheet).order(:due_on, :machine_id, :id).all
-        dues.group_by { |due| [due.due_on, due.machine_id] }.map do |(date, _), together|
-          machine = together.first.machine
-          Row.new(id: together.first.id, date: date, machine: [machine.sheet.title, machine.serial_number]
-            .compact.join(" "),
-            what: together.map { |due| "#{due.action} #{due.position_name.downcase}" }, overdue: date < today)
-        end
+        dues_of(customer, today).group_by { |due| [due.due_on, due.machine_id] }
+          .map { |(date, _), together| row(date, together, overdue: date < today) }
       end
+
+      def self.row(date, dues, overdue:)
+        machine = dues.first.machine
+        Row.new(id: dues.first.id, date: date, machine: [machine.sheet.title, machine.serial_number].compact.join(" "),
+          what: dues.map { |due| "#{due.action} #{due.position_name.downcase}" }, overdue: overdue)
+      end
+      private_class_method :row
+
+      # @return [Array<Models::Due>] the soonest first
+      def self.dues_of(customer, today)
+        machines = Models::Machine.where(customer_id: customer.id, state: %w[in_use stored]).select(:id)
+        Models::Due.running.where { due_on < (today >> 12) }.where(machine_id: machines)
+          .eager(machine: :sheet).order(:due_on, :machine_id, :id).all
+      end
+      private_class_method :dues_of
     end
   end
 end

@@ -12,14 +12,17 @@ module UprightBench
       # @param years [Integer]
       # @param after [Integer] id of the last one seen
       # @return [Array<Models::Customer>]
-      def self.long_away(today:, years:, after: 0)
+      def self.long_away(today:, years:, after: 0) # rubocop:disable Metrics/AbcSize -- one query
         since = Config::Zone.at(today << (12 * years), 0)
-        seen = Models::Job.where(customer_id: Sequel[:customers][:id])
-          .where { (taken_in_at > since) | (handed_over_at > since) }
         Models::Customer.where(forgotten_on: nil).where(Sequel[:created_at] < since).where(Sequel[:id] > after)
-          .exclude(seen.select(1).exists)
+          .exclude(seen_since(since).select(1).exists)
           .exclude(in_shop(Sequel[:customers][:id]).select(1).exists).order(:id).limit(LIST).all
       end
+
+      def self.seen_since(time)
+        Models::Job.where(customer_id: Sequel[:customers][:id]).where { (taken_in_at > time) | (handed_over_at > time) }
+      end
+      private_class_method :seen_since
 
       def self.in_shop(customer_id)
         Models::Job.in_shop.where(customer_id: customer_id)

@@ -51,15 +51,18 @@ module UprightBench
       def call
         self.class.refuse_open_choice(@job, @items)
         refuse_ended_warranty
-        policies = Policies.now
         before = Quotes.agreed(@job)
         Earned.keep(@job, @items, at: @at)
-        quote = Quotes.of(@job, @items, held: Quotes.held(@job, today: Config::Zone.date(@at), agreed: before),
-          policies: policies)
-        Models::Estimate.create(job_id: @job.id, version: (before&.version || 0) + 1,
-          lines: Sequel.pg_jsonb(quote.lines.map(&:to_h)),
-          net_cents: quote.net_cents, tax_cents: quote.tax_cents, total_cents: quote.total_cents,
+        Models::Estimate.create(job_id: @job.id, version: (before&.version || 0) + 1, **amounts(before),
           agreed_at: @at, written_by: @by.id, **@agreed)
+      end
+
+      # @param before [Models::Estimate, nil] what was agreed last
+      def amounts(before)
+        held = Quotes.held(@job, today: Config::Zone.date(@at), agreed: before)
+        quote = Quotes.of(@job, @items, held: held, policies: Policies.now)
+        { lines: Sequel.pg_jsonb(quote.lines.map(&:to_h)), net_cents: quote.net_cents, tax_cents: quote.tax_cents,
+          total_cents: quote.total_cents }
       end
 
       private

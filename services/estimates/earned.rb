@@ -12,26 +12,34 @@ module UprightBench
       # @param items [Array<Models::WorkItem>] all of the job
       # @return [Free, nil]
       def self.of(job, items)
-        places = items.select do |item|
-          item.action == "replace" && item.part_id && item.state != "left" && !item.covered
-        end.map(&:position)
-        return if places.empty?
-
-        card = card(job, places)
-        card && Free.new(card[:id], card[:minutes],
-          "the #{job.sheet.position(card[:position]).name.downcase} on the card of " \
-          "#{Core::Units::Day.words(Config::Zone.date(card[:created_at]))} is fitted here")
+        places = items.select { |item| bought?(item) }.map(&:position)
+        card = card(job, places) if places.any?
+        card && Free.new(card[:id], card[:minutes], words(job, card))
       end
+
+      def self.bought?(item)
+        item.action == "replace" && item.part_id && item.state != "left" && !item.covered
+      end
+
+      def self.words(job, card)
+        "the #{job.sheet.position(card[:position]).name.downcase} on the card of " \
+          "#{Core::Units::Day.words(Config::Zone.date(card[:created_at]))} is fitted here"
+      end
+      private_class_method :bought?, :words
 
       # An offer that the owner ended holds for the cards that named it.
-      def self.card(job, places)
+      def self.card(job, places) # rubocop:disable Metrics/AbcSize -- one query
         on = Config::Zone.date(job.taken_in_at)
-        found = sent_to(job).join(:offers, id: :offer_id).where { starts_on <= on }.where { ends_on >= on }
-          .join(:card_lines, card_id: Sequel[:cards][:id], void: false).join(:dues, id: :due_id)
-          .where(Sequel[:dues][:machine_id] => job.machine_id, Sequel[:dues][:position] => places)
-        found.order(Sequel.desc(Sequel[:cards][:id]), :position)
+        cards = sent_to(job).join(:offers, id: :offer_id).where { starts_on <= on }.where { ends_on >= on }
+        naming(cards, job.machine_id, places).order(Sequel.desc(Sequel[:cards][:id]), :position)
           .naked.select(Sequel[:cards][:id], Sequel[:cards][:created_at], :minutes, :position).first
       end
+
+      def self.naming(cards, machine_id, places)
+        cards.join(:card_lines, card_id: Sequel[:cards][:id], void: false).join(:dues, id: :due_id)
+          .where(Sequel[:dues][:machine_id] => machine_id, Sequel[:dues][:position] => places)
+      end
+      private_class_method :naming
 
       # Those that earned for no other job.
       def self.sent_to(job)

@@ -13,10 +13,13 @@ module UprightBench
       # @return [Core::Money::Estimate] of what is to do and what is done
       def of(job, items, held: nil, whole: items, policies: Policies.now)
         prices = held ? held.to_lines.to_h { |line| [line.key, line.net_cents] } : {}
+        Core::Money::Quote.new(work: works(job.sheet, items, prices), policy: policies.money,
+          off_percent: job.discount_percent || 0, off_words: job.discount_reason, **free(Earned.of(job, whole))).call
+      end
+
+      def works(sheet, items, prices)
         counted = items.reject { |item| item.state == "left" || item.action == "refer" }
-        work = counted.each_with_index.map { |item, index| work(job.sheet, item, prices, counted.first(index)) }
-        Core::Money::Quote.new(work: work, policy: policies.money, off_percent: job.discount_percent || 0,
-          off_words: job.discount_reason, **free(Earned.of(job, whole))).call
+        counted.each_with_index.map { |item, index| work(sheet, item, prices, counted.first(index)) }
       end
 
       # @return [Hash] the bench time that a card earned
@@ -26,15 +29,18 @@ module UprightBench
 
       def work(sheet, item, prices, before)
         work = Core::Money::Quote::Work.new(position: item.position, place: sheet.position(item.position).name.downcase,
-          action: item.action,
-          minutes: item.minutes, covered: item.covered)
+          action: item.action, minutes: item.minutes, covered: item.covered)
         return work unless item.action == "replace" && item.part
 
-        work.part_id = item.part_id
-        work.part_name = item.part.name
-        work.part_cents = prices.fetch(work.key, item.part.price_cents)
+        fit_part(work, item.part, prices)
         work.own = "from the box that is there already" if Boxes.more(sheet, item, before).zero?
         work
+      end
+
+      def fit_part(work, part, prices)
+        work.part_id = part.id
+        work.part_name = part.name
+        work.part_cents = prices.fetch(work.key, part.price_cents)
       end
 
       # @return [Models::Estimate, nil] the newest that was agreed

@@ -42,7 +42,7 @@ module UprightBench
 
       private
 
-      def hits(matching)
+      def hits(matching) # rubocop:disable Metrics/AbcSize -- one query
         near = matching.map(&:from_self).reduce { |all, ids| all.union(ids, from_self: false) }
         customers = Models::Customer.where(id: near).order(*closest_name).limit(MOST)
         rows = customers.from_self(alias: :c).left_join(:machines, { customer_id: :id }, table_alias: :m)

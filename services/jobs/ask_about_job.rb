@@ -18,14 +18,19 @@ module UprightBench
 
         DB.transaction do
           open = Models::Question.unanswered.where(job_id: Lookup.job(job.number, lock: true).id).all
-          next open.find { |question| question.asked == text } if open.any? { |question| question.asked == text }
-          if open.size >= MOST_OPEN
-            raise Invalid, { question: ["We have #{MOST_OPEN} questions of yours to answer. Call us."] }
-          end
-
-          Models::Question.create(job_id: job.id, asked: text, asked_at: at)
-            .tap { |asked| History.note("asked", asked, by: by, at: at, job: job, data: { note: text }) }
+          open.find { |question| question.asked == text } || asked(job, text, open.size, by, at)
         end
+      end
+
+      # @param open [Integer] questions of theirs that are not answered yet
+      def asked(job, text, open, by, at)
+        if open >= MOST_OPEN
+          raise Invalid, { question: ["We have #{MOST_OPEN} questions of yours to answer. Call us."] }
+        end
+
+        question = Models::Question.create(job_id: job.id, asked: text, asked_at: at)
+        History.note("asked", question, by: by, at: at, job: job, data: { note: text })
+        question
       end
 
       # The first reply stands.

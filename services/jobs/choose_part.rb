@@ -83,13 +83,17 @@ module UprightBench
       end
 
       def fit(id)
-        found = answer.candidates.find { |candidate| candidate.part.id.to_s == id }
-        return action("replace").merge(self.class.chosen(found)) if found
+        candidate = by_id(answer.candidates, id)
+        return action("replace").merge(self.class.chosen(candidate)) if candidate
 
-        near = answer.near_misses.find { |miss| miss.part.id.to_s == id }
-        raise Refused, "#{near.part.name} does not fit: #{English::Sentences.row_of(near.reasons)}." if near
+        near = by_id(answer.near_misses, id)
+        raise NotFound, "There is no such part for #{place.name.downcase}." unless near
 
-        raise NotFound, "There is no such part for #{place.name.downcase}."
+        raise Refused, "#{near.part.name} does not fit: #{English::Sentences.row_of(near.reasons)}."
+      end
+
+      def by_id(answers, id)
+        answers.find { |answer| answer.part.id.to_s == id }
       end
 
       def action(name)

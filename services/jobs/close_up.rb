@@ -79,10 +79,13 @@ module UprightBench
         return unless item.action == "replace"
 
         old&.update(removed_on: [today, old.fitted_on].compact.max)
-        Models::Fitting.create(machine_id: @job.machine_id, position: item.position, **what_goes_in(item),
-          fitted_on: today,
-          job_id: @job.id, created_by: @by.id)
+        put_in(item)
         keep_spare(item, old) if item.rotates
+      end
+
+      def put_in(item)
+        Models::Fitting.create(machine_id: @job.machine_id, position: item.position, **what_goes_in(item),
+          fitted_on: today, job_id: @job.id, created_by: @by.id)
       end
 
       # @return [Hash] part_id and wash_count
@@ -122,13 +125,13 @@ module UprightBench
         indicators.each do |key, percent|
           clock = @job.sheet.position(key).tasks.flat_map(&:clocks).find { |counted| counted.kind == :hours }
           since = Models::Fitting.in_place.where(machine_id: @job.machine_id, position: key).get(:fitted_on)
-          next unless clock && since && since < today
-
-          Models::UseReading.create(machine_id: @job.machine_id, job_id: @job.id, position: key, kind: "strip",
-            read_on: today,
-            hours: clock.limit * percent / 100.0, weeks: (today - since).to_i / 7.0,
-            read_by: @by.id)
+          keep_reading(key, clock.limit * percent / 100.0, since) if clock && since && since < today
         end
+      end
+
+      def keep_reading(position, hours, since)
+        Models::UseReading.create(machine_id: @job.machine_id, job_id: @job.id, position: position, kind: "strip",
+          read_on: today, hours: hours, weeks: (today - since).to_i / 7.0, read_by: @by.id)
       end
     end
   end

@@ -52,12 +52,17 @@ module UprightBench
 
         agreed = Quotes.agreed(@job)
         refuse_ended_warranty(agreed)
-        items = @job.work_items_dataset.eager(:part).order(:sequence).all
-        begun = items.select { |item| item.state == "done" || item.id == @item.id }
-        return if Quotes.agreement(agreed).within?(Quotes.of(@job, begun, held: agreed, whole: items))
+        return if Quotes.agreement(agreed).within?(quote_so_far(agreed))
 
         raise Refused, "#{@job.sheet.position(@item.position).name} goes beyond what the customer agreed to: agree " \
                        "it again first."
+      end
+
+      # What it comes to with this one done.
+      def quote_so_far(agreed)
+        items = @job.work_items_dataset.eager(:part).order(:sequence).all
+        begun = items.select { |item| item.state == "done" || item.id == @item.id }
+        Quotes.of(@job, begun, held: agreed, whole: items)
       end
 
       # However little it costs.

@@ -12,14 +12,22 @@ module UprightBench
         reasons = English::Sentences.each_of(drying.reasons)
         raise Refused, "#{reasons.first.capitalize}." unless drying.dries?
 
-        # Locked, so that two washes at once take two places.
-        slot = Models::RackSlot.free.for_update.skip_locked.first ||
-               raise(Refused, "Every slot on the rack is taken: take off what is dry.")
         dry_at = at + (drying.hours * 3600)
-        Models::RackStay.create(rack_slot_id: slot.id, work_item_id: item.id, washed_at: at, washed_by: by.id,
-          dry_at: dry_at,
-          ready_at: policies.schedule.open_from(dry_at), reasons: Sequel.pg_jsonb(reasons))
+        lay(item, by, washed_at: at, dry_at: dry_at, ready_at: policies.schedule.open_from(dry_at), reasons: reasons)
       end
+
+      def self.lay(item, by, reasons:, **times)
+        Models::RackStay.create(rack_slot_id: free_slot.id, work_item_id: item.id, washed_by: by.id,
+          reasons: Sequel.pg_jsonb(reasons), **times)
+      end
+      private_class_method :lay
+
+      # Locked, so that two washes at once take two places.
+      def self.free_slot
+        Models::RackSlot.free.for_update.skip_locked.first ||
+          raise(Refused, "Every slot on the rack is taken: take off what is dry.")
+      end
+      private_class_method :free_slot
     end
   end
 end

@@ -14,14 +14,17 @@ module UprightBench
           job = Lookup.job(number, lock: true)
           stop = Models::Stop.first(id: stop_id, job_id: job.id)
           refuse_other(stop, note) if stop&.cleared_at
-          next job if stop.nil? || stop.cleared_at
-
-          stop.update(note: note, cleared_by: by.id, cleared_at: at)
-          job.update(made_safe_at: at, made_safe_by: by.id) if stop.condition && job.made_safe_at.nil?
-          History.note("cleared stop", stop, by: by, at: at, job: job, data: { note: note })
+          clear(job, stop, note, by, at) unless stop.nil? || stop.cleared_at
           job
         end
       end
+
+      def self.clear(job, stop, note, by, at)
+        stop.update(note: note, cleared_by: by.id, cleared_at: at)
+        job.update(made_safe_at: at, made_safe_by: by.id) if stop.condition && job.made_safe_at.nil?
+        History.note("cleared stop", stop, by: by, at: at, job: job, data: { note: note })
+      end
+      private_class_method :clear
 
       # The first note stands; the same once more is no other.
       def self.refuse_other(stop, note)

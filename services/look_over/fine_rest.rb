@@ -21,14 +21,14 @@ module UprightBench
       end
 
       def self.rest(job, station)
-        places = job.sheet.at(station)
         if job.sheet.stations.none? { |known| known.key == station }
           raise NotFound, "Job #{job.number} has no such station."
         end
 
-        known = Models::Finding.where(job_id: job.id).select_map(:position) + Models::Skip.where(job_id: job.id)
-          .select_map(:position)
-        places.reject { |place| known.include?(place.key) || Core::Findings::ONE_BY_ONE.include?(place.kind) }
+        recorded = [Models::Finding, Models::Skip].flat_map { |row| row.where(job_id: job.id).select_map(:position) }
+        job.sheet.at(station).reject do |place|
+          recorded.include?(place.key) || Core::Findings::ONE_BY_ONE.include?(place.kind)
+        end
       end
       private_class_method :rest
     end

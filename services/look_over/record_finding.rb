@@ -125,9 +125,7 @@ module UprightBench
       end
 
       def save(before, verdict)
-        fields = { observed: Sequel.pg_jsonb(@observed), verdict: verdict.kind.to_s, own_verdict: !@own.nil?,
-                   confidence: verdict.confidence.to_s, found_by: @by.id, found_at: @at,
-                   request_key: @request_key, **told(verdict.reason), **loads }
+        fields = fields_of(verdict)
         saved = if before
                   before.update(**fields, version: before.version + 1)
                 else
@@ -136,6 +134,12 @@ module UprightBench
         History.note("found", saved, by: @by, at: @at, job: @job,
           data: { position: @position.key, observed: @observed, verdict: verdict.kind })
         saved
+      end
+
+      def fields_of(verdict)
+        { observed: Sequel.pg_jsonb(@observed), verdict: verdict.kind.to_s, own_verdict: !@own.nil?,
+          confidence: verdict.confidence.to_s, found_by: @by.id, found_at: @at, request_key: @request_key,
+          **told(verdict.reason), **loads }
       end
 
       def clear(before)

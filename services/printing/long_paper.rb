@@ -61,11 +61,17 @@ module UprightBench
         pdf = maker(run.kind, run.arguments.to_hash).paper(part).make do |page|
           run.update(pages_done: before + page) if (page % MOST_PAGES_AT_ONCE).zero?
         end
+        keep_part(run, pdf, before, at)
+      end
+
+      def self.keep_part(run, pdf, pages_before, at)
+        made = run.parts_done + 1
         DB.transaction do
-          run.keep(part, pdf.bytes)
-          run.update(parts_done: part + 1, pages_done: before + pdf.pages, finished_at: (at if part + 1 == run.parts))
+          run.keep(made - 1, pdf.bytes)
+          run.update(parts_done: made, pages_done: pages_before + pdf.pages, finished_at: (at if made == run.parts))
         end
       end
+      private_class_method :keep_part
 
       def self.forget_old(at)
         old = Models::PaperRun.where { asked_at < at - (KEPT_DAYS * 86_400) }.select(:id)

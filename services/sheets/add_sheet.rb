@@ -13,15 +13,26 @@ module UprightBench
         parsed = Core::Sheets::Parse.new(content).call
         DB.transaction do
           OneAtATime.wait("sheet", "#{parsed.maker} #{parsed.model}")
-          sheet = Models::Sheet.where(sheet ? { id: sheet.id } : { maker: parsed.maker, model_name: parsed.model })
-            .for_update.first
-          current = sheet && Models::SheetVersion.with_pk!(sheet.current_version_id)
-          Permissions.check!(Permissions.of_sheets(content, current&.content&.to_hash), by)
-          next sheet if current && current.content.to_hash == content
+          sheet = known(sheet ? { id: sheet.id } : { maker: parsed.maker, model_name: parsed.model })
+          version, stored = newest_of(sheet)
+          Permissions.check!(Permissions.of_sheets(content, stored), by)
+          next sheet if stored == content
 
-          keep(sheet, parsed, content, (current&.version || 0) + 1, note: note, by: by, at: at)
+          keep(sheet, parsed, content, version + 1, note: note, by: by, at: at)
         end
       end
+
+      # @return [Array(Integer, Hash)] number and content of its version now; 0 and nil where there is none
+      def self.newest_of(sheet)
+        current = sheet && Models::SheetVersion.with_pk!(sheet.current_version_id)
+        [current&.version || 0, current&.content&.to_hash]
+      end
+      private_class_method :newest_of
+
+      def self.known(which)
+        Models::Sheet.where(which).for_update.first
+      end
+      private_class_method :known
 
       # @return [Integer] the id of the newest version of any sheet; 0 when there is none
       def self.newest

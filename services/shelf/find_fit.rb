@@ -81,12 +81,14 @@ module UprightBench
       end
 
       def sized
-        near = [sides, sides.reverse].product(Core::Fit::Measured::WAYS.flat_map do |kind, ways|
-          ways.map { |names| [kind, names] }
-        end)
-          .map { |measured, (kind, names)| near(kind, names.zip(measured)) }
-        ids = near.map(&:from_self).reduce { |all, rows| all.union(rows, from_self: false) }
+        ids = either_way_round.map(&:from_self).reduce { |all, rows| all.union(rows, from_self: false) }
         Core::Fit::Measured.new(sides).matches(shown.where(id: ids).all.map(&:to_core)).first(MOST)
+      end
+
+      # @return [Array] queries: each kind of part, by each two sides that it may be known by
+      def either_way_round
+        names = Core::Fit::Measured::WAYS.flat_map { |kind, ways| ways.map { |two| [kind, two] } }
+        [sides, sides.reverse].product(names).map { |measured, (kind, two)| near(kind, two.zip(measured)) }
       end
 
       # Wide enough for every tolerance of the core; the nearest first.

@@ -30,11 +30,16 @@ module UprightBench
         places = keys.map { |key| @sheet.position(key) }
         fitted = fitted_at(keys)
         ids = (in_question(places) + fitted.values).uniq
-        reserved = ReservedParts.for_others(ids, except: @job)
-        parts = Models::Part.where(id: ids).eager(:stock_level, :supplier)
-          .all.map { |part| part.to_core(reserved: reserved[part.id]) }
+        parts = parts_of(ids)
         rules = rules_for(ids, keys).map(&:to_core)
         places.to_h { |place| [place.key, answer(place, parts, rules, fitted[place.key])] }
+      end
+
+      # @return [Array<Core::Fit::Part>] with what of each is free for this job
+      def parts_of(ids)
+        reserved = ReservedParts.for_others(ids, except: @job)
+        Models::Part.where(id: ids).eager(:stock_level, :supplier).all
+          .map { |part| part.to_core(reserved: reserved[part.id]) }
       end
 
       private

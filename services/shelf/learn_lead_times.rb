@@ -23,13 +23,17 @@ module UprightBench
       # A line counts once, when its first pieces came.
       # @return [Array<Integer>] whole days, rounded up; the newest first
       def arrived(which)
-        first = Models::StockMove.exclude(order_line_id: nil).group(:order_line_id)
-          .select(:order_line_id, Sequel.function(:min, :moved_at).as(:came_at))
         rows = Models::OrderLine.join(:supplier_orders, id: :order_id)
-          .join(first, { order_line_id: Sequel[:order_lines][:id] }, table_alias: :came)
+          .join(first_arrivals, { order_line_id: Sequel[:order_lines][:id] }, table_alias: :came)
           .where(which).order(Sequel.desc(:came_at)).limit(Core::Shelf::LeadTime::NEWEST)
           .select_map(%i[ordered_at came_at])
-        rows.map { |ordered_at, came_at| [(Config::Zone.date(came_at) - Config::Zone.date(ordered_at)).to_i, 0].max }
+        rows.map { |times| times.map { |time| Config::Zone.date(time) } }
+          .map { |ordered_on, came_on| [(came_on - ordered_on).to_i, 0].max }
+      end
+
+      def first_arrivals
+        Models::StockMove.exclude(order_line_id: nil).group(:order_line_id)
+          .select(:order_line_id, Sequel.function(:min, :moved_at).as(:came_at))
       end
     end
   end

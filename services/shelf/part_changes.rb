@@ -25,14 +25,9 @@ module UprightBench
       def initialize(rows, lock: false)
         @rows = rows
         @problems = []
-        numbers = rows.map { |row| row[:number] }
-        @parts = Models::Part.where(number: numbers).order(:id).then { |parts| lock ? parts.for_update : parts }
-          .all.to_h { |part| [part.number, part] }
-        @suppliers = Models::Supplier.select_hash(:name, :id)
-        @supplier_names = @suppliers.invert
-        @named = Models::Part.where(number: rows.filter_map { |row| row[:successor] })
-          .or(id: @parts.values.filter_map(&:successor_id)).select_hash(:number, :id)
-        @numbers_named = @named.invert
+        read_parts(lock)
+        read_suppliers
+        read_successors
         @changes = rows.filter_map { |row| change(row) }
         check
       end
@@ -62,6 +57,23 @@ module UprightBench
       end
 
       private
+
+      def read_parts(lock)
+        numbers = @rows.map { |row| row[:number] }
+        parts = Models::Part.where(number: numbers).order(:id)
+        @parts = (lock ? parts.for_update : parts).all.to_h { |part| [part.number, part] }
+      end
+
+      def read_suppliers
+        @suppliers = Models::Supplier.select_hash(:name, :id)
+        @supplier_names = @suppliers.invert
+      end
+
+      def read_successors
+        @named = Models::Part.where(number: @rows.filter_map { |row| row[:successor] })
+          .or(id: @parts.values.filter_map(&:successor_id)).select_hash(:number, :id)
+        @numbers_named = @named.invert
+      end
 
       def change(row)
         part = @parts[row[:number]]
@@ -124,12 +136,16 @@ module UprightBench
         changed = @changes.select { |change| change.fields.key?(:successor) }
         return if changed.empty?
 
-        next_one = Models::Part.join(Sequel.as(:parts, :next), id: Sequel[:parts][:successor_id])
-          .select_hash(Sequel[:parts][:number], Sequel[:next][:number])
-        next_one.merge!(changed.to_h { |change| [change.number, change.fields[:successor].last] })
+        successors = successors_now.merge(changed.to_h { |change| [change.number, change.fields[:successor].last] })
         changed.each do |change|
-          say(change, "its successors come back to #{change.number}") if ring?(change.number, next_one)
+          say(change, "its successors come back to #{change.number}") if ring?(change.number, successors)
         end
+      end
+
+      # @return [Hash{String=>String}] number of a part => that of its successor
+      def successors_now
+        Models::Part.join(Sequel.as(:parts, :next), id: Sequel[:parts][:successor_id])
+          .select_hash(Sequel[:parts][:number], Sequel[:next][:number])
       end
 
       def ring?(number, next_one)

@@ -69,13 +69,14 @@ module UprightBench
 
       def self.told(changes)
         fresh, other = changes.changes.partition(&:new?)
-        { new: fresh.size, changed: other.size, same: changes.same,
-          new_suppliers: changes.new_suppliers.first(MOST_SHOWN), problems: changes.problems.size,
-          digest: changes.digest,
-          shown: changes.changes.first(MOST_SHOWN).map do |change|
-            { line: change.line, number: change.number, name: change.part&.name || change.fields.dig(:name, 1),
-              new: change.new?, fields: change.fields }
-          end }
+        { new: fresh.size, changed: other.size, same: changes.same, problems: changes.problems.size,
+          new_suppliers: changes.new_suppliers.first(MOST_SHOWN), digest: changes.digest,
+          shown: changes.changes.first(MOST_SHOWN).map { |change| told_of(change) } }
+      end
+
+      def self.told_of(change)
+        { line: change.line, number: change.number, name: change.part&.name || change.fields.dig(:name, 1),
+          new: change.new?, fields: change.fields }
       end
       private_class_method :keep, :copy, :write, :refuse_long, :told
     end

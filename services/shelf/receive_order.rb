@@ -46,19 +46,29 @@ module UprightBench
 
       def call
         raise Invalid, { pieces: ["Say how many came of at least one part."] } if @pieces.empty?
-        return @order if Models::StockMove.where(request_key: @pieces.keys.map { |id| key(id) }).any?
+        return @order if received_already?
         raise Refused, "Order #{@order.number} is closed: receive it on the part's own page." if @order.closed_at
 
         receive
-        History.note("received", @order, by: @by, at: @at, data: { pieces: @pieces.values.sum })
-        LearnLeadTimes.call(@order.supplier, @pieces.keys.map { |id| lines.fetch(id).part })
-        if @order.lines_dataset.eager(:stock_moves).all.all? { |line| line.missing.zero? }
-          self.class.close(@order.number, by: @by, at: @at)
-        end
+        note
+        self.class.close(@order.number, by: @by, at: @at) if complete?
         @order.refresh
       end
 
       private
+
+      def received_already?
+        Models::StockMove.where(request_key: @pieces.keys.map { |id| key(id) }).any?
+      end
+
+      def note
+        History.note("received", @order, by: @by, at: @at, data: { pieces: @pieces.values.sum })
+        LearnLeadTimes.call(@order.supplier, @pieces.keys.map { |id| lines.fetch(id).part })
+      end
+
+      def complete?
+        @order.lines_dataset.eager(:stock_moves).all.all? { |line| line.missing.zero? }
+      end
 
       def lines
         @lines ||= @order.lines_dataset.eager(:part).to_hash(:id)

@@ -27,16 +27,27 @@ module UprightBench
         raise Invalid, { pieces: ["must be 0 to #{MOST}"] } if pieces && !pieces.between?(0, MOST)
 
         DB.transaction do
-          count = Models::Count.where(closed_at: nil).for_update.first ||
-                  raise(Refused, "No count is under way: begin one.")
-          level = Models::StockLevel.where(part_id: part.id).for_update.get(:pieces) || 0
-          line = Models::CountLine.first(count_id: count.id, part_id: part.id) ||
-                 Models::CountLine.new(count_id: count.id, part_id: part.id, pieces: 0)
+          line = line_of(part)
+          level = level_of(part.id)
           line.set(pieces: pieces || (moved_on(line, level) + 1), level_pieces: level, counted_by: by.id,
             counted_at: at)
           line.save
         end
       end
+
+      # @return [Models::CountLine] of the count that is under way, new where nobody counted the part yet
+      def self.line_of(part)
+        count = Models::Count.where(closed_at: nil).for_update.first ||
+                raise(Refused, "No count is under way: begin one.")
+        which = { count_id: count.id, part_id: part.id }
+        Models::CountLine.first(which) || Models::CountLine.new(pieces: 0, **which)
+      end
+
+      # @return [Integer] pieces that should lie there; the level is locked
+      def self.level_of(part_id)
+        Models::StockLevel.where(part_id: part_id).for_update.get(:pieces) || 0
+      end
+      private_class_method :line_of, :level_of
 
       # What was scanned of a part before something of it moved has moved with it.
       def self.moved_on(line, level)
@@ -72,13 +83,12 @@ module UprightBench
 
       # In the order of the parts' ids, as everybody who moves several parts does.
       def self.write(count, by, at)
+        begun = Core::Units::Day.words(Config::Zone.date(count.begun_at))
         count.lines_dataset.order(:part_id).eager(:part).all.each do |line|
-          level = Models::StockLevel.where(part_id: line.part_id).for_update.get(:pieces) || 0
-          difference = [line.difference, -level].max # no fewer than none, whatever was taken since
+          difference = [line.difference, -level_of(line.part_id)].max # no fewer than none, whatever was taken since
           next if difference.zero?
 
-          reason = "count of #{Core::Units::Day.words(Config::Zone.date(count.begun_at))}: #{line.pieces} lay there, " \
-                   "#{line.level_pieces} should"
+          reason = "count of #{begun}: #{line.pieces} lay there, #{line.level_pieces} should"
           MoveStock.call(line.part, pieces: difference, kind: "counted", reason: reason, by: by, at: at)
         end
       end

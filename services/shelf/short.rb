@@ -19,14 +19,18 @@ module UprightBench
       # @param part_ids [Array<Integer>, nil] of these only
       # @return [Array<Row>] those that need ordering, by supplier and number
       def self.rows(part_ids: nil)
-        found = dataset
-        found = found.where(Sequel[:parts][:id] => part_ids) if part_ids
-        figures = found.naked.all
-        parts = Models::Part.where(id: figures.map { |figure| figure[:id] }).eager(:supplier).to_hash(:id)
-        forecasts = Models::PartForecast.where(part_id: parts.keys).to_hash(:part_id)
-        rows = figures.map { |figure| row(figure, parts.fetch(figure[:id]), forecasts[figure[:id]]) }
-        rows.select { |row| row.pieces.positive? }.sort_by { |row| [row.part.supplier&.name || "~", row.part.number] }
+        asked = part_ids ? dataset.where(Sequel[:parts][:id] => part_ids) : dataset
+        rows = with_parts(asked.naked.as_hash(:id)).select { |row| row.pieces.positive? }
+        rows.sort_by { |row| [row.part.supplier&.name || "~", row.part.number] }
       end
+
+      # @param figures [Hash{Integer=>Hash}] by the part's id
+      def self.with_parts(figures)
+        parts = Models::Part.where(id: figures.keys).eager(:supplier).to_hash(:id)
+        forecasts = Models::PartForecast.where(part_id: figures.keys).to_hash(:part_id)
+        figures.map { |id, figure| row(figure, parts.fetch(id), forecasts[id]) }
+      end
+      private_class_method :with_parts
 
       # @return [Core::Shelf::Order] of any part, whether it is short or not
       def self.order_of(part, forecast)
@@ -49,15 +53,19 @@ module UprightBench
       end
       private_class_method :dataset
 
+      FIGURES = { level: Sequel[:part_forecasts][:level], on_shelf: Sequel[:stock_levels][:pieces],
+                  claimed: Sequel[:reserved][:pieces], on_order: Sequel[:coming][:pieces] }.freeze
+      # Of an order's line: what has not come.
+      LEFT = Sequel.function(:greatest, Sequel[:order_lines][:pieces] - Sequel.function(:coalesce,
+        Sequel[:came][:pieces], 0), 0)
+      private_constant :FIGURES, :LEFT
+
       def self.figures_of(parts)
-        figures = { level: %i[part_forecasts level], on_shelf: %i[stock_levels pieces], claimed: %i[reserved pieces],
-                    on_order: %i[coming pieces] }
-        columns = figures.map { |name, (table, column)| Sequel.function(:coalesce, Sequel[table][column], 0).as(name) }
-        parts.left_join(:part_forecasts, part_id: Sequel[:parts][:id])
-          .left_join(:stock_levels, part_id: Sequel[:parts][:id])
-          .left_join(ReservedParts.all, { part_id: Sequel[:parts][:id] }, table_alias: :reserved)
-          .left_join(coming, { part_id: Sequel[:parts][:id] }, table_alias: :coming)
-          .select(Sequel[:parts][:id], *columns)
+        id = Sequel[:parts][:id]
+        parts.left_join(:part_forecasts, part_id: id).left_join(:stock_levels, part_id: id)
+          .left_join(ReservedParts.all, { part_id: id }, table_alias: :reserved)
+          .left_join(coming, { part_id: id }, table_alias: :coming)
+          .select(id, *FIGURES.map { |name, column| Sequel.function(:coalesce, column, 0).as(name) })
       end
       private_class_method :figures_of
 
@@ -67,9 +75,7 @@ module UprightBench
           .select(:order_line_id, Sequel.function(:sum, :pieces).as(:pieces))
         lines = Models::OrderLine.join(Models::SupplierOrder.waiting, { id: :order_id }, table_alias: :orders)
           .left_join(came, { order_line_id: Sequel[:order_lines][:id] }, table_alias: :came)
-        left = Sequel.function(:greatest, Sequel[:order_lines][:pieces] - Sequel.function(:coalesce,
-          Sequel[:came][:pieces], 0), 0)
-        lines.group(:part_id).select(:part_id, Sequel.function(:sum, left).cast(Integer).as(:pieces))
+        lines.group(:part_id).select(:part_id, Sequel.function(:sum, LEFT).cast(Integer).as(:pieces))
       end
       private_class_method :coming
     end

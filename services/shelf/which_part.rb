@@ -52,7 +52,7 @@ module UprightBench
         end
       end
 
-      def mostly_fitted(asked)
+      def mostly_fitted(asked) # rubocop:disable Metrics/AbcSize -- one query
         return {} if asked.empty?
 
         counted = Models::Fitting.in_place.join(:machines, id: :machine_id).exclude(part_id: nil)
@@ -93,7 +93,7 @@ module UprightBench
         end.to_h
       end
 
-      def of_a_family(asked)
+      def of_a_family(asked) # rubocop:disable Metrics/AbcSize -- one query
         return [] if asked.empty?
 
         versions = Models::SheetVersion.select(:id, Sequel.lit("content ->> 'family'").as(:family))

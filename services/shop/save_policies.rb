@@ -13,13 +13,18 @@ module UprightBench
           before = Policies.now.household_factors
           values.each { |key, value| keep(key, value, by, at) }
           History.note("changed policies", Models::Shop.the, by: by, at: at, data: values)
-          changed = before.to_a - Policies.now.household_factors.to_a
-          if changed.any?
-            RecomputeDues.ask(why: "how much a household shortens was changed", by: by, at: at,
-              traits: changed.map(&:first))
-          end
+          recompute(before, by, at)
         end
       end
+
+      # The dates of households whose factor is another one now.
+      def self.recompute(before, by, at)
+        changed = Policies.now.household_factors.reject { |trait, factor| before[trait] == factor }
+        return if changed.empty?
+
+        RecomputeDues.ask(why: "how much a household shortens was changed", by: by, at: at, traits: changed.keys)
+      end
+      private_class_method :recompute
 
       def self.keep(key, value, by, at)
         row = { value: Sequel.pg_jsonb_wrap(value), changed_by: by.id, changed_at: at }

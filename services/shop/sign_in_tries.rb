@@ -28,14 +28,26 @@ module UprightBench
       def begin(at:)
         one_by_one do
           long_ago = at - Core::Access::Delay::FORGOTTEN_AFTER_SECONDS
-          tries.where { last_at < long_ago }.delete if rand(SWEEP).zero?
+          sweep(long_ago) if rand(SWEEP).zero?
           rows = tries.where(key: @delays.keys).where { last_at >= long_ago }.as_hash(:key)
-          wait = rows.values.map { |row| (row[:next_at] - at).ceil }.max.to_i
+          wait = longest_wait(rows, at)
           next wait if wait.positive?
 
-          @delays.each { |key, delay| count(key, (rows.dig(key, :failures) || 0) + 1, delay, at) }
+          count_all(rows, at)
           nil
         end
+      end
+
+      def longest_wait(rows, at)
+        rows.values.map { |row| (row[:next_at] - at).ceil }.max.to_i
+      end
+
+      def sweep(long_ago)
+        tries.where { last_at < long_ago }.delete
+      end
+
+      def count_all(rows, at)
+        @delays.each { |key, delay| count(key, (rows.dig(key, :failures) || 0) + 1, delay, at) }
       end
 
       # It was right: the account's failures from here are forgotten, and this try does not count against the address.

@@ -46,14 +46,14 @@ module UprightBench
         private
 
         # Alike ones together: the same model, place, part that sits there, channel and dates.
-        def rows
-          dates = { due_in: :due_on, early_in: :early_on, late_in: :late_on }
-            .map { |name, column| (Sequel[:dues][column] - @today).as(name) }
-          groups = [Sequel[:machines][:sheet_id], Sequel[:dues][:position], Sequel[:fittings][:part_id],
-                    Sequel[:dues][:due_on], Sequel[:dues][:early_on], Sequel[:dues][:late_on]]
-          channel = Sequel.case([[{ Sequel[:dues][:id] => said_yes }, "said_yes"]], Sequel[:reached][:channel])
-          open_dues.group(*groups, channel).select(*groups.first(3), *dates, channel.as(:channel),
-            Sequel.function(:count).*.as(:count)).naked.all
+        def rows # rubocop:disable Metrics/AbcSize -- one query
+          dues, machines, fittings = %i[dues machines fittings].map { |table| Sequel[table] }
+          dates = { due_in: dues[:due_on], early_in: dues[:early_on], late_in: dues[:late_on] }
+          where = [machines[:sheet_id], dues[:position], fittings[:part_id]]
+          channel = Sequel.case([[{ dues[:id] => said_yes }, "said_yes"]], Sequel[:reached][:channel])
+          open_dues.group(*where, *dates.values, channel)
+            .select(*where, *dates.map { |name, date| (date - @today).as(name) }, channel.as(:channel),
+              Sequel.function(:count).*.as(:count)).naked.all
         end
 
         # Dues of whose card the customer said yes.
@@ -62,14 +62,14 @@ module UprightBench
             .select(:card_id)).select(:due_id)
         end
 
-        def open_dues
-          fittings = { Sequel[:fittings][:machine_id] => Sequel[:dues][:machine_id],
-                       Sequel[:fittings][:position] => Sequel[:dues][:position],
-                       Sequel[:fittings][:removed_on] => nil }
-          within(Models::Due.running.where(Sequel[:dues][:action] => "replace", Sequel[:dues][:may_card] => true))
-            .join(:machines, id: Sequel[:dues][:machine_id]).join(reachable, { id: Sequel[:machines][:customer_id] },
-              table_alias: :reached)
-            .exclude(Sequel[:machines][:state] => %w[sold scrapped stored]).left_join(:fittings, fittings)
+        def open_dues # rubocop:disable Metrics/AbcSize -- one query
+          dues, machines, fittings = %i[dues machines fittings].map { |table| Sequel[table] }
+          here = { fittings[:machine_id] => dues[:machine_id], fittings[:position] => dues[:position],
+                   fittings[:removed_on] => nil }
+          within(Models::Due.running.where(dues[:action] => "replace", dues[:may_card] => true))
+            .join(:machines, id: dues[:machine_id])
+            .join(reachable, { id: machines[:customer_id] }, table_alias: :reached)
+            .exclude(machines[:state] => %w[sold scrapped stored]).left_join(:fittings, here)
         end
 
         def within(dues)
@@ -98,12 +98,16 @@ module UprightBench
         end
 
         def used
-          carded = Models::Card.where(customer_id: Sequel[:jobs][:customer_id])
-            .where { created_at < Sequel[:jobs][:taken_in_at] }
-            .where(Sequel[:created_at] > Sequel[:jobs][:taken_in_at] - earned_days)
           moves.join(:jobs, id: Sequel[:stock_moves][:job_id]).exclude(carded.select(1).exists)
             .group(:part_id).select(:part_id, (Sequel.function(:sum, :pieces) * -1).as(:pieces))
             .naked.all.select { |row| row[:pieces].positive? }
+        end
+
+        # Cards that may have brought the job.
+        def carded
+          taken_in_at = Sequel[:jobs][:taken_in_at]
+          Models::Card.where(customer_id: Sequel[:jobs][:customer_id])
+            .where(Sequel[:created_at] < taken_in_at).where(Sequel[:created_at] > taken_in_at - earned_days)
         end
 
         def moves

@@ -40,6 +40,53 @@ class DueDateTest < CoreTest
     assert_equal MONDAY, due(bags, counted: 4, counted_on: MONDAY).call.due_on
   end
 
+  def test_half_an_hour_of_use_is_still_to_come
+    assert_equal MONDAY + 3, due(task(clock(:count, 1, of: "washes", each_hours: 0.5))).call.due_on
+    assert_equal [MONDAY + 7, MONDAY], [1, 0].map { |left|
+      due(task(clock(:count, 4, of: "bags", each_hours: 1)), counted: 4 - left, counted_on: MONDAY).call.due_on
+    }
+  end
+
+  # Less than a thousandth of an hour a week: beyond a hundred years a clock does not run.
+  def test_a_clock_of_a_hundred_years_does_not_run
+    assert_equal MONDAY + 36_500, due(task(clock(:hours, 36_500)), use: rate(7)).call.due_on
+    assert_nil due(task(clock(:hours, 36_501)), use: rate(7)).call.due_on
+  end
+
+  def test_a_household_without_traits_shortens_nothing_and_says_nothing
+    plain, pets = [[], [:pets]].map { |traits| due(task(clock(:months, 12), action: :wash), traits: traits).call }
+
+    assert_equal Reason.of(:after_months, months: 12, from_on: MONDAY, until_on: MONDAY >> 12), plain.reasons.first
+    assert_equal({ household: 0.75, traits: [:pets] }, pets.reasons.first.figures.slice(:household, :traits))
+  end
+
+  def test_the_soonest_clock_is_said_first
+    both = due(task(clock(:months, 24), clock(:months, 12))).call
+
+    assert_equal [12, 24], both.reasons.map { |reason| reason.figures[:months] }
+  end
+
+  def test_what_a_clock_must_be
+    [[:indicator, 101], [:hours, 0], [:hours, -1], [:months, 1.5]].each do |kind, limit|
+      assert_raises(ArgumentError, kind) { clock(kind, limit) }
+    end
+    assert_equal 100, clock(:indicator, 100).limit
+    assert_raises(ArgumentError) { clock(:count, 1, of: "bags") }
+    assert_raises(ArgumentError) { clock(:count, 1, of: "belts", each_hours: 1) }
+    assert_raises(ArgumentError) { clock(:years, 1) }
+    assert_raises(ArgumentError) { task }
+    assert_raises(ArgumentError) { task(clock(:hours, 1), action: :polish) }
+    assert_raises(ArgumentError) { Clocks::Progress.new(started_on: MONDAY, counted: -1) }
+    assert_raises(ArgumentError) { Clocks::Progress.new(started_on: MONDAY, indicator: 1) }
+  end
+
+  def test_what_one_action_does_for_another
+    assert Clocks::Task.covers?(:replace, :clean)
+    assert Clocks::Task.covers?(:wash, :inspect)
+    refute Clocks::Task.covers?(:wash, :wash)
+    refute Clocks::Task.covers?(:clean, :wash)
+  end
+
   def test_days_round_down
     assert_equal MONDAY + 23, due(task(clock(:hours, 10)), use: rate(3)).call.due_on # 23.3 days
   end

@@ -48,6 +48,25 @@ class LikelyTest < CoreTest
     refute_nil likely(pack, :run_minutes).problem(31)
   end
 
+  # Where the sheet gives no measure, the number that lies nearest to the middle of what there is.
+  def test_without_a_measure_the_range_of_the_field_counts
+    assert_equal [0..60, 50..3000, -5..40], [%i[carbon length_mm], %i[belt length_mm], %i[brush standout_mm]]
+      .map { |kind, name| likely({ kind: kind }, name).range }.map { |range| range.begin.round..range.end.round }
+    assert_equal 240, likely({ kind: :battery }, :run_minutes).range.end
+    assert_in_delta 50.0, likely({ kind: :bag }, :fill_percent).problem(500).meant
+    assert_in_delta 30.0, likely({ kind: :carbon }, :length_mm).problem(300).meant
+    assert_in_delta 3.0, likely({ kind: :carbon, measures: { "new_length_mm" => 4 } }, :length_mm).problem(30).meant
+    assert_in_delta 37.5, likely({ kind: :carbon, measures: { "new_length_mm" => 30 } }, :length_mm).range.end
+    assert_in_delta 18.0, likely({ kind: :battery, measures: { "run_minutes" => 20 } }, :run_minutes).problem(180).meant
+  end
+
+  def test_what_may_be_typed_at_all
+    percent = [%i[filter indicator_percent], %i[bag fill_percent], %i[bin fill_percent]]
+
+    assert_equal [0..100] * 3, percent.map { |kind, name| Findings::KINDS.fetch(kind).fetch(name).range }
+    assert_equal [0..240, 0..120], %i[run_minutes run_minutes_full].map { |name| Findings::KINDS[:battery][name].range }
+  end
+
   def test_what_is_no_number_of_this_world
     refute_nil likely(BRUSH, :standout_mm).problem(Float::INFINITY)
     refute_nil likely({ kind: :bag }, :fill_percent).problem(101)

@@ -105,6 +105,26 @@ class FindTest < CoreTest
     assert_equal [4, 3, 2, 1], find(parts, rules).candidates.map { |candidate| candidate.part.id }
   end
 
+  # A want comes before the shelf and the shelf before the price, but never before what the maker lists.
+  def test_the_order_among_those_that_fit
+    hepa = cassette(1, filter_class: "H13", stock: 0, price_cents: 9000)
+    parts = [hepa, cassette(2), cassette(3, stock: 0, price_cents: 10), cassette(4, price_cents: nil)]
+    rules = parts.map { |part| listed(part.id) }
+    order = ->(**wants) { find(parts, rules, wants: wants).candidates.map { |candidate| candidate.part.id } }
+
+    assert_equal [2, 4, 3, 1], order.call
+    assert_equal [1, 2, 4, 3], order.call(allergy: true)
+    assert_equal [2, 1], find([hepa, cassette(2)], [rule(1, family: "Loft"), listed(2)], wants: { allergy: true })
+      .candidates.map { |candidate| candidate.part.id }
+  end
+
+  def test_a_pattern_part_is_no_worse_out_of_warranty
+    parts = [cassette(1, pattern: true, price_cents: 100), cassette(2)]
+
+    assert_equal [1, 2], find(parts, [listed(1), listed(2)]).candidates.map { |candidate| candidate.part.id }
+    assert_includes find(parts, [listed(1), listed(2)]).candidates.first.reasons, Reason.of(:pattern)
+  end
+
   def test_wants
     plain = cassette(1, price_cents: 1000)
     hepa = cassette(2, filter_class: "H13")

@@ -38,6 +38,12 @@ class PolicyTableTest < CoreTest
     assert_equal Policies::Table::ALL.size, Policies::Table::BY_KEY.size
   end
 
+  # Shares and readings have decimals; what is counted has none.
+  def test_which_rules_have_decimals
+    assert_equal %w[drying_temperature_c drying_humidity_percent labour_tax_percent part_tax_percent
+                    service_level_percent], Policies::Table.numbers.reject(&:whole).map(&:key)
+  end
+
   def test_what_the_owner_decided_wins
     rules = Policies::InForce.new("bag_limit_percent" => 40, "pets_percent" => 60, "post_lead_days" => 5,
       "seal_care" => "silicone")

@@ -31,6 +31,14 @@ class RulesTest < CoreTest
     assert_broken(/loop/) { |sheet| place(sheet, "felt").merge!("refit_order" => 9) }
   end
 
+  def test_a_loop_names_those_that_wait_for_each_other
+    words = broken { |sheet| place(sheet, "front-roll")["behind"] = ["rear-roll"] }.join("\n")
+
+    assert_match(/front-roll/, words)
+    assert_match(/rear-roll/, words)
+    refute_match(/felt/, words)
+  end
+
   def test_no_two_positions_in_one_place
     assert_broken(/felt and foam sit in one place/) { |sheet| place(sheet, "foam")["layer"] = 2 }
     assert_broken(/sit in one place/) { |sheet| place(sheet, "felt").delete("layer") }
