@@ -2,7 +2,7 @@
 
 module UprightBench
   module Screens
-    # The start page: the working day, what is drying, what is to be carded.
+    # The start page: the working day, what is drying, which reminders leave.
     module Bench
       # The mark, its word and what it means.
       LEGEND = [

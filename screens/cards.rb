@@ -221,10 +221,10 @@ module UprightBench
         end
 
         def message_words(state)
-          { "queued" => "waiting to leave", "handing_over" => "being handed over",
+          { "queued" => "waiting to leave", "handing_over" => "leaving now",
             "failed" => "failed, will be tried again",
             "given_up" => "failed too often; needs attention", "unsure" => "may have arrived; needs attention",
-            "handed_over" => "handed over", "rejected" => "refused: the address takes nothing",
+            "handed_over" => "sent", "rejected" => "refused: the address takes nothing",
             "bounced" => "came back",
             "withdrawn" => "not sent" }.fetch(state)
         end

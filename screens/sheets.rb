@@ -103,6 +103,15 @@ module UprightBench
             "warranty #{warranty_terms(core)}"
         end
 
+        MOST_PROBLEMS = 40
+
+        # @return [Array<String>] what is wrong with a file, the rest as a number
+        def first_problems(problems)
+          return problems if problems.size <= MOST_PROBLEMS
+
+          [*problems.first(MOST_PROBLEMS), "and #{problems.size - MOST_PROBLEMS} more. Mend these first."]
+        end
+
         # @return [String] as in "replace: 50 h of use, or 12 months"
         def task_words(task)
           "#{task.action}: #{task.clocks.map { |clock| sentence(clock.interval) }.join(', or ')}"

@@ -44,11 +44,11 @@ module UprightBench
         end
 
         def recently_carded(policy, today)
-          "carded on #{Units::Day.words(carded_on)}" if carded_on && today - carded_on < policy.follow_up_gap_days
+          "a card left on #{Units::Day.words(carded_on)}" if carded_on && today - carded_on < policy.follow_up_gap_days
         end
 
         def often_enough(policy, _today)
-          "carded #{attempts} times" if attempts > policy.most_follow_ups
+          "#{attempts} cards left already" if attempts > policy.most_follow_ups
         end
       end
     end

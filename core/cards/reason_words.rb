@@ -6,11 +6,12 @@ module UprightBench
       # Why something is due, in a customer's language: the reasons of a date (Clocks::Reasons) put into the owner's
       # texts.
       class ReasonWords
-        # reason => its text, and the text that names what was counted, one and many
+        # reason => its text, and what was counted; a reason that has no text of its own names the day alone
         KEYS = { after_hours: %i[why_hours hours], after_months: %i[why_months months],
                  after_bags: %i[why_counted bags], after_washes: %i[why_counted washes],
                  at_full_indicator: %i[why_indicator], history_unknown: %i[why_unknown],
                  nothing_runs: %i[why_nothing] }.freeze
+        OTHER = %i[why_other].freeze
         DATES = { from: :from_on, until: :until_on, read: :read_on }.freeze
 
         # @param words [Words]
@@ -23,7 +24,7 @@ module UprightBench
         def sentence(reason)
           return reason.figures.fetch(:text) if reason.key == :written
 
-          text, counted = KEYS.fetch(reason.key)
+          text, counted = KEYS.fetch(reason.key, OTHER)
           figures = reason.figures
           @words.phrase(text, amount: (amount(counted, figures[counted]) if counted), adjusted: adjusted(figures),
             rate: (amount(:hours, figures[:rate]) if figures[:rate]), **figures.slice(:counted, :percent),

@@ -88,6 +88,7 @@ module UprightBench
           why_unknown: ["we do not know when this was last done, so it is time for a look", [], [],
                         "When its history is unknown"],
           why_nothing: ["it is not used, so nothing falls due", [], [], "When nothing runs"],
+          why_other: ["due on {until}", %i[until], %i[until], "Any other reason"],
           why_household: ["sooner because of {traits}", %i[traits], %i[traits], "What the household does"],
           why_found: ["adjusted to what we found in it before", [], [], "What was found before"],
           traits: ["pets that shed, building dust, long hair, daily use, a smoker", [], [],

@@ -47,7 +47,7 @@ class CardsBrowserTest < BrowserTest
     assert_text "Sending: 0 of 2 done."
     Outbox::Round.new(Models::Batch.max(:id)).call
 
-    assert_text "1 handed over"
+    assert_text "1 sent"
     assert_text "1 leave later, the next"
     click_button "Cancel what has not left"
 

@@ -254,7 +254,7 @@ class StoryTest < BrowserTest
     assert_text "Writing the cards"
     @worker = Process.spawn(File.join(TestDatabase::ROOT, "bin/worker"), pgroup: true, out: worker_log, err: worker_log)
 
-    assert_text "1 handed over"
+    assert_text "1 sent"
     assert_text "Finished"
     visit "/cards"
 

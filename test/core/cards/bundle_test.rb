@@ -31,8 +31,8 @@ class BundleTest < CoreTest
   def test_what_is_held_back_and_why
     { { on_bench: true } => /on the bench/, { machine_state: :sold } => /sold/,
       { machine_state: :scrapped } => /scrapped/,
-      { snoozed_until: MONDAY + 1 } => /not before/, { attempts: 1, carded_on: MONDAY - 29 } => /carded on/,
-      { attempts: 3, carded_on: MONDAY - 90 } => /3 times/, { may_card: false } => /at home/ }.each do |fields, words|
+      { snoozed_until: MONDAY + 1 } => /not before/, { attempts: 1, carded_on: MONDAY - 29 } => /a card left on 1 Feb/,
+      { attempts: 3, carded_on: MONDAY - 90 } => /3 cards/, { may_card: false } => /at home/ }.each do |fields, words|
       one = bundle(due(1, **fields))
 
       assert_empty one.lines, fields.to_s

@@ -55,6 +55,7 @@ class WordingTest < CoreTest
       .each { |reason, words| assert_equal words, Cards::Words.new.why(reason) }
     assert_match(/do not know/, Cards::Words.new.why(Reason.of(:history_unknown)))
     assert_match(/not used/, Cards::Words.new.why(Reason.of(:nothing_runs)))
+    assert_equal "due on 15 February 2027", Cards::Words.new.why(Reason.of(:after_miles, miles: 9, **CLOCK))
   end
 
   # Whatever a clock says, there is a text for it.
