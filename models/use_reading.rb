@@ -7,14 +7,15 @@ module UprightBench
       dataset_module do
         # What is only reckoned with needs no decimals.
         def as_floats
-          select(:machine_id, :kind, Sequel.cast(:hours, :float).as(:hours), Sequel.cast(:weeks, :float).as(:weeks),
+          select(:machine_id, :kind, :position, :at_least, Sequel.cast(:hours, :float).as(:hours), Sequel.cast(:weeks, :float).as(:weeks),
             :read_on)
         end
       end
 
       # @return [Core::Use::Evidence]
       def to_core
-        Core::Use::Evidence.new(kind: kind.to_sym, hours: hours.to_f, weeks: weeks.to_f, read_on: read_on)
+        Core::Use::Evidence.new(kind: kind.to_sym, hours: hours.to_f, weeks: weeks.to_f, read_on: read_on,
+          source: position, at_least: at_least)
       end
     end
   end

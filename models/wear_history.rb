@@ -7,8 +7,10 @@ module UprightBench
     class WearHistory < Sequel::Model(:wear_histories)
       unrestrict_primary_key
 
-      # Where enough was expected to say something.
-      TELLING = (Sequel[:wear_expected] >= Core::Use::Personal::LEAST_EXPECTED) & Sequel.lit("wear_found > 0")
+      # Where enough was expected to say something. At the end of its scale a reading says "at least": below what was
+      # expected it says nothing.
+      TELLING = (Sequel[:wear_expected] >= Core::Use::Personal::LEAST_EXPECTED) & Sequel.lit("wear_found > 0") &
+                Sequel.lit("NOT (wear_at_least AND wear_found < wear_expected)")
       STRIP = Sequel.lit("observed ->> 'indicator_percent'")
 
       # @param machine_id [Integer]

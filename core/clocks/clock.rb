@@ -38,6 +38,19 @@ module UprightBench
           task.disposable || %i[wash clean].include?(task.action)
         end
 
+        # @param task [Task] whose clock it is
+        # @return [Conditions::Shortening]
+        def shortening(task, conditions)
+          return Conditions::NONE unless shortened_by_household?(task)
+
+          by_use? ? conditions.of_use : conditions.of_the_calendar
+        end
+
+        # @return [Boolean] whether it counts hours of use
+        def by_use?
+          false
+        end
+
         # What was found before moves what goes by use or dust; again, never a maker's fixed months.
         def follows_findings?(task)
           shortened_by_household?(task)

@@ -16,29 +16,34 @@ module UprightBench
         # @!attribute factors [Hash{Symbol=>Float}] trait of a household => what an interval is multiplied by
         fields :use, :household, :today, factors: Use::Household::FACTORS
 
-        # @!attribute household_factor
-        #   @return [Float] on what the household shortens
-        # @!attribute shortening
-        #   @return [Hash{Symbol=>Object}] figures of a reason: that factor, and the traits; empty when nothing is
-        #     shortened
+        # What a household does to an interval: the factor; the figures of a reason, empty when nothing is shortened;
+        # and a number made of these, the same in every process.
+        Shortening = Struct.new(:factor, :figures, :mark)
+        NONE = Shortening.new(1.0, {}.freeze, 0).freeze
+
+        # @!attribute of_the_calendar, of_use
+        #   @return [Shortening] of clocks that run by the calendar, and by hours of use
         # @!attribute rate
         #   @return [Float] hours a week, as near as it is told
-        # @!attribute shortening_mark, rate_mark
-        #   @return [Integer] of these figures, the same in every process
-        attr_reader :household_factor, :shortening, :rate, :shortening_mark, :rate_mark
+        # @!attribute rate_mark
+        #   @return [Integer] of that, the same in every process
+        attr_reader :of_the_calendar, :of_use, :rate, :rate_mark
 
         private
 
         def check
-          @household_factor = household.factor(factors)
-          @shortening = shorten.freeze
+          @of_the_calendar = shortening(household)
+          @of_use = household.dirt.equal?(household) ? @of_the_calendar : shortening(household.dirt)
           @rate = use.mean.round(1)
-          @shortening_mark = Zlib.crc32(shortening.values.join(" "))
           @rate_mark = (rate * 10).round
         end
 
-        def shorten
-          household_factor < 1 ? { household: household_factor.round(2), traits: household.traits } : {}
+        def shortening(household)
+          factor = household.factor(factors)
+          return NONE unless factor < 1
+
+          figures = { household: factor.round(2), traits: household.traits }
+          Shortening.new(factor, figures.freeze, Zlib.crc32(figures.values.join(" "))).freeze
         end
       end
     end

@@ -19,6 +19,10 @@ module UprightBench
           true
         end
 
+        def by_use?
+          !each_hours.nil?
+        end
+
         # What was counted is taken as it stands on the day of counting; only the rest is predicted.
         def runs_out(run, factor)
           from = run.progress.counted_on || run.start

@@ -11,7 +11,7 @@ module UprightBench
       #   DueDate.new(task:, progress:, conditions:).call  # => Due
       #
       # Months are calendar months and clamp at a month's end (31 Jan + 1 month is the last of February). The bounds
-      # are for the day on which the hours will have been used up, not for the rate alone (Use::Rate#bounds_over). A
+      # are for the day on which the hours will have been used up, not for the rate alone (Use::Wait). A
       # task whose start is unknown is due for inspection today, not in a year.
       class DueDate
         # @param task [Task]
@@ -42,7 +42,7 @@ module UprightBench
         NEVER = Reasons::Plain.new(Reason.of(:nothing_runs)).freeze
         private_constant :UNKNOWN, :NEVER
 
-        # When one clock runs out, and what its interval was multiplied by and divided by.
+        # When one clock runs out, and what its interval was multiplied by (Conditions::Shortening) and divided by.
         Dated = Struct.new(:clock, :household, :personal, :due, :early, :late)
         private_constant :Dated
 
@@ -56,9 +56,9 @@ module UprightBench
 
         # @return [Dated, nil] nil when this clock never runs out
         def dated(clock)
-          household = clock.shortened_by_household?(@task) ? @conditions.household_factor : 1.0
+          household = clock.shortening(@task, @conditions)
           personal = clock.follows_findings?(@task) ? @own.factor : 1.0
-          due, early, late = clock.runs_out(@run, household / personal)
+          due, early, late = clock.runs_out(@run, household.factor / personal)
           Dated.new(clock, household, personal, due, early, late) if due
         end
 

@@ -9,6 +9,10 @@ module UprightBench
         CHOICES = { "hours" => { "kind" => "hours" } }.freeze
         CHOICE_WORDS = { "hours" => "hours of use" }.freeze
 
+        def by_use?
+          true
+        end
+
         def follows_findings?(_task)
           true
         end

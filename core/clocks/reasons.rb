@@ -49,13 +49,12 @@ module UprightBench
         private
 
         def marks(clocked)
-          [clocked.clock.mark, clocked.household < 1 ? conditions.shortening_mark : 0, own.ratios.size,
+          [clocked.clock.mark, clocked.household.mark, own.ratios.size,
            progress.started_on.jd, clocked.clock.progress_mark(progress, conditions), clocked.due.jd, clocked.personal]
         end
 
         def shortening(clocked)
-          household = clocked.household < 1 ? conditions.shortening : {}
-          clocked.personal == 1 ? household : { **household, **own.figures }
+          clocked.personal == 1 ? clocked.household.figures : { **clocked.household.figures, **own.figures }
         end
       end
     end

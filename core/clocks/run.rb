@@ -7,9 +7,10 @@ module UprightBench
       # task.
       #
       # Months are calendar months and clamp at a month's end (31 Jan + 1 month is the last of February). The bounds are
-      # for the day on which the hours will have been used up, not for the rate alone (Use::Rate#bounds_over).
+      # for the day on which the hours will have been used up, not for the rate alone (Use::Wait).
       class Run
         DAYS_A_WEEK = 7.0
+        EXACT_DIGITS = 9
         FOREVER_DAYS = 36_500 # beyond a hundred years a clock does not run
 
         attr_reader :start, :progress
@@ -25,7 +26,7 @@ module UprightBench
         # @return [Array(Date, Date, Date)] the day, how early and how late it may be
         def by_calendar(from, months, factor)
           whole = from >> months
-          certain(factor == 1 ? whole : from + ((whole - from).to_i * factor).floor)
+          certain(factor == 1 ? whole : from + ((whole - from).to_i * factor).round(EXACT_DIGITS).floor)
         end
 
         # @return [Array(Date, Date, Date), nil] the last nil when nothing bounds it; nil when they are never used up
@@ -35,9 +36,8 @@ module UprightBench
           due = after(from, hours, @use.mean)
           return unless due
 
-          slow, fast = @use.bounds_over(hours)
-          late = after(from, hours, slow)
-          [due, [after(from, hours, fast), due].min, late && [late, due].max]
+          soon, late = @use.weeks_until(hours).map { |weeks| day(from, weeks) }
+          [due, [soon, due].compact.min, late && [late, due].max]
         end
 
         # What goes by the calendar, or was read, is certain.
@@ -50,7 +50,12 @@ module UprightBench
         def after(from, hours, rate)
           return if rate.zero?
 
-          days = (hours / rate * DAYS_A_WEEK).floor
+          day(from, hours / rate)
+        end
+
+        # Whole days, rounded down; what only a float's last digit keeps from being whole is whole.
+        def day(from, weeks)
+          days = (weeks * DAYS_A_WEEK).round(EXACT_DIGITS).floor
           from + days if days <= FOREVER_DAYS
         end
       end

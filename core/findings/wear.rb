@@ -9,7 +9,7 @@ module UprightBench
       module Wear
         LEAST = 0.25
         MOST = 1.5
-        MOST_EXPECTED = 9.99 # long overdue is long overdue
+        MOST_EXPECTED = 1.5 # long overdue is no more than far gone
         TURNING = { "free" => 0.5, "drags" => 1.0, "stuck" => 1.5 }.freeze # house rule
 
         module_function
@@ -31,6 +31,17 @@ module UprightBench
           when :bin then percent(observed[:fill_percent], policy.bin_limit_percent)
           when :brush then worn(observed[:standout_mm], position.measures["new_standout_mm"])
           when :roll then TURNING[observed[:turns]]
+          end
+        end
+
+        # @return [Boolean] whether it stands at the end of its scale: it may be further gone
+        def at_least?(position, observed)
+          case position.kind
+          when :filter then observed[:indicator_percent].to_f >= 100 || observed[:grey] == ReadFilter::DARK
+          when :bag, :bin then observed[:fill_percent].to_f >= 100
+          when :brush then observed.fetch(:standout_mm, 1) <= 0
+          when :roll then observed[:turns] == "stuck"
+          else false
           end
         end
 

@@ -40,19 +40,6 @@ module UprightBench
           newton(probability, near, 0.0, upper_bracket(probability, near))
         end
 
-        # What `quantile` gives for both ends of an interval in the middle, at about a tenth of its cost: within 1 in
-        # 200 from a shape of 4 on and as far out as eight tenths, where the cube root of a Gamma is as good as normal;
-        # below, the quantiles themselves.
-        # @param share [Float] of the distribution that lies between, strictly between 0 and 1
-        # @return [Array(Float, Float)]
-        def near_bounds(share)
-          ends = [(1 - share) / 2, (1 + share) / 2]
-          ends.map { |probability| shape < NEARLY_NORMAL ? quantile(probability) : wilson_hilferty(probability) }
-        end
-
-        NEARLY_NORMAL = 4
-        private_constant :NEARLY_NORMAL
-
         private
 
         def check

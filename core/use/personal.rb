@@ -5,7 +5,8 @@ module UprightBench
     module Use
       # How a household treats a place of its machine, against what was expected of it: what was found in the jobs over
       # what the clock predicted. The geometric mean of all jobs, in which the prior counts as two jobs that found just
-      # what was expected (house rule), kept within bounds. The next interval is divided by it.
+      # what was expected (house rule), kept within bounds. One job says no more than twice or half: with the prior of two
+      # it moves the factor by a quarter at most. The next interval is divided by it.
       #
       #   Personal.new(ratios: [2.0, 1.6]).factor  # => 1.34
       class Personal
@@ -17,6 +18,7 @@ module UprightBench
         PRIOR_JOBS = 2
         LEAST = 0.5
         MOST = 2.0
+        OF_ONE_JOB = (0.5..2.0) # a ratio beyond says no more (house rule)
         NEWEST = 12 # jobs looked at (house rule): households change
         # A job early in the interval says little: what was predicted then is too near nothing (house rule).
         LEAST_EXPECTED = 0.25
@@ -37,7 +39,8 @@ module UprightBench
         def check
           raise ArgumentError, "a ratio is above 0" unless ratios.all?(&:positive?)
 
-          @factor = Math.exp(ratios.sum { |ratio| Math.log(ratio) } / (ratios.size + PRIOR_JOBS)).clamp(LEAST, MOST)
+          logarithms = ratios.sum { |ratio| Math.log(ratio.clamp(OF_ONE_JOB)) }
+          @factor = Math.exp(logarithms / (ratios.size + PRIOR_JOBS)).clamp(LEAST, MOST)
         end
       end
     end

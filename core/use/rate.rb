@@ -3,34 +3,52 @@
 module UprightBench
   module Core
     module Use
-      # How many hours a week a machine runs, as a belief with an interval.
+      # How many hours a week a machine runs, as a belief with an interval: a Gamma of shape `hours` and rate `weeks`.
       #
-      # Gamma-Poisson updating (Gelman et al., Bayesian Data Analysis, the Poisson model with exposure):
-      # the stated figure counts as if it had been seen over STATED_WEEKS; each reading adds its hours to
-      # the shape and its weeks to the rate, times its weight.
+      # What was said is a Gamma of shape 8 whose mean is 1.06 times the figure: people's figures scatter by a third
+      # about the truth, whatever they are, and the mean of a log-normal scatter of 0.35 is exp(0.35^2 / 2) = 1.063 of
+      # its middle (house rule). Each reading adds its hours to the shape and its weeks to the rate, times its weight
+      # (Gelman et al., Bayesian Data Analysis, the Poisson model with exposure); one that says "at least" is taken as
+      # censored (AtLeast).
       #
-      #   Use::Rate.from(stated_hours_per_week: 5, evidence: [], today:).mean   # => 5.0
+      #   Use::Rate.from(stated_hours_per_week: 5, evidence: [], today:).mean   # => 5.3
       class Rate
         include Value
 
         fields :hours, :weeks, assumed: false
 
-        STATED_WEEKS = 8.0 # house rule
+        STATED_SHAPE = 8.0        # house rule
+        MEAN_OVER_STATED = 1.06   # see above
         ASSUMED_HOURS_PER_WEEK = 1.0 # common practice: an hour a week
         INTERVAL = 0.8 # of the belief lies between low and high (house rule)
 
-        # @param stated_hours_per_week [Numeric, nil] what the customer said; nil when nothing was said
-        # @param evidence [Array<Evidence>]
-        # @param today [Date]
-        # @return [Rate]
-        def self.from(stated_hours_per_week:, today:, evidence: [])
-          assumed = stated_hours_per_week.nil? && evidence.empty?
-          stated = assumed ? ASSUMED_HOURS_PER_WEEK : stated_hours_per_week
-          prior_weeks = stated ? STATED_WEEKS : 0.0
-          weighed = evidence.map { |reading| [reading, reading.weight(today)] }
-          new(hours: (stated.to_f * prior_weeks) + weighed.sum { |reading, weight| reading.hours * weight },
-            weeks: prior_weeks + weighed.sum { |reading, weight| reading.weeks * weight },
-            assumed: assumed)
+        class << self
+          # @param stated_hours_per_week [Numeric, nil] what the customer said; nil when nothing was said
+          # @param evidence [Array<Evidence>]
+          # @param today [Date]
+          # @return [Rate]
+          def from(stated_hours_per_week:, today:, evidence: [])
+            full, exact = Evidence.newest_of_each(evidence).partition(&:at_least)
+            assumed = stated_hours_per_week.nil? && evidence.empty?
+            prior = prior(stated_hours_per_week || (ASSUMED_HOURS_PER_WEEK if exact.empty?))
+            belief = exact.inject(prior) { |(hours, weeks), reading| add(hours, weeks, *reading.weighed(today)) }
+            hours, weeks = full.inject(belief) { |known, reading| AtLeast.learn(*known, *reading.weighed(today)) }
+            new(hours: hours, weeks: weeks, assumed: assumed)
+          end
+
+          private
+
+          # @return [Array(Float, Float)] shape and rate
+          def prior(stated)
+            return [0.0, 0.0] if stated.nil?
+            return [0.0, STATED_SHAPE] if stated.zero?
+
+            [STATED_SHAPE, STATED_SHAPE / (MEAN_OVER_STATED * stated)]
+          end
+
+          def add(hours, weeks, more_hours, more_weeks)
+            [hours + more_hours, weeks + more_weeks]
+          end
         end
 
         # @return [Float] hours a week
@@ -52,17 +70,12 @@ module UprightBench
           zero? ? 0.0 : gamma.quantile((1 + INTERVAL) / 2)
         end
 
-        # How fast the coming hours may go by: the rate's own uncertainty, and that of the hours themselves, which come
-        # at random. The wait for so many events of a Poisson process whose rate is Gamma has, to the first order, the
-        # squared relative spread 1/shape + 1/events; a Gamma of that spread stands for it. Without the second term the
-        # date on which they are used up would lie between the bounds in little more than half of all cases.
+        # How long until so many hours are used: the rate's own uncertainty, and that of the hours themselves.
         # @param hours_to_come [Numeric] above 0
-        # @return [Array(Float, Float)] hours a week, exceeded in nine of ten cases and in one of ten
-        def bounds_over(hours_to_come)
-          return [0.0, 0.0] if zero?
-
-          shape = 1 / ((1.0 / hours) + (1.0 / hours_to_come))
-          Stats::Gamma.new(shape: shape, rate: shape / mean).near_bounds(INTERVAL)
+        # @return [Array(Float, Float), nil] weeks, not reached in one of ten cases and in nine of ten; nil when nothing
+        #   is used
+        def weeks_until(hours_to_come)
+          Wait.new(hours: hours, weeks: weeks, to_come: hours_to_come).bounds unless zero?
         end
 
         # @return [Reason]

@@ -120,18 +120,20 @@ module UprightBench
         end.compact
       end
 
-      # A strip at so many percent of its rated hours, since it was fitted, is evidence of the use.
+      # A strip at so many percent of its rated hours, since it was fitted, is evidence of the use; a full one of so many
+      # hours at least.
       def read_strips
         indicators.each do |key, percent|
           clock = @job.sheet.position(key).tasks.flat_map(&:clocks).find { |counted| counted.kind == :hours }
           since = Models::Fitting.in_place.where(machine_id: @job.machine_id, position: key).get(:fitted_on)
-          keep_reading(key, clock.limit * percent / 100.0, since) if clock && since && since < today
+          keep_reading(key, clock.limit, percent, since) if clock && since && since < today
         end
       end
 
-      def keep_reading(position, hours, since)
+      def keep_reading(position, rated_hours, percent, since)
         Models::UseReading.create(machine_id: @job.machine_id, job_id: @job.id, position: position, kind: "strip",
-          read_on: today, hours: hours, weeks: (today - since).to_i / 7.0, read_by: @by.id)
+          read_on: today, hours: rated_hours * percent / 100.0, at_least: percent >= Core::Clocks::Indicator::FULL_PERCENT,
+          weeks: (today - since).to_i / 7.0, read_by: @by.id)
       end
     end
   end

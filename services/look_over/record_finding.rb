@@ -93,13 +93,14 @@ module UprightBench
       # The raw material of a household's own factor: how far gone it is, and how far gone it should be by the clock.
       def loads
         found = Core::Findings::Wear.found(@position, @observed, policy: policy)
-        return { wear_found: nil, wear_expected: nil } unless found
+        return { wear_found: nil, wear_expected: nil, wear_at_least: false } unless found
 
         due = Models::Due.running.where(machine_id: @job.machine_id, position: @position.key).exclude(due_on: nil)
           .order(:due_on).first
         started = due&.values&.slice(:started_on, :due_on)
         dates = due && { **started, personal: due.personal.to_f, today: Config::Zone.date(@at) }
-        { wear_found: found, wear_expected: dates && Core::Findings::Wear.expected(**dates) }
+        { wear_found: found, wear_at_least: Core::Findings::Wear.at_least?(@position, @observed),
+          wear_expected: dates && Core::Findings::Wear.expected(**dates) }
       end
 
       # From what was seen now, or no longer.

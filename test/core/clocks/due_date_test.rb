@@ -3,10 +3,15 @@
 require_relative "../../core_helper"
 
 class DueDateTest < CoreTest
-  def due(task, started_on: MONDAY, use: rate(1), traits: [], ratios: [], **progress)
+  def due(task, started_on: MONDAY, use: rate(1), traits: [], ratios: [], factors: Use::Household::FACTORS, **progress)
     Clocks::DueDate.new(task: task, progress: Clocks::Progress.new(started_on: started_on, **progress),
       conditions: Clocks::Conditions.new(use: use, household: Use::Household.new(traits: traits),
-        today: MONDAY), own: Use::Personal.new(ratios: ratios))
+        today: MONDAY, factors: factors), own: Use::Personal.new(ratios: ratios))
+  end
+
+  # A belief whose mean is so many hours a week.
+  def rate(hours_per_week)
+    hours_per_week.zero? ? super : Use::Rate.new(hours: 8.0, weeks: 8.0 / hours_per_week)
   end
 
   # Calendar arithmetic by the Gregorian rules (ISO 8601): clamped at the month's end, leap years by 4, 100, 400.
@@ -87,16 +92,35 @@ class DueDateTest < CoreTest
     refute Clocks::Task.covers?(:clean, :wash)
   end
 
+  # 50 h at seven tenths and eight tenths of an interval, an hour a week: 28 weeks are 196 days, whatever a float says.
+  def test_whole_days_are_whole
+    dusty = due(task(clock(:hours, 50), disposable: true), traits: %i[dust pets],
+      factors: { dust: 0.7, pets: 0.8 }).call
+
+    assert_equal MONDAY + 196, dusty.due_on
+    assert_equal MONDAY + 70, due(task(clock(:hours, 10)), use: Use::Rate.new(hours: 0.3, weeks: 0.3)).call.due_on
+  end
+
+  # Daily use makes the months shorter; the hours count it already.
+  def test_daily_use_shortens_the_calendar_alone
+    wash = ->(*clocks) { due(task(*clocks, action: :wash), traits: %i[daily]).call }
+
+    assert_equal MONDAY + 24, wash.call(clock(:months, 1)).due_on # 31 days × 0.8
+    assert_equal MONDAY + 350, wash.call(clock(:hours, 50)).due_on
+    assert_empty wash.call(clock(:hours, 50)).reasons.first.figures.slice(:household, :traits)
+    assert_equal MONDAY + 91, wash.call(clock(:count, 1, of: "bags", each_hours: 13)).due_on
+    assert_equal MONDAY + 24, wash.call(clock(:count, 1, of: "washes", each_months: 1)).due_on
+  end
+
   def test_days_round_down
     assert_equal MONDAY + 23, due(task(clock(:hours, 10)), use: rate(3)).call.due_on # 23.3 days
   end
 
   def test_the_bounds_come_from_the_rate_and_the_hours_to_come
     answer = due(task(clock(:hours, 50))).call
-    slow, fast = rate(1).bounds_over(50)
+    soon, late = rate(1).weeks_until(50)
 
-    assert_equal MONDAY + (350 / fast).floor, answer.early_on
-    assert_equal MONDAY + (350 / slow).floor, answer.late_on
+    assert_equal [(soon * 7).floor, (late * 7).floor], [answer.early_on, answer.late_on].map { |day| (day - MONDAY).to_i }
     assert_operator answer.early_on, :<, MONDAY + (350 / rate(1).high).floor
   end
 
@@ -120,11 +144,11 @@ class DueDateTest < CoreTest
       until_on: MONDAY + 100)], [read.due_on, *read.reasons]
   end
 
-  # Two ratios of 4 make (4 × 4)^(1/4) = 2: half the interval; a filter found clean at two visits lasts longer.
+  # Ratios beyond two count as two, and (2 × 2)^(1/4) = 1.414; a filter found clean in two jobs lasts longer.
   def test_what_was_found_moves_what_goes_by_use_and_never_fixed_months
-    assert_equal MONDAY + 175, due(task(clock(:hours, 50)), ratios: [4, 4]).call.due_on
-    assert_equal MONDAY + 700, due(task(clock(:hours, 50)), ratios: [0.25, 0.25]).call.due_on
-    assert_equal MONDAY + 15, due(task(clock(:months, 1), action: :wash), ratios: [4, 4]).call.due_on
+    assert_equal MONDAY + 247, due(task(clock(:hours, 50)), ratios: [4, 4]).call.due_on
+    assert_equal MONDAY + 494, due(task(clock(:hours, 50)), ratios: [0.25, 0.25]).call.due_on
+    assert_equal MONDAY + 21, due(task(clock(:months, 1), action: :wash), ratios: [4, 4]).call.due_on
     assert_equal MONDAY >> 12, due(task(clock(:months, 12)), ratios: [4, 4]).call.due_on
     assert_equal MONDAY + 300, due(task(clock(:indicator, 100)), indicator: 40, indicator_on: MONDAY + 120,
       ratios: [4, 4]).call.due_on
@@ -133,8 +157,8 @@ class DueDateTest < CoreTest
   def test_the_reason_names_what_was_learned_and_the_answer_keeps_it
     answer = due(task(clock(:hours, 50)), ratios: [4, 4]).call
 
-    assert_in_delta 2.0, answer.personal
-    assert_equal({ personal: 2.0, gone: :further, jobs: 2 },
+    assert_in_delta 1.414, answer.personal
+    assert_equal({ personal: 1.41, gone: :further, jobs: 2 },
       answer.reasons.first.figures.slice(:personal, :gone, :jobs))
     assert_in_delta 1.0, due(task(clock(:hours, 50), clock(:months, 1)), ratios: [0.25, 0.25]).call.personal
   end

@@ -25,6 +25,18 @@ class WearTest < CoreTest
     assert_equal [0.5, 1.0, 1.5], %w[free drags stuck].map { |turns| found({ turns: turns }, kind: :roll) }
   end
 
+  # A reading at the top of its scale may stand for more.
+  def test_at_the_end_of_a_scale_it_says_at_least
+    ends = { { grey: 5 } => :filter, { indicator_percent: 100 } => :filter, { fill_percent: 100 } => :bag,
+             { standout_mm: 0 } => :brush, { turns: "stuck" } => :roll }
+    before = { { grey: 4 } => :filter, { indicator_percent: 99 } => :filter, { fill_percent: 99 } => :bin,
+               { standout_mm: 0.5 } => :brush, { turns: "drags" } => :roll, { gaps: true } => :brush,
+               { state: "torn" } => :seal }
+
+    ends.each { |observed, kind| assert Findings::Wear.at_least?(position(kind: kind), observed), observed }
+    before.each { |observed, kind| refute Findings::Wear.at_least?(position(kind: kind), observed), observed }
+  end
+
   def test_nothing_measured_tells_nothing
     assert_nil found({ torn: true })
     assert_nil found({ state: "clean" }, kind: :seal)

@@ -1,0 +1,85 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Stats
+      # The Beta distribution by its two shapes: the distribution function, and quantiles.
+      #
+      # The regularized incomplete beta function is Lentz's continued fraction (DLMF 8.17.22; Abramowitz & Stegun
+      # 26.5.8), which converges quickly below the mean; above it, I_x(a, b) = 1 - I_{1-x}(b, a).
+      class Beta
+        include Value
+
+        # @!attribute a [Numeric]
+        # @!attribute b [Numeric]
+        fields :a, :b
+
+        PRECISION = 1e-14
+        TINY = 1e-300
+        MOST_TERMS = 5000
+        MOST_STEPS = 60
+
+        # @param x [Numeric]
+        # @return [Float] probability of a value up to x
+        def cdf(x)
+          return 0.0 if x <= 0
+          return 1.0 if x >= 1
+
+          x < (a + 1) / (a + b + 2.0) ? lower(a, b, x) : 1 - lower(b, a, 1 - x)
+        end
+
+        # @param probability [Float] strictly between 0 and 1
+        # @return [Float] the value that is not exceeded with this probability
+        # @raise [ArgumentError] when the probability is not strictly between 0 and 1
+        def quantile(probability)
+          raise ArgumentError, "probability must lie between 0 and 1" unless probability.positive? && probability < 1
+
+          low = 0.0
+          high = 1.0
+          MOST_STEPS.times do
+            middle = (low + high) / 2
+            cdf(middle) < probability ? low = middle : high = middle
+          end
+          (low + high) / 2
+        end
+
+        private
+
+        def check
+          raise ArgumentError, "shapes must be positive" unless a.positive? && b.positive?
+        end
+
+        def lower(a, b, x)
+          logarithm = Math.lgamma(a + b).first - Math.lgamma(a).first - Math.lgamma(b).first +
+                      (a * Math.log(x)) + (b * Math.log(1 - x))
+          Math.exp(logarithm) / a * fraction(a, b, x)
+        end
+
+        def fraction(a, b, x)
+          c = 1.0
+          d = sum = 1 / away_from_zero(1 - ((a + b) * x / (a + 1)))
+          (1..MOST_TERMS).each do |m|
+            before = sum
+            terms(a, b, x, m).each do |term|
+              d = 1 / away_from_zero(1 + (term * d))
+              c = away_from_zero(1 + (term / c))
+              sum *= c * d
+            end
+            break if (sum - before).abs < PRECISION * sum.abs
+          end
+          sum
+        end
+
+        # The even and the odd term of the fraction.
+        def terms(a, b, x, m)
+          [m * (b - m) * x / ((a + (2 * m) - 1) * (a + (2 * m))),
+           -(a + m) * (a + b + m) * x / ((a + (2 * m)) * (a + (2 * m) + 1))]
+        end
+
+        def away_from_zero(number)
+          number.abs < TINY ? TINY : number
+        end
+      end
+    end
+  end
+end
