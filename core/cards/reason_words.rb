@@ -10,9 +10,10 @@ module UprightBench
         KEYS = { after_hours: %i[why_hours hours], after_months: %i[why_months months],
                  after_bags: %i[why_counted bags], after_washes: %i[why_counted washes],
                  at_full_indicator: %i[why_indicator], history_unknown: %i[why_unknown],
+                 start_unknown: %i[why_unknown],
                  nothing_runs: %i[why_nothing] }.freeze
         OTHER = %i[why_other].freeze
-        DATES = { from: :from_on, until: :until_on, read: :read_on }.freeze
+        DATES = { from: :from_on, seen: :found_on, until: :until_on, read: :read_on }.freeze
 
         # @param words [Words]
         def initialize(words)
@@ -24,14 +25,19 @@ module UprightBench
         def sentence(reason)
           return reason.figures.fetch(:text) if reason.key == :written
 
-          text, counted = KEYS.fetch(reason.key, OTHER)
+          text, counted = text_of(reason)
           figures = reason.figures
           @words.phrase(text, amount: (amount(counted, figures[counted]) if counted), adjusted: adjusted(figures),
-            rate: (amount(:hours, figures[:rate]) if figures[:rate]), **figures.slice(:counted, :percent),
-            **dates(figures))
+            rate: (amount(:hours, figures[:rate]) if figures[:rate]),
+            **figures.slice(:counted, :percent, :found), **dates(figures))
         end
 
         private
+
+        # What was found says more than how long the interval is.
+        def text_of(reason)
+          reason.figures.key?(:found) ? [:why_seen] : KEYS.fetch(reason.key, OTHER)
+        end
 
         # @return [String] as in "50 hours"
         def amount(counted, count)

@@ -10,7 +10,11 @@ module UprightBench
       class Clock
         include Value
 
-        fields :limit
+        # @!attribute goes_by [Symbol] :fixed, the maker's or hygiene's limit, which comes whatever is seen; or
+        #   :condition, wear and dirt, of which a look-over is evidence
+        fields :limit, goes_by: :condition
+
+        GOES_BY = %i[fixed condition].freeze
 
         # @param kind [Symbol, String] one of Kinds::BY_KEY
         # @return [Clock]
@@ -30,6 +34,11 @@ module UprightBench
 
         def kind
           self.class.kind
+        end
+
+        # @return [Boolean] whether what is found moves its date
+        def condition?
+          goes_by == :condition
         end
 
         # The household shortens washing, cleaning and what fills with dust; never a maker's fixed months.
@@ -73,11 +82,6 @@ module UprightBench
           Reason.of(reason_key, **limits)
         end
 
-        # @return [Hash{Symbol=>Object}] of its reason
-        def figures(progress, conditions)
-          { **limits, **progress_figures(progress, conditions) }
-        end
-
         # @return [Integer] of how far it has run, so that it is another one when a figure of that is
         def progress_mark(_progress, _conditions)
           0
@@ -87,6 +91,8 @@ module UprightBench
 
         def check
           raise ArgumentError, "a clock's limit must be positive" unless limit.is_a?(Numeric) && limit.positive?
+
+          raise ArgumentError, "a clock goes by #{GOES_BY.join(' or ')}" unless GOES_BY.include?(goes_by)
 
           check_kind
           @mark = Zlib.crc32("#{reason_key} #{limit}")

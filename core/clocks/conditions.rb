@@ -13,8 +13,9 @@ module UprightBench
         # @!attribute use [Use::Rate]
         # @!attribute household [Use::Household]
         # @!attribute today [Date]
+        # @!attribute look_again_days [Integer] until a place is looked at again of which nothing better is known
         # @!attribute factors [Hash{Symbol=>Float}] trait of a household => what an interval is multiplied by
-        fields :use, :household, :today, factors: Use::Household::FACTORS
+        fields :use, :household, :today, factors: Use::Household::FACTORS, look_again_days: 365
 
         # What a household does to an interval: the factor; the figures of a reason, empty when nothing is shortened;
         # and a number made of these, the same in every process.

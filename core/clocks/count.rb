@@ -7,7 +7,7 @@ module UprightBench
       class Count < Clock
         include Value
 
-        fields :limit, of: nil, each_hours: nil, each_months: nil
+        fields :limit, goes_by: :condition, of: nil, each_hours: nil, each_months: nil
 
         COUNTED = %w[bags washes].freeze
         DECIDES = "count"

@@ -12,7 +12,8 @@ module UprightBench
       #
       # Months are calendar months and clamp at a month's end (31 Jan + 1 month is the last of February). The bounds
       # are for the day on which the hours will have been used up, not for the rate alone (Use::Wait). A
-      # task whose start is unknown is due for inspection today, not in a year.
+      # task whose start is unknown is due for inspection today, not in a year. Where a look-over found how far gone the
+      # place is, a clock that goes by condition runs from there (FromLoad).
       class DueDate
         # @param task [Task]
         # @param progress [Progress]
@@ -27,11 +28,10 @@ module UprightBench
 
         # @return [Due]
         def call
-          return unknown_history if @progress.started_on.nil?
+          return unknown_history if @progress.started_on.nil? && @progress.load.nil?
 
-          @run = Run.new(@progress, @conditions.use)
           dated = @task.clocks.filter_map { |clock| dated(clock) }
-          return never if dated.empty?
+          return @progress.started_on.nil? ? look_again : never if dated.empty?
 
           answer(dated.size > 1 ? dated.sort_by(&:due) : dated)
         end
@@ -42,8 +42,9 @@ module UprightBench
         NEVER = Reasons::Plain.new(Reason.of(:nothing_runs)).freeze
         private_constant :UNKNOWN, :NEVER
 
-        # When one clock runs out, and what its interval was multiplied by (Conditions::Shortening) and divided by.
-        Dated = Struct.new(:clock, :household, :personal, :due, :early, :late)
+        # When one clock runs out, what its interval was multiplied by (Conditions::Shortening) and divided by, and
+        # whether it runs from what was found.
+        Dated = Struct.new(:clock, :household, :personal, :due, :early, :late, :found)
         private_constant :Dated
 
         def answer(dated)
@@ -54,12 +55,33 @@ module UprightBench
               own: @own))
         end
 
-        # @return [Dated, nil] nil when this clock never runs out
+        # @return [Dated, nil] nil when this clock never runs out, or nobody knows since when it runs
         def dated(clock)
           household = clock.shortening(@task, @conditions)
           personal = clock.follows_findings?(@task) ? @own.factor : 1.0
-          due, early, late = clock.runs_out(@run, household.factor / personal)
-          Dated.new(clock, household, personal, due, early, late) if due
+          found = found?(clock)
+          due, early, late = found ? FromLoad.new(@progress, @conditions.use).runs_out(clock, household.factor / personal)
+                                   : from_start(clock, household.factor / personal)
+          Dated.new(clock, household, personal, due, early, late, found) if due
+        end
+
+        def from_start(clock, factor)
+          return if @progress.started_on.nil?
+
+          @run ||= Run.new(@progress, @conditions.use)
+          clock.runs_out(@run, factor)
+        end
+
+        def found?(clock)
+          !@progress.load.nil? && clock.condition?
+        end
+
+        # A limit that comes whatever is seen, of a part of which nobody knows how long it has been in: it is looked at
+        # again, and asked about.
+        def look_again
+          due = @progress.load_on + @conditions.look_again_days
+          Due.new(due_on: due, early_on: due, late_on: due, deciding: :unknown,
+            why: Reasons::Plain.new(Reason.of(:start_unknown, found_on: @progress.load_on)))
         end
 
         def unknown_history

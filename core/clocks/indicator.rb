@@ -10,6 +10,11 @@ module UprightBench
         CHOICE_WORDS = { "indicator" => "% of its indicator" }.freeze
         FULL_PERCENT = 100
 
+        # It has a reading of its own.
+        def condition?
+          false
+        end
+
         # It says what this very household does.
         def shortened_by_household?(_task)
           false

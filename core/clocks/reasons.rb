@@ -34,8 +34,8 @@ module UprightBench
         def to_a
           dated.map do |clocked|
             clock = clocked.clock
-            Reason.of(clock.reason_key, **clock.figures(progress, conditions), **shortening(clocked),
-              from_on: progress.started_on, until_on: clocked.due)
+            Reason.of(clock.reason_key, **clock.limits, **run_so_far(clocked), **shortening(clocked),
+              until_on: clocked.due)
           end
         end
 
@@ -50,7 +50,23 @@ module UprightBench
 
         def marks(clocked)
           [clocked.clock.mark, clocked.household.mark, own.ratios.size,
-           progress.started_on.jd, clocked.clock.progress_mark(progress, conditions), clocked.due.jd, clocked.personal]
+           (clocked.found ? progress.load_on : progress.started_on).jd,
+           clocked.found ? found_mark : clocked.clock.progress_mark(progress, conditions), clocked.due.jd,
+           clocked.personal]
+        end
+
+        def found_mark
+          (progress.load * 100).round + (conditions.rate_mark * 1000) + 1_000_000_000
+        end
+
+        # Since when it runs, and how far; or how far gone it was found.
+        def run_so_far(clocked)
+          unless clocked.found
+            return { **clocked.clock.progress_figures(progress, conditions), from_on: progress.started_on }
+          end
+
+          { rate: (conditions.rate if clocked.clock.by_use?), found: (progress.load * 100).round,
+            found_on: progress.load_on }.compact
         end
 
         def shortening(clocked)

@@ -84,11 +84,16 @@ module UprightBench
         end
 
         def task(row, position, path)
-          clocks = map("clocks", row, path) { |clock, _| Clocks::Clock.of(**symbols(clock)) }.compact
+          clocks = map("clocks", row, path) { |clock, _| clock(clock, row, position) }.compact
           return if clocks.size < row["clocks"].size # each was complained of where it stands
 
           Clocks::Task.new(**symbols(row), action: row["action"].to_sym,
             disposable: %w[bag bin].include?(position["kind"]), clocks: clocks)
+        end
+
+        def clock(clock, task, position)
+          goes_by = clock["goes_by"]&.to_sym || GoesBy.default(position["kind"], task["action"], clock["kind"])
+          Clocks::Clock.of(**symbols(clock), goes_by: goes_by)
         end
 
         # What a value refuses is a problem of the place it stands at.

@@ -35,7 +35,8 @@ module UprightBench
         }.freeze
         TASK = { "key" => [:key, true], "action" => [:words, true], "card" => [:flag, false],
                  "clocks" => [:list, true] }.freeze
-        CLOCK = { "kind" => [:words, true], "limit" => [:amount, true], "of" => [:words, false],
+        CLOCK = { "kind" => [:words, true], "limit" => [:amount, true],
+                  "goes_by" => [:words, false], "of" => [:words, false],
                   "each_hours" => [:amount, false],
                   "each_months" => [:amount, false] }.freeze
         FASTENER = { "count" => [:amount, true], "driver" => [:words, true], "length_mm" => [:amount, false],

@@ -1,0 +1,119 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Findings
+      # What was found at a place, as evidence about its clocks: each field of a finding ages one action. Grey ages the
+      # wash where the part may be washed, else the replacement; bristles, carbon, stretch, run time and the fill of a bag
+      # age the replacement; turning, hair and dirt the cleaning. (Common practice; shares are house rules.)
+      #
+      #   Loads.new(place, { grey: 2 }).by_action  # => { wash: Load of 0.4, in steps of 0.2 }
+      class Loads
+        FULL_PERCENT = 100
+        GREY_STEPS = ReadFilter::DARK
+        TURNING = { "free" => 0.5, "drags" => 1.0, "stuck" => 1.5 }.freeze # house rule
+        BRISTLES = { "full" => Load::HARDLY, "worn" => 1.0, "missing" => Load::MOST }.freeze # house rule
+        GRADED = 0.5 # step of a word that is one of two or three
+        READERS = { filter: %i[grey indicator], bag: %i[bag_fill], bin: %i[bin_fill], brush: %i[standout],
+                    roll: %i[turns bristles], belt: %i[stretch], carbon: %i[carbon_left], battery: %i[run_time] }.freeze
+
+        # @param position [Sheets::Position]
+        # @param observed [Hash{Symbol=>Object}]
+        # @param policy [Policy]
+        def initialize(position, observed, policy: Policy.new)
+          @position = position
+          @observed = observed
+          @policy = policy
+        end
+
+        # @return [Hash{Symbol=>Load}] action => how far it has come; of two that age one action the further counts
+        def by_action
+          READERS.fetch(@position.kind, %i[state]).filter_map { |reader| send(reader) }
+            .group_by(&:first).transform_values { |loads| loads.map(&:last).max_by(&:share) }
+        end
+
+        private
+
+        def load(action, share, step: 0, at_least: false)
+          [action, Load.new(share: share.to_f.clamp(0, Load::MOST).round(2), step: step, at_least: at_least)]
+        end
+
+        def grey
+          grey = @observed[:grey]
+          return unless grey
+
+          load(@position.washable? ? :wash : :replace, grey / GREY_STEPS.to_f, step: (1.0 / GREY_STEPS).round(2),
+            at_least: grey == GREY_STEPS)
+        end
+
+        def indicator
+          percent = @observed[:indicator_percent]
+          percent && load(:replace, percent / FULL_PERCENT.to_f, at_least: percent >= FULL_PERCENT)
+        end
+
+        def bag_fill
+          fill(:replace, @position.measures["change_at_percent"] || @policy.bag_limit_percent)
+        end
+
+        def bin_fill
+          fill(:clean, @policy.bin_limit_percent)
+        end
+
+        def fill(action, limit)
+          percent = @observed[:fill_percent]
+          percent && load(action, percent / limit.to_f, at_least: percent >= FULL_PERCENT)
+        end
+
+        def standout
+          fresh = @position.measures["new_standout_mm"]
+          left = @observed[:standout_mm]
+          left && fresh && load(:replace, (fresh - left) / fresh.to_f, at_least: left <= 0)
+        end
+
+        def turns
+          turning = @observed[:turns]
+          turning && load(:clean, TURNING.fetch(turning), step: GRADED, at_least: turning == "stuck")
+        end
+
+        def bristles
+          left = @observed[:bristles]
+          left && load(:replace, BRISTLES.fetch(left), step: GRADED, at_least: left == "missing")
+        end
+
+        def stretch
+          nominal = @position.measures["length_mm"]
+          length = @observed[:length_mm]
+          return unless nominal && length
+
+          load(:replace, (length - nominal) * 100.0 / nominal / @policy.belt_stretch_percent)
+        end
+
+        def carbon_left
+          fresh = @position.measures["new_length_mm"]
+          left = @observed[:length_mm]
+          return unless fresh && left
+
+          least = @position.measures["least_length_mm"] || (fresh * ReadCarbon::LEAST_SHARE)
+          load(:replace, (fresh - left) / (fresh - least).to_f)
+        end
+
+        def run_time
+          shares = ReadBattery::SETTINGS.filter_map do |name|
+            rated = @position.measures[name.to_s]
+            @observed[name] / rated.to_f if rated && @observed[name]
+          end
+          shares.any? && load(:replace, (1 - shares.min) / (1 - (@policy.battery_limit_percent / 100.0)))
+        end
+
+        # The good state of a list is hardly gone; one that is cleaned has come so far, and so has one that is replaced.
+        def state
+          state = @observed[:state]
+          return unless state && States::TABLE.key?(@position.kind)
+
+          verdict, = States.of(@position.kind, state)
+          load(verdict == :replace ? :replace : :clean, verdict == :leave ? Load::HARDLY : 1.0, step: GRADED)
+        end
+      end
+    end
+  end
+end
