@@ -60,6 +60,7 @@ class PolicyTableTest < CoreTest
       assert_equal [range.begin, range.end], [rule.range.begin, rule.range.end], rule.key
       default.nil? ? assert_nil(rule.default, rule.key) : assert_equal(default, rule.default, rule.key)
     end
+
     assert_in_delta 0.95, Policies::InForce.new.service_level
   end
 

@@ -73,8 +73,8 @@ class EditTest < CoreTest
     assert_includes told, "stations reordered"
     assert(told.any? { |words| words.match?(/\Awarranty months was \d+, is 12\z/) })
     assert_empty Sheets::Changes.new(CONTENT, CONTENT).call
-    { [false, true] => "rough was no, is yes", [nil, false] => "rough is now no", [true, nil] => "rough was yes, now empty" }
-      .each do |values, words|
+    { [false, true] => "rough was no, is yes", [nil, false] => "rough is now no",
+      [true, nil] => "rough was yes, now empty" }.each do |values, words|
         old, new = values.map { |rough| { **CONTENT, "rough" => rough }.compact }
 
         assert_equal [words], Sheets::Changes.new(old, new).call

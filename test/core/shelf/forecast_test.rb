@@ -30,7 +30,9 @@ class ForecastTest < CoreTest
 
   # On the day itself the chance is half, also where only one side is bounded.
   def test_on_the_day_itself
-    assert_equal [0.5, 0.5, 1.0], [falls(10, 5, 20), falls(10, nil, 20), falls(10, 5, nil)].map { |date| date.within(10) }
+    bounds = [[5, 20], [nil, 20], [5, nil]]
+
+    assert_equal [0.5, 0.5, 1.0], bounds.map { |early, late| falls(10, early, late).within(10) }
   end
 
   def test_what_is_overdue_comes_within_ninety_days_or_not_at_all
