@@ -13,6 +13,11 @@ class DelayTest < CoreTest
     assert_equal [900], [12, 40, 10_000].map { |failures| Delay.new(free: 3).seconds(failures) }.uniq
   end
 
+  def test_a_day_without_a_failure_forgets_them
+    assert_equal 86_400, Delay::FORGOTTEN_AFTER_SECONDS
+    assert_equal [0, 2], [11, 12].map { |failures| Delay::OF_AN_ADDRESS.seconds(failures) }
+  end
+
   # Whoever waits out every delay for a whole day.
   def test_how_many_guesses_a_day_leaves
     clock = 0

@@ -33,6 +33,16 @@ class WordingTest < CoreTest
     end
   end
 
+  def test_days_of_a_whole_week_and_months_of_a_whole_year
+    words = Cards::Words.new
+
+    assert_equal %w[Monday Tuesday Wednesday Thursday Friday Saturday Sunday],
+      (0..6).map { |days| words.date(MONDAY + days)[/\w+/] }
+    assert_equal [["Monday, 2 March"], "March 2026", "2 March 2026"],
+      [[words.date(MONDAY)], words.month(MONDAY), words.full_date(MONDAY)]
+    assert_equal %w[January December], [1, 12].map { |month| words.month(Date.new(2026, month, 1))[/\w+/] }
+  end
+
   def test_another_language_says_all_of_it
     texts = { replace: "Wechsel: {part}", due_in: "fällig {month}",
               months: "Januar, Februar, März, April, Mai, Juni, Juli, August, September, Oktober, November, Dezember" }

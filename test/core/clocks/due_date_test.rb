@@ -14,6 +14,15 @@ class DueDateTest < CoreTest
     hours_per_week.zero? ? super : Use::Rate.new(hours: 8.0, weeks: 8.0 / hours_per_week)
   end
 
+  # Bags come round faster in a dusty home, whatever is done with them; a maker's months do not.
+  def test_the_household_acts_on_bags_and_washes_of_any_task
+    bags = task(clock(:count, 4, of: "bags", each_months: 3))
+
+    assert_equal [MONDAY + 273, MONDAY >> 12], [due(bags, traits: [:pets]), due(bags)].map { |due| due.call.due_on }
+    assert_in_delta 1.3, due(task(clock(:hours, 50)), use: Use::Rate.new(hours: 126.0, weeks: 100.0)).call
+      .reasons.first.figures[:rate]
+  end
+
   # Calendar arithmetic by the Gregorian rules (ISO 8601): clamped at the month's end, leap years by 4, 100, 400.
   def test_months_clamp_at_the_end_of_the_month
     { [2027, 1, 31, 1] => [2027, 2, 28], [2028, 1, 31, 1] => [2028, 2, 29], [2028, 2, 29, 12] => [2029, 2, 28],

@@ -35,6 +35,19 @@ class DryingTimeTest < CoreTest
     assert_in_delta 120.0, drying(floor: 120, shaken: false).hours
   end
 
+  def test_it_says_what_it_reckoned_with
+    keys = ->(**how) { drying(**how).reasons.map(&:key) }
+
+    assert_equal %i[usual_hours no_air], keys.call
+    assert_equal %i[floor_of_sheet air], keys.call(floor: 12, room: [21, 50])
+    assert_equal %i[usual_hours no_air not_shaken], keys.call(shaken: false)
+    assert_equal %i[usual_hours no_air not_shaken draught], keys.call(shaken: false, draught: true)
+    assert_equal %i[usual_hours no_air draught never_below], keys.call(draught: true)
+    assert_equal %i[usual_hours air not_shaken at_most], keys.call(shaken: false, room: [12, 90])
+    assert_equal [Reason.of(:not_shaken, factor: 2.0), Reason.of(:draught, factor: 0.75)],
+      drying(shaken: false, draught: true).reasons.last(2)
+  end
+
   def test_a_soaked_room_will_not_dry
     refute_predicate drying(room: [18, 95]), :dries?
     assert_predicate drying(room: [18, 94]), :dries?

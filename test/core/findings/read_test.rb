@@ -220,6 +220,24 @@ class ReadTest < CoreTest
     end
   end
 
+  def test_a_run_time_without_a_rated_one_says_nothing
+    assert_nil read({ kind: :battery }, { run_minutes: 20 })
+    assert_reads :leave, :charges, { kind: :battery }, { charging: "steady" }
+  end
+
+  # No wear yet: nobody can say when it will be flush.
+  def test_bristles_as_long_as_new_after_a_year
+    assert_reads :leave, :proud, { kind: :brush, measures: { "new_standout_mm" => 8 } }, { standout_mm: 8 },
+      fitted_on: MONDAY - 365, today: MONDAY
+  end
+
+  def test_types_of_fields_and_minutes_of_verdicts
+    assert_equal %i[choice flag measure scale],
+      Findings::KINDS.values.flat_map(&:values).map(&:type).uniq.sort
+    assert_equal({ leave: 0, clean: 5, wash: 8, replace: 3, refer: 5 },
+      Findings::VerdictKind::ALL.to_h { |kind| [kind.key, kind.minutes] })
+  end
+
   def test_nothing_recorded_says_nothing
     assert_nil read(WASHABLE, {})
     assert_nil read(WASHABLE, { grey: nil, torn: false })

@@ -118,6 +118,22 @@ class FindTest < CoreTest
       .candidates.map { |candidate| candidate.part.id }
   end
 
+  def test_what_is_not_stated_of_a_part_it_has_not
+    plain = cassette(1).with(attributes: {})
+
+    assert_equal [Reason.of(:has_none, attribute: "clip")], find([plain], [listed(1)]).near_misses.first.reasons
+    assert_equal 1, find([plain], [listed(1)], attributes: { "clip" => false }).candidates.size
+    assert_equal [Reason.of(:attribute_not_stated, attribute: "drive", wanted: "left")],
+      find([plain], [listed(1)], attributes: { "drive" => "left" }).near_misses.first.reasons
+  end
+
+  def test_where_the_sheet_has_no_measures_nothing_is_about_as_large
+    place = position(attributes: {}, measures: {})
+    answer = Fit::Find.new(position: place, machine: K, parts: [cassette(1)], rules: []).call
+
+    assert_empty answer.near_misses + answer.candidates
+  end
+
   def test_a_pattern_part_is_no_worse_out_of_warranty
     parts = [cassette(1, pattern: true, price_cents: 100), cassette(2)]
 

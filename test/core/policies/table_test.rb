@@ -38,6 +38,32 @@ class PolicyTableTest < CoreTest
     assert_equal Policies::Table::ALL.size, Policies::Table::BY_KEY.size
   end
 
+  # What a shop may choose, and what it starts with; common practice or house rules, as the table says.
+  RULES = {
+    "bag_limit_percent" => [10..100, 50], "bin_limit_percent" => [10..100, 66], "washes_in_a_life" => [1..100, 12],
+    "battery_limit_percent" => [10..95, 60], "drying_hours" => [1..96, 24], "drying_temperature_c" => [-20..50, nil],
+    "drying_humidity_percent" => [0..100, nil], "promise_buffer_minutes" => [0..960, 120],
+    "pets_percent" => [40..100, 75], "dust_percent" => [40..100, 70], "long_hair_percent" => [40..100, 90],
+    "daily_percent" => [40..100, 80], "smoker_percent" => [40..100, 85], "email_lead_days" => [0..90, 10],
+    "text_lead_days" => [0..90, 10], "post_lead_days" => [0..90, 21], "phone_lead_days" => [0..90, 7],
+    "bundle_days" => [0..180, 45], "follow_up_gap_days" => [7..365, 30], "most_follow_ups" => [0..5, 2],
+    "labour_an_hour" => [0..1000, 60], "labour_step_minutes" => [1..120, 15], "least_labour_minutes" => [0..240, 15],
+    "labour_tax_percent" => [0..50, 0], "part_tax_percent" => [0..50, 0], "estimate_valid_days" => [1..365, 14],
+    "review_days" => [1..90, 7], "service_level_percent" => [50..99.9, 95], "kept_years" => [1..50, 10]
+  }.freeze
+
+  def test_what_a_shop_may_choose_and_what_it_starts_with
+    assert_equal RULES.keys, Policies::Table.numbers.map(&:key)
+    Policies::Table.numbers.each do |rule|
+      range, default = RULES.fetch(rule.key)
+
+      assert_equal [range.begin, range.end], [rule.range.begin, rule.range.end], rule.key
+      default.nil? ? assert_nil(rule.default, rule.key) : assert_equal(default, rule.default, rule.key)
+    end
+
+    assert_in_delta 0.95, Policies::InForce.new.service_level
+  end
+
   # Shares and readings have decimals; what is counted has none.
   def test_which_rules_have_decimals
     assert_equal %w[drying_temperature_c drying_humidity_percent labour_tax_percent part_tax_percent

@@ -73,6 +73,12 @@ class EditTest < CoreTest
     assert_includes told, "stations reordered"
     assert(told.any? { |words| words.match?(/\Awarranty months was \d+, is 12\z/) })
     assert_empty Sheets::Changes.new(CONTENT, CONTENT).call
+    { [false, true] => "rough was no, is yes", [nil, false] => "rough is now no",
+      [true, nil] => "rough was yes, now empty" }.each do |values, words|
+        old, new = values.map { |rough| { **CONTENT, "rough" => rough }.compact }
+
+        assert_equal [words], Sheets::Changes.new(old, new).call
+      end
   end
 
   def test_measures_of_a_kind_and_what_a_sheet_has_besides

@@ -132,6 +132,16 @@ class RulesTest < CoreTest
     assert_raises(KeyError) { Sheets::Starter.content(kind: :kettle, maker: "N", model: "O") }
   end
 
+  def test_what_hangs_beside_the_air_path_of_a_starter
+    beside = Sheets::Sheet::KINDS.to_h do |kind|
+      sheet = Sheets::Parse.new(Sheets::Starter.content(kind: kind, maker: "Newmark", model: "One")).call
+      [kind, sheet.positions.select(&:beside).map(&:key)]
+    end
+
+    assert_equal({ upright: %w[dust-seal lead], canister: %w[lid-seal lead], stick: %w[contacts bin-seal battery],
+                   robot: %w[side-brush wheels contacts battery], drum: %w[lid-seal lead] }, beside)
+  end
+
   def test_what_changed_between_versions
     before = content
     after = content.tap do |sheet|

@@ -28,6 +28,13 @@ class ForecastTest < CoreTest
     assert_equal [0.0, 1.0], [9, 10].map { |days| falls(10, 10, 10).within(days) }
   end
 
+  # On the day itself the chance is half, also where only one side is bounded.
+  def test_on_the_day_itself
+    bounds = [[5, 20], [nil, 20], [5, nil]]
+
+    assert_equal [0.5, 0.5, 1.0], bounds.map { |early, late| falls(10, early, late).within(10) }
+  end
+
   def test_what_is_overdue_comes_within_ninety_days_or_not_at_all
     assert_in_delta 30 / 90.0, falls(0).within(30)
     assert_in_delta 10 / 90.0, falls(-80).within(30)

@@ -114,6 +114,11 @@ class RateTest < CoreTest
     assert_equal %i[assumed_use known_use stored], [nil, 1, 0].map { |hours| rate(hours).reason.key }
   end
 
+  def test_a_belief_by_itself_is_not_assumed
+    refute Use::Rate.new(hours: 8, weeks: 8).assumed
+    assert_equal Reason.of(:known_use, mean: 1.0, low: 0.6, high: 1.5), Use::Rate.new(hours: 8, weeks: 8).reason
+  end
+
   def test_a_stored_machine_has_no_rate
     assert_predicate rate(0), :zero?
     assert_in_delta 0.0, rate(0).high
