@@ -13,8 +13,8 @@ module UprightBench
         after_bags: ["{bags}", *SHORTENED, ", {counted} counted so far", ": {until_on}"],
         after_washes: ["{washes}", *SHORTENED, ", {counted} counted so far", ": {until_on}"],
         at_full_indicator: ["the indicator full", *SHORTENED, ", {percent} % on {read_on}", ": {until_on}"],
-        start_unknown: "nobody knows since when it has been in: looked at on {found_on}, to be asked about and looked " \
-                       "at again",
+        start_unknown: "nobody knows since when it has been in: looked at on {found_on}, to be asked about and " \
+                       "looked at again",
         history_unknown: "history unknown: look it over now, not in a year",
         nothing_runs: "no use and no calendar clock: nothing falls due"
       }.freeze

@@ -7,8 +7,8 @@ module UprightBench
       dataset_module do
         # What is only reckoned with needs no decimals.
         def as_floats
-          select(:machine_id, :kind, :position, :at_least, Sequel.cast(:hours, :float).as(:hours), Sequel.cast(:weeks, :float).as(:weeks),
-            :read_on)
+          select(:machine_id, :kind, :position, :at_least, :read_on,
+            *%i[hours weeks].map { |name| Sequel.cast(name, :float).as(name) })
         end
       end
 

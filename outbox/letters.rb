@@ -79,8 +79,8 @@ module UprightBench
       end
 
       def line(machine, due, today)
-        Core::Cards::Letter::Line.new(machine: machine, part: due.position_name, action: due.action,
-          due_on: due.due_on || today,
+        Core::Cards::Letter::Line.new(machine: machine, part: due.position_name,
+          action: Core::Clocks::Due.told(due.action, due.deciding), due_on: due.due_on || today,
           overdue: !due.due_on.nil? && due.due_on < today)
       end
 

@@ -106,9 +106,8 @@ module UprightBench
 
         def card_line(due)
           due_on = due.due_on || today
-          Core::Cards::Letter::Line.new(machine: due.machine.sheet.title, part: due.position_name, action: due.action,
-            due_on: due_on,
-            overdue: due_on < today)
+          Core::Cards::Letter::Line.new(machine: due.machine.sheet.title, part: due.position_name,
+            action: Core::Clocks::Due.told(due.action, due.deciding), due_on: due_on, overdue: due_on < today)
         end
 
         # @return [String] as in "A new exhaust cassette, due in March 2027"

@@ -114,7 +114,13 @@ module UprightBench
 
         # @return [String] as in "replace: 50 h of use, or 12 months"
         def task_words(task)
-          "#{task.action}: #{task.clocks.map { |clock| sentence(clock.interval) }.join(', or ')}"
+          "#{task.action}: #{task.clocks.map { |clock| clock_interval(clock, task) }.join(', or ')}"
+        end
+
+        # @return [String] as in "12 months, whatever is seen"
+        def clock_interval(clock, task)
+          fixed = clock.goes_by == :fixed && task.action == :replace
+          "#{sentence(clock.interval)}#{', whatever is seen' if fixed}"
         end
 
         # @return [Hash{String=>String}] measure => words, those that the sheet gives

@@ -11,6 +11,14 @@ module UprightBench
 
         fields :due_on, :early_on, :late_on, :deciding, :why, personal: 1.0
 
+        # What a customer is told to have done: where nobody knows whether it is to be replaced, to have it looked at.
+        # @param action [String]
+        # @param deciding [String, Symbol] as in `deciding`
+        # @return [String]
+        def self.told(action, deciding)
+          deciding.to_sym == :unknown ? "inspect" : action
+        end
+
         # @return [Array<Reason>] what each clock says
         def reasons
           why.to_a

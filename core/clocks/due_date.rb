@@ -60,9 +60,12 @@ module UprightBench
           household = clock.shortening(@task, @conditions)
           personal = clock.follows_findings?(@task) ? @own.factor : 1.0
           found = found?(clock)
-          due, early, late = found ? FromLoad.new(@progress, @conditions.use).runs_out(clock, household.factor / personal)
-                                   : from_start(clock, household.factor / personal)
+          due, early, late = runs_out(clock, household.factor / personal, found)
           Dated.new(clock, household, personal, due, early, late, found) if due
+        end
+
+        def runs_out(clock, factor, found)
+          found ? FromLoad.new(@progress, @conditions.use).runs_out(clock, factor) : from_start(clock, factor)
         end
 
         def from_start(clock, factor)

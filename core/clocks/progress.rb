@@ -3,8 +3,8 @@
 module UprightBench
   module Core
     module Clocks
-      # How far a task's clocks have run: when they were started, the events counted since, the indicator's last reading,
-      # and how far gone the place was found. `started_on` nil means unknown history.
+      # How far a task's clocks have run: when they were started, the events counted since, the indicator's last
+      # reading, and how far gone the place was found. `started_on` nil means unknown history.
       class Progress
         include Value
 

@@ -50,13 +50,13 @@ module UprightBench
 
         def marks(clocked)
           [clocked.clock.mark, clocked.household.mark, own.ratios.size,
-           (clocked.found ? progress.load_on : progress.started_on).jd,
-           clocked.found ? found_mark : clocked.clock.progress_mark(progress, conditions), clocked.due.jd,
-           clocked.personal]
+           *(clocked.found ? found_marks : [progress.started_on.jd, clocked.clock.progress_mark(progress, conditions)]),
+           clocked.due.jd, clocked.personal]
         end
 
-        def found_mark
-          (progress.load * 100).round + (conditions.rate_mark * 1000) + 1_000_000_000
+        # The day is that of what was found, which is told apart from a start.
+        def found_marks
+          [-progress.load_on.jd, (progress.load * 100).round + (conditions.rate_mark * 1000)]
         end
 
         # Since when it runs, and how far; or how far gone it was found.

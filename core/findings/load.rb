@@ -3,9 +3,9 @@
 module UprightBench
   module Core
     module Findings
-      # How far gone a place was found, as a share of what an interval of one action allows: 0.25 hardly, 1.0 just right,
-      # 1.5 far gone. `step` is that of the scale it was graded on, 0 where it was measured; at the end of a scale it is
-      # `at_least` so far gone.
+      # How far gone a place was found, as a share of what an interval of one action allows: 0.25 hardly, 1.0 just
+      # right, 1.5 far gone. `step` is that of the scale it was graded on, 0 where it was measured; at the end of a
+      # scale it is `at_least` so far gone.
       class Load
         include Value
 

@@ -4,8 +4,8 @@ module UprightBench
   module Core
     module Findings
       # What was found at a place, as evidence about its clocks: each field of a finding ages one action. Grey ages the
-      # wash where the part may be washed, else the replacement; bristles, carbon, stretch, run time and the fill of a bag
-      # age the replacement; turning, hair and dirt the cleaning. (Common practice; shares are house rules.)
+      # wash where the part may be washed, else the replacement; bristles, carbon, stretch, run time and the fill of a
+      # bag age the replacement; turning, hair and dirt the cleaning. (Common practice; shares are house rules.)
       #
       #   Loads.new(place, { grey: 2 }).by_action  # => { wash: Load of 0.4, in steps of 0.2 }
       class Loads
@@ -32,7 +32,26 @@ module UprightBench
             .group_by(&:first).transform_values { |loads| loads.map(&:last).max_by(&:share) }
         end
 
+        # What is left as it was found. What is judged good and was not measured is hardly gone, and what a person
+        # judged good over the measure is half gone at most (house rules); what is not good and was not measured is due.
+        # @param action [Symbol]
+        # @param verdict [Symbol] a key of VerdictKind
+        # @param judged [Boolean] whether it is a person's own
+        # @return [Load, nil] nil when nothing was found about it
+        def of(action, verdict:, judged: false)
+          load = by_action[action]
+          return unmeasured(action, verdict) if load.nil?
+
+          judged && verdict == :leave ? load.with(share: [load.share, GRADED].min, at_least: false) : load
+        end
+
         private
+
+        def unmeasured(action, verdict)
+          return Load.new(share: Load::HARDLY, step: GRADED) if verdict == :leave
+
+          Load.new(share: 1.0, step: GRADED) if verdict == action
+        end
 
         def load(action, share, step: 0, at_least: false)
           [action, Load.new(share: share.to_f.clamp(0, Load::MOST).round(2), step: step, at_least: at_least)]

@@ -45,16 +45,28 @@ module UprightBench
           end
         end
 
+        # @return [Symbol, nil] which task it ages
+        def action(position, observed)
+          case position.kind
+          when :filter then observed[:indicator_percent].nil? && position.washable? ? :wash : :replace
+          when :bag, :brush then :replace
+          when :bin, :roll then :clean
+          end
+        end
+
         # @param started_on [Date, nil]
         # @param due_on [Date, nil]
         # @param today [Date]
         # @param personal [Numeric] factor that the interval was divided by: it is compared with what it would be
         #   without
-        # @return [Float, nil] the share of the interval that has run; nil while nothing says so
-        def expected(started_on:, due_on:, today:, personal: 1)
-          return unless started_on && due_on && due_on > started_on
+        # @param load [Numeric, nil] how far gone it was found on `load_on`
+        # @return [Float, nil] how far gone it should be by its clock; nil while nothing says so
+        def expected(started_on:, due_on:, today:, personal: 1, load: nil, load_on: nil)
+          begun = load ? load_on : started_on
+          return unless begun && due_on && due_on > begun
 
-          ((today - started_on) / (due_on - started_on).to_f / personal).clamp(0.0, MOST_EXPECTED).round(2)
+          gone = load.to_f + ((today - begun) / (due_on - begun).to_f * (1 - load.to_f) / personal)
+          gone.clamp(0.0, MOST_EXPECTED).round(2)
         end
 
         # As dark as the reference is just right; a strip says it in percent.

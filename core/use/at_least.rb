@@ -20,13 +20,13 @@ module UprightBench
         # @param hours [Numeric] at least so many, above 0
         # @param weeks [Numeric] within so many, above 0
         # @return [Array(Float, Float)] shape and rate of the belief afterwards
-        def learn(shape, rate, hours, weeks)
+        def learn(shape, rate, hours, weeks) # rubocop:disable Metrics/AbcSize -- one formula
           likely = [0, 1, 2].map { |more| seen(shape + more, rate, hours, weeks) }
           return [shape + hours, rate + weeks] if likely.first < LEAST_LIKELY
 
           mean = shape / rate * likely[1] / likely[0]
           variance = (shape * (shape + 1) / (rate**2) * likely[2] / likely[0]) - (mean**2)
-          [mean**2 / variance, mean / variance]
+          [(mean**2) / variance, mean / variance]
         end
 
         # @return [Float] probability of so many hours or more

@@ -27,7 +27,7 @@ module UprightBench
 
         # @return [Household] what acts on a clock that counts hours of use
         def dirt
-          (traits & USE).empty? ? self : with(traits: traits - USE)
+          traits.intersect?(USE) ? with(traits: traits - USE) : self
         end
 
         # @return [String] for the screen; empty when nothing shortens

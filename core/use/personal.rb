@@ -5,8 +5,8 @@ module UprightBench
     module Use
       # How a household treats a place of its machine, against what was expected of it: what was found in the jobs over
       # what the clock predicted. The geometric mean of all jobs, in which the prior counts as two jobs that found just
-      # what was expected (house rule), kept within bounds. One job says no more than twice or half: with the prior of two
-      # it moves the factor by a quarter at most. The next interval is divided by it.
+      # what was expected (house rule), kept within bounds. One job says no more than twice or half: with the prior of
+      # two it moves the factor by a quarter at most. The next interval is divided by it.
       #
       #   Personal.new(ratios: [2.0, 1.6]).factor  # => 1.34
       class Personal

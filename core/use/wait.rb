@@ -38,7 +38,7 @@ module UprightBench
         private
 
         # Paulson: the cube root of F is nearly normal, which makes a quadratic equation.
-        def f_ratio(deviations)
+        def f_ratio(deviations) # rubocop:disable Metrics/AbcSize -- one formula
           u = 1 / (9.0 * hours)
           v = 1 / (9.0 * to_come)
           square = ((1 - u)**2) - ((deviations**2) * u)

@@ -9,6 +9,7 @@ module UprightBench
         # What a clock counts, as it is chosen, and as a sheet writes it.
         CLOCKS = Core::Clocks::Kinds::CHOICES
         WORDS = Core::Clocks::Kinds::CHOICE_WORDS
+        GOES_BY = { "" => "usual", "fixed" => "fixed limit", "condition" => "wear and dirt" }.freeze
 
         module_function
 
@@ -32,7 +33,12 @@ module UprightBench
 
         def clock(row)
           kind = CLOCKS.fetch(row["counts"].to_s, { "kind" => row["counts"].to_s })
-          { **kind, "limit" => Typed.number(row["limit"]), **(kind["of"] ? each_lasts(row) : {}) }
+          { **kind, "limit" => Typed.number(row["limit"]), **(kind["of"] ? each_lasts(row) : {}), **goes_by(row) }
+        end
+
+        # Empty: as it is usual for the kind of part.
+        def goes_by(row)
+          { "goes_by" => Typed.words(row["goes_by"]) }.compact
         end
 
         # How long a bag, or from wash to wash.
@@ -45,7 +51,7 @@ module UprightBench
           { "key" => task["key"], "action" => task["action"], "card" => (task.fetch("card", true) ? "1" : nil),
             "limit" => clock["limit"],
             "counts" => clock["of"] || clock["kind"], "each" => clock["each_hours"] || clock["each_months"],
-            "each_unit" => clock["each_months"] ? "months" : "hours" }
+            "each_unit" => clock["each_months"] ? "months" : "hours", "goes_by" => clock["goes_by"] }
         end
       end
     end

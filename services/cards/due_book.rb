@@ -7,7 +7,7 @@ module UprightBench
       # One open due with what a screen or a card says about it; `task` and `address` are what the core asks for.
       Row = Struct.new(:task, :address, :read) do
         %i[customer_id customer_name machine_id machine_title serial_number position_name action
-           due_on].each { |name| define_method(name) { read[name] } }
+           deciding due_on].each { |name| define_method(name) { read[name] } }
       end
 
       # What somebody may still hear of falls due in each week from today; -1 is what is overdue. What was written
@@ -71,7 +71,7 @@ module UprightBench
 
       private
 
-      DUE = %i[id machine_id position_name action due_on snoozed_until may_card attempts carded_on].freeze
+      DUE = %i[id machine_id position_name action deciding due_on snoozed_until may_card attempts carded_on].freeze
       private_constant :DUE
 
       def all_bundles

@@ -6,10 +6,11 @@ module UprightBench
     class SetClocks
       # @param machine [Models::Machine]
       # @param done [Hash{String=>Array<Symbol>}] position => actions done
+      # @param loads [Hash{String=>Hash{Symbol=>Core::Findings::Load}}] position => action => how far gone it was found
       # @param on [Date]
       # @param why [String] what moves a date, kept with it
-      def self.call(machine, on:, why: "computed again", done: {})
-        new(machine, on).call(done, why)
+      def self.call(machine, on:, why: "computed again", done: {}, loads: {})
+        new(machine, on, loads: loads).call(done, why)
       end
 
       # Computes again what runs already, and ends what its sheet no longer names; nothing begins.
@@ -27,11 +28,12 @@ module UprightBench
         Models::Due.where(id: rows.map { |row| row[:id] }).update(state: state, closed_on: on) if rows.any?
       end
 
-      def initialize(machine, on, facts: Facts.new([machine]))
+      def initialize(machine, on, facts: Facts.new([machine]), loads: {})
         @machine = machine
         @on = on
+        @loads = loads
         @conditions = Core::Clocks::Conditions.new(use: facts.use_rate(machine, on), household: machine.household,
-          today: on, factors: facts.factors)
+          today: on, factors: facts.factors, look_again_days: facts.look_again_days)
         @facts = facts
         @open = facts.open(machine)
       end
@@ -39,6 +41,7 @@ module UprightBench
       def call(done, why)
         begun, going_on = tasks.partition { |place, task| open_at(place, task).nil? || done?(done, place, task) }
         self.class.close(begun.filter_map { |place, task| open_at(place, task) }, "done", @on)
+        keep_loads(going_on)
         Models::Due.dataset.multi_insert(begun.map { |place, task| first_or_next(place, task, done) })
         WriteDates.write(moves(going_on), why: why, on: @on)
       end
@@ -53,7 +56,9 @@ module UprightBench
       # What `call` would write for a machine that nothing was done to; nothing is written.
       # @return [Array<Models::Due>] not saved, soonest first
       def would_be
-        dues = tasks.map { |place, task| Models::Due.new(row(place, task, 1, start_of(place, task))) }
+        dues = tasks.map do |place, task|
+          Models::Due.new(row(place, task, 1, start_of(place, task), load: load_of(place, task)))
+        end
         dues.sort_by { |due| due.due_on || FAR }
       end
 
@@ -87,7 +92,8 @@ module UprightBench
 
       def first_or_next(place, task, done)
         start = done?(done, place, task) ? @on : start_of(place, task)
-        row(place, task, cycles.fetch([place.key, task.key], 0) + 1, start)
+        done = done?(done, place, task)
+        row(place, task, cycles.fetch([place.key, task.key], 0) + 1, start, load: (found(place, task) unless done))
       end
 
       # Of what was ended too: a place may be named again by a later sheet.
@@ -107,12 +113,31 @@ module UprightBench
         (@places ||= @facts.places(@machine)).fetch(place.key, NOTHING)
       end
 
-      def row(place, task, cycle, start)
-        answer = answer(known(place), task, start)
-        dates = WriteDates.columns(answer)
+      def row(place, task, cycle, start, load: nil)
+        load ||= NOTHING
+        dates = WriteDates.columns(answer({ **known(place), **load }, task, start))
         { machine_id: @machine.id, position: place.key, position_name: place.name, task: task.key,
-          action: task.action.to_s, cycle: cycle,
-          started_on: start, may_card: task.card, computed_on: @on, **dates, reasons: Sequel.pg_jsonb(dates[:reasons]) }
+          action: task.action.to_s, cycle: cycle, started_on: start, may_card: task.card, computed_on: @on, **load,
+          **dates, reasons: Sequel.pg_jsonb(dates[:reasons]) }
+      end
+
+      # What was found is kept with what runs on, so that dates computed again rest on it as well.
+      def keep_loads(tasks)
+        tasks.each do |place, task|
+          load = found(place, task) or next
+          due = open_at(place, task).update(load)
+          Models::Due.where(id: due[:id]).update(load)
+        end
+      end
+
+      # @return [Hash{Symbol=>Object}, nil] columns of a due: how far gone it was found today
+      def found(place, task)
+        load = @loads.dig(place.key, task.action)
+        load && { load: load.share, load_step: load.step, load_on: @on }
+      end
+
+      def load_of(place, task)
+        open_at(place, task)&.slice(:load, :load_step, :load_on)
       end
 
       # @param here [Hash] what is known of the place
@@ -130,7 +155,8 @@ module UprightBench
         washes = start ? counted(here, start) : 0
         read_on = read_on(here, start) if start
         Core::Clocks::Progress.new(started_on: start, counted: washes, counted_on: (@on if washes.positive?),
-          indicator: (here[:strip_percent] if read_on), indicator_on: read_on)
+          indicator: (here[:strip_percent] if read_on), indicator_on: read_on, load: here[:load]&.to_f,
+          load_step: here[:load_step].to_f, load_on: here[:load_on])
       end
 
       # The shop sees its own washes only; they count once they run ahead of the calendar.

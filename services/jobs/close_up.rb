@@ -29,7 +29,8 @@ module UprightBench
         read_strips # before the strip's part is replaced
         done = @items.select { |item| item.state == "done" }
         done.each { |item| date_fitting(item) }
-        SetClocks.call(@job.machine, done: tasks_done(done), on: today, why: "found and done in job #{@job.number}")
+        SetClocks.call(@job.machine, done: tasks_done(done), loads: loads, on: today,
+          why: "found and done in job #{@job.number}")
         { closed_up_at: @at, **went_back_wet }
       end
 
@@ -107,21 +108,33 @@ module UprightBench
       end
 
       def tasks_done(done)
-        looked_at = Models::Finding.where(job_id: @job.id).select_map(:position)
-          .to_h { |position| [position, LOOKED_AT] }
+        looked_at = findings.to_h { |finding| [finding.position, LOOKED_AT] }
         looked_at.merge(done.to_h do |item|
           [item.position, item.own_spare ? OWN_SPARE : DONE_BY.fetch(item.action.to_sym, LOOKED_AT)]
         end)
       end
 
-      def indicators
-        Models::Finding.where(job_id: @job.id).all.to_h do |finding|
-          [finding.position, finding.seen[:indicator_percent]]
-        end.compact
+      def findings
+        @findings ||= Models::Finding.where(job_id: @job.id).all
       end
 
-      # A strip at so many percent of its rated hours, since it was fitted, is evidence of the use; a full one of so many
-      # hours at least.
+      # How far gone each place was found; what was done since begins anew whatever was found.
+      # @return [Hash{String=>Hash{Symbol=>Core::Findings::Load}}]
+      def loads
+        policy = Policies.now.findings
+        findings.to_h do |finding|
+          found = Core::Findings::Loads.new(@job.sheet.position(finding.position), finding.seen, policy: policy)
+          told = { verdict: finding.verdict.to_sym, judged: finding.own_verdict }
+          [finding.position, Core::Clocks::Task::ACTIONS.to_h { |action| [action, found.of(action, **told)] }.compact]
+        end
+      end
+
+      def indicators
+        findings.to_h { |finding| [finding.position, finding.seen[:indicator_percent]] }.compact
+      end
+
+      # A strip at so many percent of its rated hours, since it was fitted, is evidence of the use; a full one of that
+      # many at least.
       def read_strips
         indicators.each do |key, percent|
           clock = @job.sheet.position(key).tasks.flat_map(&:clocks).find { |counted| counted.kind == :hours }
@@ -132,8 +145,8 @@ module UprightBench
 
       def keep_reading(position, rated_hours, percent, since)
         Models::UseReading.create(machine_id: @job.machine_id, job_id: @job.id, position: position, kind: "strip",
-          read_on: today, hours: rated_hours * percent / 100.0, at_least: percent >= Core::Clocks::Indicator::FULL_PERCENT,
-          weeks: (today - since).to_i / 7.0, read_by: @by.id)
+          read_on: today, hours: rated_hours * percent / 100.0, weeks: (today - since).to_i / 7.0, read_by: @by.id,
+          at_least: percent >= Core::Clocks::Indicator::FULL_PERCENT)
       end
     end
   end

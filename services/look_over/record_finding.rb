@@ -95,12 +95,19 @@ module UprightBench
         found = Core::Findings::Wear.found(@position, @observed, policy: policy)
         return { wear_found: nil, wear_expected: nil, wear_at_least: false } unless found
 
-        due = Models::Due.running.where(machine_id: @job.machine_id, position: @position.key).exclude(due_on: nil)
-          .order(:due_on).first
-        started = due&.values&.slice(:started_on, :due_on)
-        dates = due && { **started, personal: due.personal.to_f, today: Config::Zone.date(@at) }
         { wear_found: found, wear_at_least: Core::Findings::Wear.at_least?(@position, @observed),
-          wear_expected: dates && Core::Findings::Wear.expected(**dates) }
+          wear_expected: expected }
+      end
+
+      # By the clock of the action that the finding ages.
+      def expected
+        action = Core::Findings::Wear.action(@position, @observed).to_s
+        due = Models::Due.running.where(machine_id: @job.machine_id, position: @position.key, action: action)
+          .exclude(due_on: nil).first
+        return unless due
+
+        Core::Findings::Wear.expected(**due.values.slice(:started_on, :due_on, :load_on), load: due.load&.to_f,
+          personal: due.personal.to_f, today: Config::Zone.date(@at))
       end
 
       # From what was seen now, or no longer.

@@ -9,12 +9,14 @@ module UprightBench
         # @param machines [Array<Models::Machine>]
         def initialize(machines)
           ids = machines.map(&:id)
-          @factors = Policies.now.household_factors
+          policies = Policies.now
+          @factors = policies.household_factors
+          @look_again_days = policies.findings.service_interval_days
           @readings = Models::UseReading.where(machine_id: ids).as_floats.all.group_by(&:machine_id)
           @open = running(ids).naked.to_hash_groups(:machine_id)
         end
 
-        DUE = %i[id machine_id position task started_on due_on early_on late_on
+        DUE = %i[id machine_id position task started_on due_on early_on late_on load load_step load_on
                  reasons_mark].map { |name| Sequel[:dues][name] }.freeze
         WASHES = %i[machine_id position wash_count fitted_on].freeze
         LEARNED = %i[machine_id position ratios strip_percent strip_at].freeze
@@ -24,7 +26,9 @@ module UprightBench
 
         # @!attribute factors
         #   @return [Hash{Symbol=>Float}] trait of a household => what an interval is multiplied by
-        attr_reader :factors
+        # @!attribute look_again_days
+        #   @return [Integer] between two services
+        attr_reader :factors, :look_again_days
 
         # @return [Core::Use::Rate]
         def use_rate(machine, on)

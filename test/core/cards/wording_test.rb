@@ -73,7 +73,7 @@ class WordingTest < CoreTest
     keys = [clock(:hours, 1), clock(:months, 1), clock(:indicator, 100),
             *Clocks::Count::COUNTED.map { |of| clock(:count, 1, of: of, each_months: 1) }].map(&:reason_key)
 
-    assert_equal Cards::ReasonWords::KEYS.keys.sort, [*keys, :history_unknown, :nothing_runs].sort
+    assert_equal Cards::ReasonWords::KEYS.keys.sort, [*keys, :history_unknown, :nothing_runs, :start_unknown].sort
   end
 
   def test_the_owners_words_for_it_in_another_language

@@ -3,7 +3,8 @@
 require_relative "../../core_helper"
 
 class DueDateTest < CoreTest
-  def due(task, started_on: MONDAY, use: rate(1), traits: [], ratios: [], factors: Use::Household::FACTORS, **progress)
+  def due(task, started_on: MONDAY, use: rate(1), traits: [], ratios: [], factors: Use::Household::FACTORS,
+    **progress)
     Clocks::DueDate.new(task: task, progress: Clocks::Progress.new(started_on: started_on, **progress),
       conditions: Clocks::Conditions.new(use: use, household: Use::Household.new(traits: traits),
         today: MONDAY, factors: factors), own: Use::Personal.new(ratios: ratios))
@@ -101,6 +102,78 @@ class DueDateTest < CoreTest
     refute Clocks::Task.covers?(:clean, :wash)
   end
 
+  # Foam that is washed every 90 days (three months from New Year), found grey 2 of 5: 0.4 in steps of 0.2. By hand:
+  # (1 - 0.4) × 90 = 54 days; the middle 80 % of 0.3 to 0.5 is 0.32 to 0.48.
+  NEW_YEAR = Date.new(2026, 1, 1)
+
+  def found(share, *clocks, step: 0, action: :wash, started_on: nil, **more)
+    due(task(*clocks, action: action), started_on: started_on, load: share, load_step: step, load_on: NEW_YEAR, **more)
+      .call
+  end
+
+  def days(answer)
+    [answer.due_on, answer.early_on, answer.late_on].map { |day| (day - NEW_YEAR).to_i }
+  end
+
+  def test_what_was_found_says_when_it_is_due
+    foam = found(0.4, clock(:months, 3), step: 0.2)
+
+    assert_equal [54, 46, 61], days(foam)
+    assert_equal [Reason.of(:after_months, months: 3, found: 40, found_on: NEW_YEAR, until_on: NEW_YEAR + 54)],
+      foam.reasons
+    assert_equal [54] * 3, days(found(0.4, clock(:months, 3))), "what was measured is certain"
+  end
+
+  def test_what_has_come_as_far_as_it_may_is_due_on_that_day
+    assert_equal [0, 0, 0], days(found(1.0, clock(:months, 3)))
+    assert_equal [0, 0, 0], days(found(1.5, clock(:hours, 50)))
+  end
+
+  def test_it_runs_from_what_was_found_by_use_too
+    answer = found(0.5, clock(:hours, 50), action: :replace)
+    soon, late = rate(1).weeks_until(25)
+
+    assert_equal [175, (soon * 7).floor, (late * 7).floor], days(answer)
+    assert_equal 1.0, answer.reasons.first.figures[:rate] # rubocop:disable Minitest/AssertInDelta
+    assert_equal [131, 175], [found(0.5, clock(:hours, 50), action: :wash, traits: [:pets]),
+                              found(0.5, clock(:count, 2, of: "bags", each_hours: 25), action: :replace)]
+      .map { |due| days(due).first }
+  end
+
+  # The maker's months come whatever is seen; of wear and dirt the look-over knows better than the calendar.
+  def test_a_fixed_clock_comes_whatever_is_seen
+    fixed = clock(:months, 12, goes_by: :fixed)
+    both = found(0.25, fixed, clock(:months, 24), action: :replace, started_on: NEW_YEAR - 400)
+
+    assert_equal [(NEW_YEAR - 400) >> 12, [12, 24]], [both.due_on, both.reasons.map { |reason| reason.figures[:months] }]
+    assert_equal both.due_on, found(0.25, fixed, action: :replace, started_on: NEW_YEAR - 400).due_on
+    assert_operator found(0.25, clock(:months, 12), action: :replace, started_on: NEW_YEAR - 400).due_on, :>,
+      NEW_YEAR + 200
+  end
+
+  # A date that nobody knows is never claimed to have passed.
+  def test_a_fixed_limit_of_unknown_start_is_asked_about_and_looked_at_again
+    answer = found(0.25, clock(:months, 12, goes_by: :fixed), action: :replace)
+
+    assert_equal [:unknown, NEW_YEAR + 365, [:start_unknown]],
+      [answer.deciding, answer.due_on, answer.reasons.map(&:key)]
+    assert_equal :months, found(0.25, clock(:months, 12, goes_by: :fixed), clock(:months, 6), action: :replace).deciding
+  end
+
+  def test_more_gone_is_never_due_later
+    for_all do |random|
+      clocks = [clock(:months, random.rand(1..36)), clock(:hours, random.rand(1..500))].sample(random.rand(1..2),
+        random: random)
+      shares = Array.new(2) { random.rand(0.0..1.5) }.sort
+      traits = any_traits(random)
+      less, more = shares.map { |share| found(share, *clocks, step: 0.2, traits: traits) }
+
+      assert_operator more.due_on, :<=, less.due_on
+      assert_operator less.early_on, :<=, less.due_on
+      assert_operator less.late_on, :>=, less.due_on
+    end
+  end
+
   # 50 h at seven tenths and eight tenths of an interval, an hour a week: 28 weeks are 196 days, whatever a float says.
   def test_whole_days_are_whole
     dusty = due(task(clock(:hours, 50), disposable: true), traits: %i[dust pets],
@@ -129,7 +202,7 @@ class DueDateTest < CoreTest
     answer = due(task(clock(:hours, 50))).call
     soon, late = rate(1).weeks_until(50)
 
-    assert_equal [(soon * 7).floor, (late * 7).floor], [answer.early_on, answer.late_on].map { |day| (day - MONDAY).to_i }
+    assert_equal [MONDAY + (soon * 7).floor, MONDAY + (late * 7).floor], [answer.early_on, answer.late_on]
     assert_operator answer.early_on, :<, MONDAY + (350 / rate(1).high).floor
   end
 

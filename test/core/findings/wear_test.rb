@@ -33,8 +33,20 @@ class WearTest < CoreTest
                { standout_mm: 0.5 } => :brush, { turns: "drags" } => :roll, { gaps: true } => :brush,
                { state: "torn" } => :seal }
 
-    ends.each { |observed, kind| assert Findings::Wear.at_least?(position(kind: kind), observed), observed }
-    before.each { |observed, kind| refute Findings::Wear.at_least?(position(kind: kind), observed), observed }
+    [[ends, true], [before, false]].each do |cases, at_least|
+      cases.each do |observed, kind|
+        assert_equal at_least, Findings::Wear.at_least?(position(kind: kind), observed), observed.to_s
+      end
+    end
+  end
+
+  def test_which_task_it_ages
+    foam = position(kind: :filter, water: :cold, drying_floor_hours: 24)
+
+    assert_equal %i[wash replace], [{ grey: 3 }, { grey: 3, indicator_percent: 40 }]
+      .map { |observed| Findings::Wear.action(foam, observed) }
+    assert_equal [:replace, :replace, :replace, :clean, :clean, nil],
+      %i[filter bag brush bin roll seal].map { |kind| Findings::Wear.action(position(kind: kind), {}) }
   end
 
   def test_nothing_measured_tells_nothing
@@ -47,6 +59,9 @@ class WearTest < CoreTest
     share = ->(today) { Findings::Wear.expected(started_on: MONDAY, due_on: MONDAY + 100, today: today) }
 
     assert_equal [0.0, 0.5, 1.0, 1.5], [0, 50, 100, 150].map { |days| share.call(MONDAY + days) }
+    assert_equal [0.4, 0.7, 1.0], [0, 50, 100].map { |days|
+      Findings::Wear.expected(started_on: nil, load: 0.4, load_on: MONDAY, due_on: MONDAY + 100, today: MONDAY + days)
+    }
     assert_nil Findings::Wear.expected(started_on: nil, due_on: MONDAY, today: MONDAY)
     assert_nil Findings::Wear.expected(started_on: MONDAY, due_on: MONDAY, today: MONDAY)
   end

@@ -132,6 +132,28 @@ class RulesTest < CoreTest
     assert_raises(KeyError) { Sheets::Starter.content(kind: :kettle, maker: "N", model: "O") }
   end
 
+  # Common practice: what a clock goes by where a sheet does not say.
+  def test_what_a_clock_goes_by
+    loft = Sheets::Parse.new(content("brackwater-loft-k")).call
+    goes_by = ->(place, task) { loft.position(place).task(task).clocks.to_h { |clock| [clock.kind, clock.goes_by] } }
+
+    assert_equal({ hours: :condition, months: :fixed }, goes_by.call("bag", "replace"))
+    assert_equal :fixed, goes_by.call("motor-filter", "replace").fetch(:count)
+    assert_equal %i[condition fixed condition condition],
+      [%i[roll replace months], %i[filter replace months], %i[filter wash months], %i[bag replace hours]]
+        .map { |which| Sheets::GoesBy.default(*which) }
+  end
+
+  def test_a_sheet_may_say_otherwise
+    sheet = content("brackwater-loft-k")
+    place(sheet, "bag")["tasks"].first["clocks"].each { |clock| clock["goes_by"] = "fixed" }
+
+    assert_equal [:fixed], Sheets::Parse.new(sheet).call.position("bag").tasks.first.clocks.map(&:goes_by).uniq
+    assert_broken(/goes by fixed or condition/, "brackwater-loft-k") do |broken|
+      place(broken, "bag")["tasks"].first["clocks"].first["goes_by"] = "feeling"
+    end
+  end
+
   def test_what_hangs_beside_the_air_path_of_a_starter
     beside = Sheets::Sheet::KINDS.to_h do |kind|
       sheet = Sheets::Parse.new(Sheets::Starter.content(kind: kind, maker: "Newmark", model: "One")).call

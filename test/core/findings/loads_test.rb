@@ -1,0 +1,77 @@
+# frozen_string_literal: true
+
+require_relative "../../core_helper"
+
+# What is found ages one action. (Common practice; shares are house rules.)
+class LoadsTest < CoreTest
+  def loads(place, observed, **policy)
+    Findings::Loads.new(position(**place), observed, policy: Findings::Policy.new(**policy)).by_action
+      .transform_values { |load| [load.share, load.step, load.at_least] }
+  end
+
+  WASHABLE = { kind: :filter, water: :cold, drying_floor_hours: 24 }.freeze
+
+  def test_grey_ages_the_wash_where_there_is_one
+    assert_equal({ wash: [0.4, 0.2, false] }, loads(WASHABLE, { grey: 2 }))
+    assert_equal({ replace: [0.4, 0.2, false] }, loads({ kind: :filter }, { grey: 2 }))
+    assert_equal({ wash: [1.0, 0.2, true] }, loads(WASHABLE, { grey: 5 }))
+    assert_equal({ wash: [0.2, 0.2, false], replace: [0.9, 0, false] },
+      loads(WASHABLE, { grey: 1, indicator_percent: 90 }))
+    assert_equal({ replace: [1.0, 0, true] }, loads({ kind: :filter }, { grey: 1, indicator_percent: 100 }))
+  end
+
+  def test_what_is_full
+    assert_equal({ replace: [0.5, 0, false] }, loads({ kind: :bag }, { fill_percent: 25 }))
+    assert_equal({ replace: [0.5, 0, false] },
+      loads({ kind: :bag, measures: { "change_at_percent" => 90 } }, { fill_percent: 45 }))
+    assert_equal({ clean: [1.5, 0, true] }, loads({ kind: :bin }, { fill_percent: 100 }))
+  end
+
+  def test_what_is_worn
+    assert_equal({ replace: [0.5, 0, false] },
+      loads({ kind: :brush, measures: { "new_standout_mm" => 8 } }, { standout_mm: 4 }))
+    assert_equal({ replace: [1.0, 0, true] },
+      loads({ kind: :brush, measures: { "new_standout_mm" => 8 } }, { standout_mm: 0 }))
+    assert_equal({ replace: [0.5, 0, false] },
+      loads({ kind: :belt, measures: { "length_mm" => 300 } }, { length_mm: 303 }, belt_stretch_percent: 2))
+    assert_equal({ replace: [0.5, 0, false] },
+      loads({ kind: :carbon, measures: { "new_length_mm" => 30 } }, { length_mm: 20 })) # a third is the least
+    assert_equal({ replace: [0.5, 0, false] },
+      loads({ kind: :battery, measures: { "run_minutes" => 20 } }, { run_minutes: 16 })) # 60 % is tired
+  end
+
+  def test_a_roll_is_cleaned_by_how_it_turns_and_replaced_by_its_bristles
+    assert_equal({ clean: [1.0, 0.5, false], replace: [0.25, 0.5, false] },
+      loads({ kind: :roll }, { turns: "drags", bristles: "full" }))
+    assert_equal({ clean: [1.5, 0.5, true], replace: [1.5, 0.5, true] },
+      loads({ kind: :roll }, { turns: "stuck", bristles: "missing" }))
+  end
+
+  def test_a_state_that_is_good_is_hardly_gone
+    assert_equal({ clean: [0.25, 0.5, false] }, loads({ kind: :wheels }, { state: "turn" }))
+    assert_equal({ clean: [1.0, 0.5, false] }, loads({ kind: :wheels }, { state: "drag" }))
+    assert_equal({ replace: [1.0, 0.5, false] }, loads({ kind: :wheels }, { state: "broken" }))
+  end
+
+  def test_what_was_not_measured_tells_nothing
+    assert_empty loads({ kind: :filter }, { torn: true })
+    assert_empty loads({ kind: :brush }, { standout_mm: 4 })
+    assert_empty loads({ kind: :belt }, { cracked: true })
+    assert_empty loads({ kind: :battery }, { run_minutes: 10 })
+    assert_empty loads({ kind: :seal }, {})
+  end
+
+  # Whatever may be recorded anywhere is a share within bounds.
+  def test_every_finding_is_a_share_within_bounds
+    for_all do |random|
+      kind = Findings::KINDS.keys.sample(random: random)
+      observed = Findings::KINDS.fetch(kind).transform_values { |field| field.sample_values.sample(random: random) }
+      measures = { "new_standout_mm" => 8, "length_mm" => 332, "new_length_mm" => 30, "run_minutes" => 30 }
+
+      Findings::Loads.new(position(kind: kind, measures: measures), observed).by_action.each do |action, load|
+        assert_includes Clocks::Task::ACTIONS, action
+        assert_includes 0..1.5, load.share
+      end
+    end
+  end
+end
