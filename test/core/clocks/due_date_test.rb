@@ -145,7 +145,8 @@ class DueDateTest < CoreTest
     fixed = clock(:months, 12, goes_by: :fixed)
     both = found(0.25, fixed, clock(:months, 24), action: :replace, started_on: NEW_YEAR - 400)
 
-    assert_equal [(NEW_YEAR - 400) >> 12, [12, 24]], [both.due_on, both.reasons.map { |reason| reason.figures[:months] }]
+    assert_equal [(NEW_YEAR - 400) >> 12, [12, 24]],
+      [both.due_on, both.reasons.map { |reason| reason.figures[:months] }]
     assert_equal both.due_on, found(0.25, fixed, action: :replace, started_on: NEW_YEAR - 400).due_on
     assert_operator found(0.25, clock(:months, 12), action: :replace, started_on: NEW_YEAR - 400).due_on, :>,
       NEW_YEAR + 200
