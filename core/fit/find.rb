@@ -71,13 +71,17 @@ module UprightBench
         end
 
         def own_ground(part)
-          rule = speaking(part).min_by { |rule_here| EVIDENCE.fetch(rule_here.level(@machine)) }
+          rule = strongest(speaking(part))
           rule && Ground.new(rule.level(@machine), rule)
         end
 
         def inherited_ground(part)
           before, steps = @lineage.before(part).find { |older, _| speaking(older).any? }
-          before && Ground.new(:successor, speaking(before).first, before, steps)
+          before && Ground.new(:successor, strongest(speaking(before)), before, steps)
+        end
+
+        def strongest(rules)
+          rules.min_by { |rule| EVIDENCE.fetch(rule.level(@machine)) }
         end
 
         def speaking(part)

@@ -54,6 +54,7 @@ class LikelyTest < CoreTest
       .map { |kind, name| likely({ kind: kind }, name).range }.map { |range| range.begin.round..range.end.round }
     assert_equal 240, likely({ kind: :battery }, :run_minutes).range.end
     assert_in_delta 50.0, likely({ kind: :bag }, :fill_percent).problem(500).meant
+    assert_in_delta 39.37, likely({ kind: :bag }, :fill_percent).problem(1000).meant # nearer to the middle than 100
     assert_in_delta 30.0, likely({ kind: :carbon }, :length_mm).problem(300).meant
     assert_in_delta 3.0, likely({ kind: :carbon, measures: { "new_length_mm" => 4 } }, :length_mm).problem(30).meant
     assert_in_delta 37.5, likely({ kind: :carbon, measures: { "new_length_mm" => 30 } }, :length_mm).range.end

@@ -231,6 +231,12 @@ class ReadTest < CoreTest
       fitted_on: MONDAY - 365, today: MONDAY
   end
 
+  def test_what_may_be_recorded_of_a_field
+    assert_equal [[true], [0, 1, 2, 3, 4, 5], %w[full worn missing]],
+      [%i[filter torn], %i[filter grey], %i[roll bristles]]
+        .map { |kind, name| Findings::KINDS.fetch(kind).fetch(name).sample_values }
+  end
+
   def test_types_of_fields_and_minutes_of_verdicts
     assert_equal %i[choice flag measure scale],
       Findings::KINDS.values.flat_map(&:values).map(&:type).uniq.sort

@@ -34,6 +34,16 @@ class FitTrapsTest < CoreTest
     assert_equal Reason.of(:gone, part: "Belt 332", number: "B-3"), answer.near_misses.first.reasons.first
   end
 
+  def test_a_successor_names_the_strongest_of_what_is_listed
+    family = Fit::Rule.new(part_id: 1, position: "place", family: "Stride")
+    parts = [belt(1, 332, successor_id: 2, discontinued: true, stock: 0), belt(2, 332)]
+    named = [[family, listed(1)], [listed(1), family], [family]].map do |rules|
+      find(parts, rules).candidates.first.reasons.first.figures[:listed].figures.keys.first
+    end
+
+    assert_equal %i[model model family], named
+  end
+
   def test_the_last_pieces_of_an_old_part_are_used_first_and_say_so
     answer = find([belt(1, 332, successor_id: 2, discontinued: true), belt(2, 332)], [listed(1)])
 
@@ -89,6 +99,9 @@ class FitTrapsTest < CoreTest
 
     assert_equal Reason.of(:too_large, side: "length", had: 338, off: 6, allowed: 3.32),
       answer.near_misses.first.reasons.first
+    odd = find([belt(2, 340)], [], place: { kind: :belt, measures: { "length_mm" => 333.3, "width_mm" => 10 } })
+
+    assert_in_delta 3.33, odd.near_misses.first.reasons.first.figures[:allowed], 1e-9
   end
 
   def test_a_part_that_needs_a_frame_the_machine_lacks

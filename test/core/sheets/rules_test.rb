@@ -31,6 +31,24 @@ class RulesTest < CoreTest
     assert_broken(/loop/) { |sheet| place(sheet, "felt").merge!("refit_order" => 9) }
   end
 
+  def test_two_stations_are_a_path_and_one_is_none
+    starter = Sheets::Starter.content(kind: :drum, maker: "N", model: "O")
+    of = lambda do |stations|
+      kept = starter["stations"].first(stations)
+      places = starter["positions"].select { |place| kept.map { |row| row["key"] }.include?(place["station"]) }
+      { **starter, "stations" => kept, "positions" => places.map { |place| place.except("behind", "never_without") } }
+    end
+
+    assert_match(/at least two stations/, assert_raises(Sheets::Invalid) { Sheets::Parse.new(of.call(1)).call }.message)
+    words = begin
+      Sheets::Parse.new(of.call(2)).call && ""
+    rescue Sheets::Invalid => e
+      e.message
+    end
+
+    refute_match(/two stations/, words)
+  end
+
   def test_a_loop_names_those_that_wait_for_each_other
     words = broken { |sheet| place(sheet, "front-roll")["behind"] = ["rear-roll"] }.join("\n")
 

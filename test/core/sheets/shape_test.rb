@@ -30,8 +30,8 @@ class ShapeTest < CoreTest
              counts: [{ "x" => 1 }], attributes: [{}, { "x" => true }, { "x" => "left" }] }
     bad = { words: ["", " ", "x" * 1001, 1, nil], key: ["", "A", "a_b", "a--b", "a" * 61, 1], count: [-1, 1.0, "1"],
             amount: [0, -1, 1_000_000, "1"], flag: [nil, 1, "true"], list: [[1], [{}] * 201, {}],
-            words_list: [[1], ["x"] * 201, [""]], amounts: [{ "x" => 0 }, []],
-            counts: [{}, { "x" => 0 }, { "x" => 1.5 }], attributes: [{ "x" => 1 }, { "x" => nil }, []] }
+            words_list: [[1], ["x"] * 201, [""]], amounts: [{ "x" => 1, "y" => 0 }, []],
+            counts: [{}, { "x" => 1, "y" => 0 }, { "x" => 1.5 }], attributes: [{ "x" => 1 }, { "x" => nil }, []] }
 
     assert_equal Sheets::Shape::TYPES.keys.sort, good.keys.sort
     good.each { |what, values| values.each { |value| assert_empty told(what, value), "#{what} #{value}"[0, 60] } }

@@ -97,6 +97,7 @@ class ForecastTest < CoreTest
   end
 
   def test_the_lead_time_follows_what_arrived
+    assert_equal [3, 12], [Shelf::LeadTime::STATED_WEIGHT, Shelf::LeadTime::NEWEST]
     lead = ->(*days) { Shelf::LeadTime.new(stated_days: 9, arrived_days: days).call }
 
     assert_equal [9, 10, 12, 9], [lead.call, lead.call(12), lead.call(15, 15, 15), lead.call(9, 9)]

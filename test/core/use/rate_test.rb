@@ -117,6 +117,7 @@ class RateTest < CoreTest
   def test_a_belief_by_itself_is_not_assumed
     refute Use::Rate.new(hours: 8, weeks: 8).assumed
     assert_equal Reason.of(:known_use, mean: 1.0, low: 0.6, high: 1.5), Use::Rate.new(hours: 8, weeks: 8).reason
+    assert_equal Reason.of(:known_use, mean: 1.1, low: 0.7, high: 1.7), Use::Rate.new(hours: 8, weeks: 7).reason
   end
 
   def test_a_stored_machine_has_no_rate
