@@ -61,8 +61,15 @@ module UprightBench
           grey = @observed[:grey]
           return unless grey
 
-          load(@position.washable? ? :wash : :replace, grey / GREY_STEPS.to_f, step: (1.0 / GREY_STEPS).round(2),
-            at_least: grey == GREY_STEPS)
+          load(greyed_action, grey / GREY_STEPS.to_f, step: (1.0 / GREY_STEPS).round(2), at_least: grey == GREY_STEPS)
+        end
+
+        # A mesh that is only ever tapped out has nothing else to age.
+        def greyed_action
+          return :wash if @position.washable?
+
+          actions = @position.tasks.map(&:action)
+          actions.include?(:clean) && !actions.include?(:replace) ? :clean : :replace
         end
 
         def indicator

@@ -91,9 +91,10 @@ module UprightBench
       end
 
       def first_or_next(place, task, done)
-        start = done?(done, place, task) ? @on : start_of(place, task)
-        done = done?(done, place, task)
-        row(place, task, cycles.fetch([place.key, task.key], 0) + 1, start, load: (found(place, task) unless done))
+        cycle = cycles.fetch([place.key, task.key], 0) + 1
+        return row(place, task, cycle, @on) if done?(done, place, task)
+
+        row(place, task, cycle, start_of(place, task), load: found(place, task))
       end
 
       # Of what was ended too: a place may be named again by a later sheet.
@@ -114,7 +115,7 @@ module UprightBench
       end
 
       def row(place, task, cycle, start, load: nil)
-        load ||= NOTHING
+        load ||= NOT_LOOKED_AT
         dates = WriteDates.columns(answer({ **known(place), **load }, task, start))
         { machine_id: @machine.id, position: place.key, position_name: place.name, task: task.key,
           action: task.action.to_s, cycle: cycle, started_on: start, may_card: task.card, computed_on: @on, **load,
@@ -173,7 +174,8 @@ module UprightBench
 
       NOTHING = {}.freeze
       NOTHING_FOUND = Core::Use::Personal.new
-      private_constant :NOTHING, :NOTHING_FOUND
+      NOT_LOOKED_AT = { load: nil, load_step: nil, load_on: nil }.freeze
+      private_constant :NOTHING, :NOTHING_FOUND, :NOT_LOOKED_AT
     end
   end
 end

@@ -17,7 +17,7 @@ class MachineTest < DatabaseTest
   def test_a_stored_machine_does_not_run_whatever_was_said
     machine = new_machine.update(hours_per_week: 5)
 
-    assert_in_delta 5.0, machine.use_rate(today).mean
+    assert_in_delta 5.3, machine.use_rate(today).mean
     assert_predicate machine.update(state: "stored").use_rate(today), :zero?
   end
 end

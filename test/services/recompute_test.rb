@@ -21,8 +21,8 @@ class RecomputeTest < DatabaseTest
   def test_another_use_told_at_the_counter_moves_the_dates_at_once
     job = take_in(@machine, use: { hours_per_week: 10 })
 
-    assert_equal today + 35, due.due_on
-    assert_equal [[today + 350, today + 35, "its use was told anew at job #{job.number}"]], changes
+    assert_equal today + 33, due.due_on
+    assert_equal [[today + 330, today + 33, "its use was told anew at job #{job.number}"]], changes
   end
 
   # Read at 40 % after 100 days, the strip says 250 days from the start, and goes on saying so when the use is told
@@ -63,7 +63,7 @@ class RecomputeTest < DatabaseTest
     Services::AddSheet.call(halved, by: owner, at: NOW, sheet: @machine.sheet)
     work
 
-    assert_equal [today + 175, "version 2 of its sheet"], [due.due_on, changes.last.last]
+    assert_equal [today + 165, "version 2 of its sheet"], [due.due_on, changes.last.last]
     assert_equal ["ended"], Models::Due.where(machine_id: @machine.id, position: "motor-filter").select_map(:state).uniq
   end
 

@@ -212,8 +212,8 @@ class VisitTest < DatabaseTest
     job = settled({ "exhaust-filter" => { indicator_percent: 80 } }, machine: machine)
     Services::CloseUp.call(job.number, by: technician, at: NOW)
 
-    # 40 of 50 hours in 20 weeks, weight 0.7: (8 + 28) / (8 + 14).
-    assert_in_delta 36.0 / 22, machine.refresh.use_rate(today).mean, 0.001
+    # 40 of 50 hours in 20 weeks, weight 0.7, upon an hour a week said: (8 + 28) / (8 / 1.06 + 14).
+    assert_in_delta 36 / ((8 / 1.06) + 14), machine.refresh.use_rate(today).mean, 0.001
     assert_equal (today - 140) + (140 / 0.8).floor, due(machine, "exhaust-filter", "replace").due_on
   end
 

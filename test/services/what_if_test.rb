@@ -23,11 +23,11 @@ class WhatIfTest < DatabaseTest
     answer = Services::WhatIf.call(@machine, hours_per_week: 10, traits: [], on: today)
     dues = answer.dues
 
-    assert_equal [today + 350, today + 35], [
+    assert_equal [today + 330, today + 33], [
       due_of(Models::Due.running.where(machine_id: @machine.id).all), due_of(dues)
     ]
     assert_equal before, kept
-    assert_in_delta 10.0, answer.use.mean
+    assert_in_delta 10.6, answer.use.mean
     assert_equal [1, false], [@machine.refresh.hours_per_week.to_i, @machine.modified?]
   end
 

@@ -15,6 +15,8 @@ class LoadsTest < CoreTest
     assert_equal({ wash: [0.4, 0.2, false] }, loads(WASHABLE, { grey: 2 }))
     assert_equal({ replace: [0.4, 0.2, false] }, loads({ kind: :filter }, { grey: 2 }))
     assert_equal({ wash: [1.0, 0.2, true] }, loads(WASHABLE, { grey: 5 }))
+    assert_equal({ clean: [0.4, 0.2, false] },
+      loads({ kind: :filter, tasks: [task(clock(:months, 2), action: :clean)] }, { grey: 2 }))
     assert_equal({ wash: [0.2, 0.2, false], replace: [0.9, 0, false] },
       loads(WASHABLE, { grey: 1, indicator_percent: 90 }))
     assert_equal({ replace: [1.0, 0, true] }, loads({ kind: :filter }, { grey: 1, indicator_percent: 100 }))
@@ -51,6 +53,19 @@ class LoadsTest < CoreTest
     assert_equal({ clean: [0.25, 0.5, false] }, loads({ kind: :wheels }, { state: "turn" }))
     assert_equal({ clean: [1.0, 0.5, false] }, loads({ kind: :wheels }, { state: "drag" }))
     assert_equal({ replace: [1.0, 0.5, false] }, loads({ kind: :wheels }, { state: "broken" }))
+  end
+
+  def of(place, observed, action, verdict, judged: false)
+    Findings::Loads.new(position(**place), observed).of(action, verdict: verdict, judged: judged)&.share
+  end
+
+  def test_what_is_judged_good_is_hardly_gone_and_what_is_not_is_due
+    assert_in_delta 0.25, of({ kind: :lead }, {}, :inspect, :leave)
+    assert_in_delta 1.0, of({ kind: :filter }, { torn: true }, :replace, :replace)
+    assert_nil of({ kind: :filter }, { torn: true }, :wash, :replace)
+    assert_in_delta 0.4, of({ kind: :filter }, { grey: 2 }, :replace, :leave)
+    assert_in_delta 0.5, of({ kind: :filter }, { grey: 5 }, :replace, :leave, judged: true)
+    assert_in_delta 1.0, of({ kind: :filter }, { grey: 5 }, :replace, :replace, judged: true)
   end
 
   def test_what_was_not_measured_tells_nothing
