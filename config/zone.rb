@@ -7,6 +7,10 @@ module UprightBench
     # The shop's own clock face.
     module Zone
       MINUTE = 60
+      SECONDS_A_DAY = 86_400
+      EPOCH_JD = Date.new(1970, 1, 1).jd
+      Offset = Struct.new(:from, :till, :seconds)
+      private_constant :Offset
       A_DAY_EITHER_WAY = 36 * 3600 # no zone is farther from UTC
 
       module_function
@@ -17,9 +21,13 @@ module UprightBench
         zone.to_local(time)
       end
 
+      # Asked for each row of every list, so the offset is looked up once for all that lies between two changes of the
+      # clocks.
+      # @param time [Time]
       # @return [Date] the shop's calendar day
       def date(time)
-        local(time).to_date
+        seconds = time.to_i
+        Date.jd(EPOCH_JD + ((seconds + offset(seconds)) / SECONDS_A_DAY))
       end
 
       # @return [Time] a moment of the shop's day
@@ -55,7 +63,19 @@ module UprightBench
         end
         jump.at.to_time.utc
       end
-      private_class_method :jump_over
+
+      # @param seconds [Integer] since the epoch
+      # @return [Integer] that the shop's clocks are ahead of UTC, in seconds
+      def offset(seconds)
+        known = @offset
+        return known.seconds if known && seconds >= known.from && seconds < known.till
+
+        period = zone.period_for(Time.at(seconds))
+        @offset = Offset.new(period.starts_at&.to_i || -Float::INFINITY, period.ends_at&.to_i || Float::INFINITY,
+          period.observed_utc_offset)
+        @offset.seconds
+      end
+      private_class_method :jump_over, :offset
     end
   end
 end

@@ -47,7 +47,7 @@ module UprightBench
       end
 
       def ==(other)
-        other.class == self.class && other.to_h == to_h
+        equal?(other) || (other.class == self.class && other.to_h == to_h)
       end
       alias eql? ==
 

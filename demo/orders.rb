@@ -22,9 +22,8 @@ module UprightBench
       end
 
       def before_the_count
-        ORDERS.each do |name, times|
-          times.each { |days_ago, took| arrived(Models::Supplier.first(name: name), days_ago, took) }
-        end
+        orders = ORDERS.flat_map { |name, times| times.map { |days_ago, took| [days_ago, took, name] } }
+        orders.sort.reverse_each { |days_ago, took, name| arrived(Models::Supplier.first(name: name), days_ago, took) }
       end
 
       def today

@@ -55,7 +55,7 @@ module UprightBench
         end
 
         def today
-          Config::Zone.date(now)
+          @today ||= Config::Zone.date(now)
         end
 
         # @param name [String] of a style, script, font or picture of the application
@@ -94,7 +94,7 @@ module UprightBench
 
         # @param name [String, Symbol] a partial beside its screen, as "job/_work"
         def partial(name, **locals)
-          erb name.to_sym, layout: false, locals: locals
+          Partials.of(name).render(self, locals)
         end
 
         # Said before anything else is looked at; the service says it again.

@@ -5,7 +5,14 @@ module UprightBench
     module Helpers
       # How values are written: dates, times, money, marks.
       module Words
+        # @param date [Date, nil]
+        # @return [String, nil] as in "tomorrow", "Fri 27 Nov", "5 Apr 2027"
         def day(date)
+          date && Core::Units::Day.near(date, today: today)
+        end
+
+        # On paper, which is read on other days.
+        def full_day(date)
           date && Core::Units::Day.words(date)
         end
 

@@ -56,9 +56,9 @@ module UprightBench
         # @return [String] PDF
         def estimate
           customer = @page.customer
-          Papers::Estimate.new(shop: address(@shop, @shop.phone), number: @job.number, date: @words.day(dated),
-            customer: address(customer), about: about, estimate: shown, taxes: taxes, money: @words.method(:money),
-            notes: notes).render
+          Papers::Estimate.new(shop: address(@shop, @shop.phone), number: @job.number,
+            date: @words.full_day(dated), customer: address(customer), about: about, estimate: shown, taxes: taxes,
+            money: @words.method(:money), notes: notes).render
         end
 
         # @param whose [Models::Shop, Models::Customer]
@@ -134,7 +134,7 @@ module UprightBench
         end
 
         def agreed_by
-          "Agreed by #{agreed.agreed_name} #{SettleForm::AGREED.fetch(agreed.agreed_how)}, #{@words.day(dated)}."
+          "Agreed by #{agreed.agreed_name} #{SettleForm::AGREED.fetch(agreed.agreed_how)}, #{@words.full_day(dated)}."
         end
 
         def call_above
@@ -149,7 +149,7 @@ module UprightBench
 
         def holds
           if sent
-            "Not agreed yet. These prices hold until #{@words.day(sent.valid_until)}."
+            "Not agreed yet. These prices hold until #{@words.full_day(sent.valid_until)}."
           else
             "Not agreed yet. Today's prices."
           end

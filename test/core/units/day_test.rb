@@ -9,4 +9,11 @@ class DayTest < CoreTest
       .each { |text| assert_nil Units::Day.parse(text), text[0, 20] }
     assert_equal "5 Apr 2026", Units::Day.words(Date.new(2026, 4, 5))
   end
+
+  # The year only when it is not this one.
+  def test_in_as_many_words_as_a_screen_needs
+    assert_equal ["yesterday", "today", "tomorrow", "Wed 4 Mar", "Thu 31 Dec", "1 Jan 2027", "31 Dec 2025"],
+      [-1, 0, 1, 2].map { |days| Units::Day.near(MONDAY + days, today: MONDAY) } +
+      [[2026, 12, 31], [2027, 1, 1], [2025, 12, 31]].map { |day| Units::Day.near(Date.new(*day), today: MONDAY) }
+  end
 end
