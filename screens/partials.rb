@@ -4,8 +4,8 @@ require "tilt/erubi"
 
 module UprightBench
   module Screens
-    # The templates of partials, each read once in the life of a process. A page may have two hundred of them, and to ask
-    # the web library for each took a sixth of its time.
+    # The templates of partials, each read once in the life of a process. A page may have two hundred of them, and to
+    # ask the web library for each took a tenth of its time.
     module Partials
       FOLDER = __dir__
       OPTIONS = { escape_html: true, freeze: true }.freeze

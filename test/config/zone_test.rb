@@ -3,7 +3,7 @@
 require_relative "../test_helper"
 
 class ZoneTest < AppTest
-  # The day of a moment, with the offset kept between two changes of the clocks, against the library that knows the zone.
+  # The offset is kept between two changes of the clocks: the day against the library that knows the zone.
   def test_the_shops_day_of_any_moment
     zone = TZInfo::Timezone.get(SETTINGS.time_zone)
     changes = zone.transitions_up_to(Time.utc(2032), Time.utc(2022)).map { |change| change.at.to_time }
