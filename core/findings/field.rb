@@ -32,6 +32,10 @@ module UprightBench
           "#{label.downcase} #{typed}"
         end
 
+        # @param value [Object] as it is kept
+        # @raise [ArgumentError] when it cannot be
+        def check_value(value); end
+
         # @!method sample_values
         #   @return [Array] values that may be recorded, the least and the most among them
       end

@@ -33,10 +33,13 @@ module UprightBench
         end
 
         # @return [Verdict, nil]
-        # @raise [ArgumentError] when a field does not belong to the kind of part
+        # @raise [ArgumentError] when a field does not belong to the kind of part, or a number cannot be
         def call
-          unknown = @observed.keys - KINDS.fetch(@position.kind).keys
+          fields = KINDS.fetch(@position.kind)
+          unknown = @observed.keys - fields.keys
           raise ArgumentError, "#{@position.kind} has no #{unknown.join(', ')}" if unknown.any?
+
+          @observed.each { |name, value| fields.fetch(name).check_value(value) }
           return if @observed.reject { |_, value| value == false }.empty?
 
           READERS[@position.kind].new(@position, @observed, @background).verdict

@@ -51,13 +51,14 @@ module UprightBench
           say(:leave, :bag_room_left, fill: fill, limit: limit, left_days: days_left)
         end
 
-        # @return [Integer, nil] until it is full; nil while nobody knows how fast it fills
+        # @return [Integer, nil] until it is full, or stale; nil while nobody knows how fast it fills
         def days_left
           hours = @position.measures["hours_a_bag"]
           return unless hours && @background.hours_per_week&.positive?
 
           share = (limit - fill) / limit.to_f
-          (share * hours / @background.hours_per_week * 7).floor
+          full = (share * hours / @background.hours_per_week * 7).round(Clocks::Run::EXACT_DIGITS).floor
+          [full, @background.age_days && (hygiene_days - @background.age_days)].compact.min
         end
       end
     end

@@ -3,7 +3,8 @@
 module UprightBench
   module Services
     # "All the rest is fine": whatever nobody has looked at or skipped at a station is recorded as fine, except what is
-    # looked at one by one because a fault there can hurt somebody.
+    # looked at one by one because a fault there can hurt somebody. That is nobody's own verdict: what is recorded later
+    # at such a place wins.
     class FineRest
       # @param number [Integer] the job's
       # @param station [String] a key of the job's sheet
@@ -13,7 +14,7 @@ module UprightBench
         DB.transaction do
           job = Lookup.job(number, lock: true)
           rest(job, station).map do |place|
-            RecordFinding.new(job, place.key, observed: Core::Findings.fine(place), verdict: :leave, version: 0, by: by,
+            RecordFinding.new(job, place.key, observed: Core::Findings.fine(place), fine: true, version: 0, by: by,
               at: at).call
             place.key
           end

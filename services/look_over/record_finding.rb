@@ -26,7 +26,9 @@ module UprightBench
       end
 
       # Also for a job that the caller has locked.
-      def initialize(job, position, observed:, version:, by:, at:, verdict: nil, request_key: nil, policy: nil)
+      # @param fine [Boolean] it was said to be fine with all the rest: so it stands until something is recorded
+      def initialize(job, position, observed:, version:, by:, at:, verdict: nil, fine: false, request_key: nil,
+        policy: nil)
         @job = job
         @policy = policy
         OpenToLook.check(job, position)
@@ -34,6 +36,7 @@ module UprightBench
         @position = job.sheet.position(position)
         @observed = observed
         @own = verdict
+        @fine = fine
         @version = version
         @by = by
         @at = at
@@ -72,7 +75,7 @@ module UprightBench
       # The person's verdict wins, and the rule's own answer stays in the reason.
       def settled_verdict
         rule = Core::Findings::Read.new(position: @position, observed: @observed, background: background).call
-        return rule if @own.nil? || @own == rule&.kind
+        return rule || (looked_fine if @fine) if @own.nil? || @own == rule&.kind
         return looked_fine if @own == :leave && rule.nil?
 
         Core::Findings::Verdict.new(kind: @own, confidence: :low, stop: rule&.stop || false,

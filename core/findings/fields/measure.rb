@@ -17,6 +17,12 @@ module UprightBench
             unit == "mm"
           end
 
+          def check_value(value)
+            return if value.is_a?(Numeric) && value.to_f.finite? && range.cover?(value)
+
+            raise ArgumentError, "#{label.downcase} is a number from #{range.begin} to #{range.end} #{unit}"
+          end
+
           # @param shop_unit [Symbol] :mm or :inch
           # @return [String] the unit that stands behind the field
           def unit_words(shop_unit)

@@ -231,6 +231,26 @@ class ReadTest < CoreTest
       fitted_on: MONDAY - 365, today: MONDAY
   end
 
+  # A belt of NaN was "left, stretched NaN %".
+  def test_what_cannot_be_is_refused
+    [[:belt, :length_mm, Float::NAN], [:belt, :length_mm, Float::INFINITY], [:battery, :run_minutes, -40],
+     [:bin, :fill_percent, -40], [:bag, :fill_percent, 101], [:brush, :standout_mm, 41], [:carbon, :length_mm, -1],
+     [:bag, :fill_percent, "half"]].each do |kind, name, value|
+      error = assert_raises(ArgumentError, "#{kind} #{value}") { read({ kind: kind }, { name => value }) }
+
+      assert_match(/is a number from/, error.message)
+    end
+  end
+
+  # By its fill it would last twenty weeks; after two months it smells.
+  def test_a_bag_lasts_no_longer_than_hygiene_lets_it
+    place = { kind: :bag, measures: { "hours_a_bag" => 20, "hygiene_days" => 120 } }
+    left = ->(age) { read(place, { fill_percent: 0 }, hours_per_week: 1, today: MONDAY, fitted_on: MONDAY - age) }
+
+    assert_equal [120, 20], [0, 100].map { |age| left.call(age).reason.figures[:left_days] }
+    assert_equal 140, read(place, { fill_percent: 0 }, hours_per_week: 1).reason.figures[:left_days]
+  end
+
   def test_what_may_be_recorded_of_a_field
     assert_equal [[true], [0, 1, 2, 3, 4, 5], %w[full worn missing]],
       [%i[filter torn], %i[filter grey], %i[roll bristles]]
