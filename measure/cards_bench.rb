@@ -109,7 +109,7 @@ module UprightBench
       def recompute_pets
         kept = Models::Policy.where(key: "pets_percent")
         was_kept = kept.any?
-        percent = Services::Policies.now.number("pets_percent")
+        percent = Services::Policies.now["pets_percent"]
         [percent + 5, percent].each do |value|
           keep_pets_percent(value)
           dates_again("dates where there are pets computed again, #{value} %", traits: Sequel.pg_array(%w[pets], :text))
