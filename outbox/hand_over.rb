@@ -16,6 +16,7 @@ module UprightBench
         @channel = channel
         @at = at
         @shop = Models::Shop.the
+        @said = {}
       end
 
       def call
@@ -43,7 +44,7 @@ module UprightBench
       # @return [Array(Symbol, String)] what became of it, and why
       def deliver(message, letters)
         message.recipient = message.card.customer.recipient(message.channel)
-        @channel.deliver(message, letters.of(message.card), @shop)
+        @channel.deliver(message, said(message, letters.of(message.card)), @shop)
         [:handed_over, nil]
       rescue Rejected => e
         [:rejected, e.message]
@@ -53,14 +54,38 @@ module UprightBench
         @channel.certain? && @channel.fate(message) == :arrived ? [:handed_over, nil] : [:failed, e.message]
       end
 
+      # @return [Core::Cards::Letter] of which it is remembered what it says
+      def said(message, letter)
+        @said[message.id] = letter.to_said(Core::Cards::Channels.of(message.channel), most_tasks: most_tasks)
+        letter
+      end
+
       def write(outcomes)
-        elsewhere, arrived = outcomes.select { |_, (outcome, _)| outcome == :handed_over }
-          .keys.partition { |message| message.changed_columns.include?(:recipient) }
-        Models::Message.where(id: arrived.map(&:id)).update(handed_over)
+        arrived, others = outcomes.partition { |_, (outcome, _)| outcome == :handed_over }
+        write_handed_over(arrived.map(&:first))
+        others.each { |message, (outcome, why)| send(outcome, message, why.to_s[0, 500]) }
+        keep_said((arrived + others.select { |_, (outcome, _)| outcome == :unsure }).map(&:first))
+      end
+
+      def write_handed_over(messages)
+        elsewhere, here = messages.partition { |message| message.changed_columns.include?(:recipient) }
+        Models::Message.where(id: here.map(&:id)).update(handed_over)
         elsewhere.each { |message| message.update(handed_over) }
-        outcomes.each do |message, (outcome, why)|
-          send(outcome, message, why.to_s[0, 500]) unless outcome == :handed_over
-        end
+      end
+
+      KEEP_SAID = "UPDATE messages SET said = new.said FROM jsonb_to_recordset(?::jsonb) AS new (id bigint, said jsonb) " \
+                  "WHERE messages.id = new.id"
+      private_constant :KEEP_SAID
+
+      # Of what left, or may have left.
+      def keep_said(messages)
+        rows = messages.map { |message| { id: message.id, said: @said[message.id] } }.select { |row| row[:said] }
+        DB[KEEP_SAID, JSON.generate(rows)].update if rows.any?
+      end
+
+      def most_tasks
+        @most_tasks ||= Papers::CardFace::MOST_TASKS.fetch(Papers::PostCard::Style
+          .of(Models::Policy.select_hash(:key, :value)).layout)
       end
 
       def handed_over

@@ -5,9 +5,9 @@ module UprightBench
     # The words of many cards at once, each in its customer's language; read in a few queries however many they are.
     class Letters
       # @param card [Models::Card]
-      # @return [Core::Cards::Letter]
+      # @return [Core::Cards::Letter] as it was sent, when it was
       def self.of(card)
-        new([card]).of(card)
+        new([card]).of(card).with(said: card.message&.said&.to_hash)
       end
 
       # @param card [Models::Card]

@@ -154,7 +154,7 @@ module UprightBench
           words = Core::Cards::Words.new(texts: form.texts)
           return [] if words.problems.any?
 
-          Queries::SampleCards.call.map { |card| Outbox::Letters.of(card).with(words: words) }
+          Queries::SampleCards.call.map { |card| Outbox::Letters.of(card).with(words: words, said: nil) }
         end
       end
     end

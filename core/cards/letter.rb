@@ -29,35 +29,51 @@ module UprightBench
 
         # @!attribute offer [Hash, nil] minutes, until (Date)
         # @!attribute shop_phone [String, nil]
-        fields :customer, :shop, :shop_phone, :lines, :link, attempt: 1, words: Words.new, offer: nil
+        # @!attribute said [Hash, nil] "subject" and "text" of a card that was sent: it stays as it was, whatever the
+        #   words and the dates are now
+        fields :customer, :shop, :shop_phone, :lines, :link, attempt: 1, words: Words.new, offer: nil, said: nil
+
+        LINK = "{link}" # stands for the address of the customer's page in what is kept of a card
+
+        # @param channel [Channel]
+        # @param most_tasks [Integer] as many as the paper holds
+        # @return [Hash{String=>String}] what is to be kept of it when it is sent
+        def to_said(channel, most_tasks:)
+          subject, text = channel.written(self, most_tasks: most_tasks)
+          { "subject" => subject, "text" => text.gsub(link, LINK) }.compact
+        end
 
         def subject
-          fill(:email_subject).tr("\n", " ")
+          said ? said.fetch("subject", "") : fill(:email_subject).tr("\n", " ")
         end
 
         # @return [String] the whole letter as plain text
         # @raise [Wording::Missing]
         def text
-          fill(:email_body)
+          said_text || fill(:email_body)
         end
 
         # @return [String] a text message, in one line
         def short
-          fill(:text_body).gsub(/\s+/, " ")
+          said_text || fill(:text_body).gsub(/\s+/, " ")
         end
 
         # @param most [Integer] tasks that the paper holds; the rest is counted, and stands on the page behind the code
         # @return [String]
         def paper(most = lines.size)
-          fill(:post_body, most)
+          said_text || fill(:post_body, most)
         end
 
         # @return [String] what is said on the phone
         def phone_script
-          fill(:phone_body)
+          said_text || fill(:phone_body)
         end
 
         private
+
+        def said_text
+          said && said.fetch("text").gsub(LINK, link)
+        end
 
         def fill(name, most = lines.size)
           Wording.new(text: words.text(name)).fill(**about_machines(most), **about_shop, customer: customer,

@@ -100,10 +100,13 @@ module UprightBench
           end
         end
 
+        # A guess last; in warranty a pattern part after the maker's own; what the customer asked for before how it is
+        # listed, the shelf and the price.
         def order(candidate)
           part = candidate.part
-          [EVIDENCE.fetch(candidate.evidence), @wants.in_warranty && part.pattern ? 1 : 0, @reasons.want(part) ? 0 : 1,
-           part.on_shelf? ? 0 : 1, part.cents_a_month || Float::INFINITY, part.number]
+          [candidate.evidence == :measure ? 1 : 0, @wants.in_warranty && part.pattern ? 1 : 0,
+           @reasons.want(part) ? 0 : 1, EVIDENCE.fetch(candidate.evidence), part.on_shelf? ? 0 : 1,
+           part.cents_a_month || Float::INFINITY, part.number]
         end
 
         # Looks alike: a rule puts it, or what it took the place of, at this position somewhere; or it is about as

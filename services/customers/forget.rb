@@ -74,7 +74,7 @@ module UprightBench
       end
 
       def forget_words
-        Models::Message.where(card_id: cards.select(:id)).update(recipient: NAME, last_error: nil)
+        Models::Message.where(card_id: cards.select(:id)).update(recipient: NAME, last_error: nil, said: nil)
         Models::Question.where(job_id: jobs.select(:id)).update(asked: Sequel.join([
           NAME, " ", Sequel.cast(:id, String)
         ]))

@@ -75,11 +75,14 @@ module UprightBench
       # The person's verdict wins, and the rule's own answer stays in the reason.
       def settled_verdict
         rule = Core::Findings::Read.new(position: @position, observed: @observed, background: background).call
-        return rule || (looked_fine if @fine) if @own.nil? || @own == rule&.kind
-        return looked_fine if @own == :leave && rule.nil?
+        return rule || (looked_fine if @fine || @own == :leave) if overrules_nothing?(rule)
 
         Core::Findings::Verdict.new(kind: @own, confidence: :low, stop: rule&.stop || false,
           reason: Core::Reason.of(:own_verdict, name: @by.name, kind: rule&.kind, rule: rule&.reason))
+      end
+
+      def overrules_nothing?(rule)
+        @own.nil? || @own == rule&.kind || (@own == :leave && rule.nil?)
       end
 
       def looked_fine

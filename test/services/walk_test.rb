@@ -24,6 +24,16 @@ class WalkServicesTest < DatabaseTest
     assert_nil found("neck")
   end
 
+  # Pressed at the bin, then the bin was found full and its seal torn: what is recorded later wins.
+  def test_what_is_recorded_later_wins_over_all_the_rest_is_fine
+    Services::FineRest.call(@job.number, "bin", by: technician, at: NOW)
+    record(@job, "bin", { fill_percent: 95 }, version: 1)
+    record(@job, "bin-seal", { state: "torn" }, version: 1)
+
+    assert_equal [["clean", false], ["replace", false]],
+      %w[bin bin-seal].map { |place| found(place).values.values_at(:verdict, :own_verdict) }
+  end
+
   def test_a_skip_is_kept_and_taken_back_by_looking
     Services::SkipPlace.call(@job.number, "screen", reason: "later", by: technician, at: NOW)
 
