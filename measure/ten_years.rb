@@ -38,8 +38,8 @@ module UprightBench
         @cluster.sql("ALTER DATABASE #{@name}_making RENAME TO #{@name}")
       end
 
-      # As the owner of the tables: what goes in by COPY and what a measurement leaves behind is not the application's to
-      # write and to delete.
+      # As the owner of the tables: what goes in by COPY, and what a measurement leaves behind, is not the application's
+      # to write and to delete.
       def rake(task, database)
         env = { "DATABASE_URL" => @cluster.owner_url(database), "CUSTOMERS" => @customers.to_s }
         system(env, "bundle", "exec", "rake", task, chdir: ROOT) || raise("#{task} failed")

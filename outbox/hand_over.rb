@@ -73,8 +73,8 @@ module UprightBench
         elsewhere.each { |message| message.update(handed_over) }
       end
 
-      KEEP_SAID = "UPDATE messages SET said = new.said FROM jsonb_to_recordset(?::jsonb) AS new (id bigint, said jsonb) " \
-                  "WHERE messages.id = new.id"
+      KEEP_SAID = "UPDATE messages SET said = new.said FROM jsonb_to_recordset(?::jsonb) " \
+                  "AS new (id bigint, said jsonb) WHERE messages.id = new.id"
       private_constant :KEEP_SAID
 
       # Of what left, or may have left.

@@ -72,7 +72,7 @@ module UprightBench
         private
 
         def said_text
-          said && said.fetch("text").gsub(LINK, link)
+          said&.fetch("text")&.gsub(LINK, link)
         end
 
         def fill(name, most = lines.size)

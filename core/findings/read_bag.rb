@@ -56,9 +56,12 @@ module UprightBench
           hours = @position.measures["hours_a_bag"]
           return unless hours && @background.hours_per_week&.positive?
 
-          share = (limit - fill) / limit.to_f
-          full = (share * hours / @background.hours_per_week * 7).round(Clocks::Run::EXACT_DIGITS).floor
-          [full, @background.age_days && (hygiene_days - @background.age_days)].compact.min
+          weeks = (limit - fill) / limit.to_f * hours / @background.hours_per_week
+          [(weeks * 7).round(Clocks::Run::EXACT_DIGITS).floor, hygiene_days_left].compact.min
+        end
+
+        def hygiene_days_left
+          @background.age_days && (hygiene_days - @background.age_days)
         end
       end
     end
