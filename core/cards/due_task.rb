@@ -4,13 +4,14 @@ module UprightBench
   module Core
     module Cards
       # An open due as the cards see it: whose it is, when, and what keeps it off a card. `action` as in Clocks::Task;
-      # `attempts` counts the cards already sent in this cycle, the last of them on `carded_on`.
+      # `attempts` counts the cards already sent in this cycle, the last of them on `carded_on`; `here_on` is the day on
+      # which a machine of theirs was handed over last.
       class DueTask
         include Value
 
         fields :id, :customer_id, :due_on,
           action: :replace, attempts: 0, carded_on: nil, snoozed_until: nil, on_bench: false,
-          machine_state: :in_use, may_card: true
+          machine_state: :in_use, may_card: true, here_on: nil
 
         # @return [String, nil] why it is not on a card today; nil when it may be
         def held_back(policy, today)
@@ -24,7 +25,7 @@ module UprightBench
 
         private
 
-        HOLDS = %i[not_carded on_the_bench gone snoozed recently_carded often_enough].freeze
+        HOLDS = %i[not_carded on_the_bench gone snoozed just_here recently_carded often_enough].freeze
         private_constant :HOLDS
 
         def not_carded(_policy, _today)
@@ -41,6 +42,13 @@ module UprightBench
 
         def snoozed(_policy, today)
           "asked not before #{Units::Day.words(snoozed_until)}" if snoozed_until && snoozed_until > today
+        end
+
+        # Who asked to be written to again is, whenever they were here.
+        def just_here(policy, today)
+          return unless here_on && snoozed_until.nil? && today - here_on < policy.quiet_days
+
+          "was here on #{Units::Day.words(here_on)}"
         end
 
         def recently_carded(policy, today)

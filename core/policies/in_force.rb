@@ -50,7 +50,7 @@ module UprightBench
 
         # @return [Cards::Policy]
         def cards
-          Cards::Policy.new(**numbers(*%w[bundle_days follow_up_gap_days most_follow_ups]),
+          Cards::Policy.new(**numbers(*%w[bundle_days follow_up_gap_days quiet_days most_follow_ups]),
                             lead_days_by_channel: Cards::Channels::ORDER.to_h do |channel|
                               [channel, self["#{channel}_lead_days"]]
                             end)

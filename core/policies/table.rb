@@ -74,6 +74,8 @@ module UprightBench
           Number.new(key: "follow_up_gap_days", group: :cards, label: "Repeat after", unit: "days", range: 7..365,
             default: 30,
             hint: "If nobody answers."), # house rule
+          Number.new(key: "quiet_days", group: :cards, label: "Quiet after a hand-over", unit: "days", range: 0..365,
+            default: 60, hint: "No card to a customer who was just here, unless they asked for one."), # house rule
           # House rule
           Number.new(key: "most_follow_ups", group: :cards, label: "Repeat at most", unit: "times", range: 0..5,
             default: 2),

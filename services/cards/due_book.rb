@@ -123,12 +123,20 @@ module UprightBench
           .join(:sheets, id: Sequel[:machines][:sheet_id])
           .exclude(Sequel[:machines][:state] => %w[sold scrapped])
           .where(Sequel[:customers][:forgotten_on] => nil)
+        found = found.left_join(just_here, { customer_id: Sequel[:machines][:customer_id] }, table_alias: :here)
         found.where(whose).select(*columns).order(Sequel[:dues][:due_on], Sequel[:dues][:id]).naked
       end
 
+      # Whose machine was handed over within the quiet time, and when.
+      def just_here
+        Models::Job.where(Sequel[:handed_over_at] > Config::Zone.at(@today - @policy.quiet_days, 0))
+          .group(:customer_id).select(:customer_id, Sequel.function(:max, :handed_over_at).as(:here_at))
+      end
+
       def columns
-        [*DUE.map { |name| Sequel[:dues][name] }, *Models::Customer::REACHED_BY.map { |name| Sequel[:customers][name] },
-         Sequel[:customers][:name].as(:customer_name), *machine_columns, on_bench.as(:on_bench)]
+        [*DUE.map { |name| Sequel[:dues][name] },
+         *Models::Customer::REACHED_BY.map { |name| Sequel[:customers][name] },
+         Sequel[:customers][:name].as(:customer_name), *machine_columns, on_bench.as(:on_bench), Sequel[:here][:here_at]]
       end
 
       def machine_columns
@@ -146,7 +154,7 @@ module UprightBench
           action: due[:action].to_sym, attempts: due[:attempts],
           carded_on: due[:carded_on], snoozed_until: due[:snoozed_until],
           on_bench: due[:on_bench], machine_state: due[:machine_state].to_sym,
-          may_card: due[:may_card])
+          may_card: due[:may_card], here_on: due[:here_at] && Config::Zone.date(due[:here_at]))
       end
 
       def address(due)

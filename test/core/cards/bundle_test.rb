@@ -40,6 +40,17 @@ class BundleTest < CoreTest
     end
   end
 
+  # Nobody who was just here hears that something is due, unless they asked to be told.
+  def test_quiet_after_a_hand_over
+    held = ->(days, **more) { bundle(due(1, here_on: MONDAY - days, **more)).held_back.values.first }
+
+    assert_equal "was here on 2 Jan 2026", held.call(59)
+    assert_nil held.call(60)
+    assert_nil held.call(1, snoozed_until: MONDAY)
+    assert_empty bundle(due(1, here_on: MONDAY - 60), quiet_days: 60).held_back
+    refute_empty bundle(due(1, here_on: MONDAY - 60), quiet_days: 61).held_back
+  end
+
   def test_a_follow_up_after_the_gap
     one = bundle(due(-30, attempts: 1, carded_on: MONDAY - 30))
 

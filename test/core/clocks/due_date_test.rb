@@ -250,7 +250,7 @@ class DueDateTest < CoreTest
   # changes no mark.
   def test_the_mark_of_the_reasons_is_another_one_when_a_figure_is
     alike = 0
-    for_all(times: 600) do |random|
+    for_all(times: 300) do |random|
       job = short_task(random)
       given = any_case(random)
       one, same, other = [[job, given], [job, given], change(job, given, random)]
@@ -263,7 +263,7 @@ class DueDateTest < CoreTest
       end
     end
 
-    assert_includes 50..400, alike
+    assert_includes 25..200, alike
   end
 
   def test_unknown_history_is_due_now

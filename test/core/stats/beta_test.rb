@@ -24,7 +24,7 @@ class BetaTest < CoreTest
   end
 
   def test_the_quantile_undoes_the_distribution_function
-    for_all(times: 60) do |random|
+    for_all(times: 20) do |random|
       beta = Stats::Beta.new(a: random.rand(0.2..300.0), b: random.rand(0.2..300.0))
       p = random.rand(0.01..0.99)
 
@@ -34,7 +34,7 @@ class BetaTest < CoreTest
 
   # Counts of a Poisson whose rate is a Gamma, term by term (Johnson, Kemp and Kotz).
   def test_negative_binomial_against_the_sum_of_its_terms
-    for_all(times: 60) do |random|
+    for_all(times: 20) do |random|
       shape = random.rand(0.5..60.0)
       mean = random.rand(0.1..80.0)
       count = random.rand(0..120)
