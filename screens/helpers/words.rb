@@ -76,6 +76,7 @@ module UprightBench
         # The early and the late bound of a due date.
         def between(due)
           return "" unless due.due_on
+          return "not known" if due.deciding.to_sym == :unknown
           return "exact" if due.early_on == due.late_on
 
           "#{day(due.early_on)} to #{due.late_on ? day(due.late_on) : 'open'}"

@@ -136,7 +136,8 @@ module UprightBench
       def columns
         [*DUE.map { |name| Sequel[:dues][name] },
          *Models::Customer::REACHED_BY.map { |name| Sequel[:customers][name] },
-         Sequel[:customers][:name].as(:customer_name), *machine_columns, on_bench.as(:on_bench), Sequel[:here][:here_at]]
+         Sequel[:customers][:name].as(:customer_name), *machine_columns, on_bench.as(:on_bench),
+         Sequel[:here][:here_at]]
       end
 
       def machine_columns

@@ -24,7 +24,7 @@ class QuietTimeTest < DatabaseTest
     job = handed_over(10)
 
     assert_empty book.leaving
-    assert_match(/was here on/, book.bundles.first&.held_back&.values&.first || book.left_out.values.first)
+    assert_match(/was here on/, book.left_out.values.join)
     job.update(handed_over_at: NOW - (61 * 86_400))
 
     assert_equal 1, book.leaving.size
