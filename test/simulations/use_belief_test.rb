@@ -5,8 +5,8 @@ require_relative "../core_helper"
 # Machines whose true use is known: does the day on which fifty hours are used up lie between the bounds in eight of ten
 # cases, whatever was said, however often a strip was read, and whether one was full?
 #
-# The world of its own: what is said comes first; the truth scatters about it (log-normal, 0.35); hours come in spells of
-# one at random (Poisson); a strip is read to a tenth and stops at full; the customer comes about when it is due.
+# The world of its own: what is said comes first; the truth scatters about it (log-normal, 0.35); hours come in spells
+# of one at random (Poisson); a strip is read to a tenth and stops at full; the customer comes about when it is due.
 class UseBeliefTest < CoreTest
   MACHINES = Integer(ENV.fetch("MACHINES", "500")) # of each figure; `rake simulations` takes 2,000
   SAID = [0.5, 1, 2, 5].freeze
@@ -27,7 +27,8 @@ class UseBeliefTest < CoreTest
 
   def test_eight_of_ten_and_a_tenth_missed_on_each_side
     cases = SAID.flat_map { |said| Array.new(MACHINES) { life(said, said * Math.exp(SCATTER * normal)) } }.flatten
-    cells = cases.group_by { |one| [one.said, [one.readings, 3].min, one.full] }.select { |_, rows| rows.size >= FEWEST }
+    cells = cases.group_by { |one| [one.said, [one.readings, 3].min, one.full] }
+      .select { |_, rows| rows.size >= FEWEST }
     tell(cells, cases)
 
     assert_in_delta 0.8, share(cases, :held), 0.02
@@ -57,7 +58,8 @@ class UseBeliefTest < CoreTest
     on = START
     (0..JOBS).map do |job|
       due = due(said, evidence, on)
-      events = Array.new(HOURS) { -Math.log(1 - @random.rand) / rate }.inject([]) { |at, gap| at << (at.last.to_f + gap) }
+      gaps = Array.new(HOURS) { -Math.log(1 - @random.rand) / rate }
+      events = gaps.inject([]) { |at, gap| at << (at.last.to_f + gap) }
       seen = Case.new(said, job, evidence.any?(&:at_least), outcome(due, on + (events.last * 7).floor))
       on = read(evidence, events, on, due)
       seen
