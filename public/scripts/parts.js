@@ -1,4 +1,6 @@
-// Small state inside a page, for Alpine: the complaint that is picked or typed, and the model that is found by typing.
+// Small state inside a page, for Alpine: the complaint that is picked or typed, the model that is found by typing, and
+// the cards that are ticked.
+import { all } from "./dom.js";
 
 // What is often heard, as buttons that write the complaint.
 const complaint = () => ({
@@ -35,7 +37,26 @@ const picker = () => ({
   }
 });
 
+// Who gets a card: the button counts those that are ticked, and those that are not listed.
+const ticks = () => ({
+  ticked: 0,
+  init() { this.count(); },
+  boxes() { return all("input[name='customer_ids[]']", this.$root); },
+  count() { this.ticked = this.boxes().filter((box) => box.checked).length; },
+  words() {
+    const cards = this.ticked + Number(this.$refs.send.dataset.more);
+    return `${this.$refs.send.dataset.verb} ${cards} ${cards === 1 ? "card" : "cards"}`;
+  },
+  tick(checked) {
+    for (const box of this.boxes()) box.checked = checked;
+    this.count();
+  },
+  tickAll() { this.tick(true); },
+  untickAll() { this.tick(false); }
+});
+
 document.addEventListener("alpine:init", () => {
   window.Alpine.data("complaint", complaint);
   window.Alpine.data("picker", picker);
+  window.Alpine.data("ticks", ticks);
 });

@@ -54,6 +54,11 @@ module UprightBench
           done.empty? ? "Nothing to do." : "#{done.join('; ')}."
         end
 
+        # @return [Boolean] whether there is a label to print
+        def fitted_anything?(page)
+          page.items.any? { |item| item.state == "done" && item.action == "replace" }
+        end
+
         # @return [String, nil] the places in the order in which they go back, with what holds them
         def refit_words(page)
           done = page.items.select { |item| item.state == "done" }.map(&:position)

@@ -34,8 +34,14 @@ class CardsBrowserTest < BrowserTest
 
     assert_css "#preview .letter", text: "By text message"
     assert_css "#preview .letter", text: /\d+ characters: \d messages?/
+    click_button "Untick all"
+
+    assert_button "Schedule 0 cards"
+    click_button "Tick all"
+
+    assert_button "Schedule 3 cards"
     uncheck "Brynja Skipped"
-    click_button "Schedule 3 cards"
+    click_button "Schedule 2 cards"
 
     assert_text "Writing the cards"
     click_button "Pause"
