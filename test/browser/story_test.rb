@@ -240,8 +240,8 @@ class StoryTest < BrowserTest
                           "arguments[0](text.slice(0, 4)))")
   end
 
-  # Who was just here hears nothing. Two months later the filter's life of washes, which comes whatever is seen, is over;
-  # the roll, found to be good, is not due though it is more than a year old.
+  # Who was just here hears nothing. Two months later the filter's life of washes, which comes whatever is seen, is
+  # over; the roll, found to be good, is not due though it is more than a year old.
   def send_the_card
     always_open
     visit "/cards"
