@@ -134,7 +134,7 @@ module UprightBench
         # The good state of a list is hardly gone; one that is cleaned has come so far, and so has one that is replaced.
         def state
           state = @observed[:state]
-          return unless state && States::TABLE.key?(@position.kind)
+          return unless States::TABLE.fetch(@position.kind, {}).key?(state) # a later sheet may have another kind here
 
           verdict, = States.of(@position.kind, state)
           load(verdict == :replace ? :replace : :clean, verdict == :leave ? Load::HARDLY : 1.0, step: GRADED)

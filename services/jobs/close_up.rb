@@ -122,11 +122,13 @@ module UprightBench
       # @return [Hash{String=>Hash{Symbol=>Core::Findings::Load}}]
       def loads
         policy = Policies.now.findings
-        findings.to_h do |finding|
-          found = Core::Findings::Loads.new(@job.sheet.position(finding.position), finding.seen, policy: policy)
-          told = { verdict: finding.verdict.to_sym, judged: finding.own_verdict }
-          [finding.position, Core::Clocks::Task::ACTIONS.to_h { |action| [action, found.of(action, **told)] }.compact]
-        end
+        findings.to_h { |finding| [finding.position, loads_of(finding, policy)] }
+      end
+
+      def loads_of(finding, policy)
+        found = Core::Findings::Loads.new(@job.sheet.position(finding.position), finding.seen, policy: policy)
+        told = { verdict: finding.verdict.to_sym, judged: finding.own_verdict }
+        Core::Clocks::Task::ACTIONS.to_h { |action| [action, found.of(action, **told)] }.compact
       end
 
       def indicators

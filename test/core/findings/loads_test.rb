@@ -74,6 +74,7 @@ class LoadsTest < CoreTest
     assert_empty loads({ kind: :belt }, { cracked: true })
     assert_empty loads({ kind: :battery }, { run_minutes: 10 })
     assert_empty loads({ kind: :seal }, {})
+    assert_empty loads({ kind: :seal }, { state: "swollen" })
   end
 
   # Whatever may be recorded anywhere is a share within bounds.

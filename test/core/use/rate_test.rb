@@ -53,6 +53,17 @@ class RateTest < CoreTest
     assert_in_delta 10.0, shape / weeks, 1e-6
   end
 
+  # "It is never used", and the strip is full.
+  def test_a_full_strip_of_a_machine_that_was_said_not_to_run
+    full = strip(50, 40, at_least: true)
+    told = [0, nil].map { |stated| Use::Rate.from(stated_hours_per_week: stated, evidence: [full], today: MONDAY) }
+
+    told.each { |use| assert_operator use.mean, :>, 0.5 }
+    nothing_read = Use::Rate.from(stated_hours_per_week: nil, evidence: [strip(0, 10), full], today: MONDAY)
+
+    assert_operator nothing_read.mean, :>, 0.5
+  end
+
   def test_what_could_not_be_is_believed_all_the_same
     assert_equal [108.0, 12.0], Use::AtLeast.learn(8.0, 8.0, 100, 4).map { |figure| figure.round(9) }
   end
