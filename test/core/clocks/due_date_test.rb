@@ -259,7 +259,7 @@ class DueDateTest < CoreTest
 
       assert_equal one.why.mark, same.why.mark
       unless one.reasons == other.reasons
-        refute_equal one.why.mark, other.why.mark, [one.reasons, other.reasons].inspect
+        refute_equal one.why.mark, other.why.mark, -> { [one.reasons, other.reasons].inspect }
       end
     end
 

@@ -19,8 +19,9 @@ class PolicyTableTest < CoreTest
   def test_no_default_stands_twice
     root = File.expand_path("../../..", __dir__)
     keys = Policies::Table::BY_KEY.keys
+    named = /\b(?:#{keys.join('|')}):/ # only where a rule is named at all is it worth taking a file apart
     twice = Dir[File.join(root, "{core,services,screens,models,outbox,papers}/**/*.rb")]
-      .reject { |file| file.end_with?("core/policies/table.rb") }.flat_map do |file|
+      .reject { |file| file.end_with?("core/policies/table.rb") || !File.read(file).match?(named) }.flat_map do |file|
       tokens = Ripper.lex(File.read(file)).reject { |token| %i[on_sp on_ignored_nl].include?(token[1]) }
       tokens.each_cons(2).filter_map do |(_, kind, text), (_, next_kind, number)|
         if kind == :on_label && keys.include?(text.chomp(":")) && %i[on_int on_float].include?(next_kind)
