@@ -17,7 +17,8 @@ module UprightBench
         PRECISION = 1e-14
         TINY = 1e-300
         MOST_TERMS = 5000
-        MOST_STEPS = 60
+        MOST_STEPS = 200
+        NEAR_ENOUGH = 1e-12
 
         # @param x [Numeric]
         # @return [Float] probability of a value up to x
@@ -34,24 +35,40 @@ module UprightBench
         def quantile(probability)
           raise ArgumentError, "probability must lie between 0 and 1" unless probability.positive? && probability < 1
 
-          low = 0.0
-          high = 1.0
-          MOST_STEPS.times do
-            middle = (low + high) / 2
-            cdf(middle) < probability ? low = middle : high = middle
-          end
-          (low + high) / 2
+          newton(probability, a / (a + b).to_f, 0.0, 1.0)
         end
 
         private
+
+        # Newton's steps, within a bracket that is halved wherever a step would leave it.
+        def newton(probability, x, low, high)
+          MOST_STEPS.times do
+            over = cdf(x) - probability
+            over.positive? ? high = x : low = x
+            step = x - (over / density(x))
+            nearer = step > low && step < high ? step : (low + high) / 2
+            return nearer if (nearer - x).abs <= NEAR_ENOUGH * nearer
+
+            x = nearer
+          end
+          x
+        end
+
+        def density(x)
+          Math.exp(logarithm(a, b, x)) / (x * (1 - x))
+        end
+
+        # @return [Float] of x^a (1 - x)^b over the beta function
+        def logarithm(a, b, x)
+          [a + b, a, b].map { |shape| Math.lgamma(shape).first }.inject(:-) + (a * Math.log(x)) + (b * Math.log(1 - x))
+        end
 
         def check
           raise ArgumentError, "shapes must be positive" unless a.positive? && b.positive?
         end
 
         def lower(a, b, x)
-          gammas = [a + b, a, b].map { |shape| Math.lgamma(shape).first }.inject(:-)
-          Math.exp(gammas + (a * Math.log(x)) + (b * Math.log(1 - x))) / a * fraction(a, b, x)
+          Math.exp(logarithm(a, b, x)) / a * fraction(a, b, x)
         end
 
         # The recurrence stands in one piece, as in the handbooks.
