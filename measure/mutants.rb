@@ -34,7 +34,7 @@ module UprightBench
 
       # @return [Float] share that was noticed, without the equivalent ones
       def call
-        drawn = sites.reject { |site| equivalent.include?(site.to_s) }.sample(@count, random: @random)
+        drawn = sites.reject { |site| equivalent.include?(site.change) }.sample(@count, random: @random)
         drawn.each { |site| @queue << site }
         Array.new(Etc.nprocessors) { Thread.new { work } }.each(&:join)
         report(drawn)

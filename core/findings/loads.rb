@@ -14,6 +14,9 @@ module UprightBench
         TURNING = { "free" => 0.5, "drags" => 1.0, "stuck" => 1.5 }.freeze # house rule
         BRISTLES = { "full" => Load::HARDLY, "worn" => 1.0, "missing" => Load::MOST }.freeze # house rule
         GRADED = 0.5 # step of a word that is one of two or three
+        # What tells how a household treats a part, the surest first. Bristles of two words and belts tell too little.
+        TELLING = { filter: %i[indicator grey], bag: %i[bag_fill], bin: %i[bin_fill], brush: %i[standout],
+                    roll: %i[turns] }.freeze
         READERS = { filter: %i[grey indicator], bag: %i[bag_fill], bin: %i[bin_fill], brush: %i[standout],
                     roll: %i[turns bristles], belt: %i[stretch], carbon: %i[carbon_left], battery: %i[run_time] }.freeze
 
@@ -30,6 +33,12 @@ module UprightBench
         def by_action
           READERS.fetch(@position.kind, %i[state]).filter_map { |reader| send(reader) }
             .group_by(&:first).transform_values { |loads| loads.map(&:last).max_by(&:share) }
+        end
+
+        # @return [Array(Symbol, Load), nil] the action and the load from which is learned how the household treats the
+        #   part; nil where nothing tells it
+        def telling
+          TELLING.fetch(@position.kind, []).lazy.filter_map { |reader| send(reader) }.first
         end
 
         # What is left as it was found. What is judged good and was not measured is hardly gone, and what a person

@@ -13,7 +13,12 @@ module UprightBench
 
           # @return [String] as in "core/fit/size.rb:12 a < b → a <= b"
           def to_s
-            "#{file}:#{line} #{source.lines[line - 1].strip} [#{source[from...to]} → #{text}]"
+            change.sub(file, "#{file}:#{line}")
+          end
+
+          # @return [String] the same wherever it stands in its file
+          def change
+            "#{file} #{source.lines[line - 1].strip} [#{source[from...to]} → #{text}]"
           end
         end
 

@@ -97,18 +97,17 @@ module UprightBench
       end
 
       # The raw material of a household's own factor: how far gone it is, and how far gone it should be by the clock.
-      def loads
-        found = Core::Findings::Wear.found(@position, @observed, policy: policy)
-        return { wear_found: nil, wear_expected: nil, wear_at_least: false } unless found
+      def wear
+        action, load = Core::Findings::Loads.new(@position, @observed, policy: policy).telling
+        return { wear_found: nil, wear_expected: nil, wear_at_least: false } unless load
 
-        { wear_found: found, wear_at_least: Core::Findings::Wear.at_least?(@position, @observed),
-          wear_expected: expected }
+        { wear_found: [load.share, Core::Findings::Load::HARDLY].max, wear_at_least: load.at_least,
+          wear_expected: expected(action) }
       end
 
       # By the clock of the action that the finding ages.
-      def expected
-        action = Core::Findings::Wear.action(@position, @observed).to_s
-        due = Models::Due.running.where(machine_id: @job.machine_id, position: @position.key, action: action)
+      def expected(action)
+        due = Models::Due.running.where(machine_id: @job.machine_id, position: @position.key, action: action.to_s)
           .exclude(due_on: nil).first
         return unless due
 
@@ -153,7 +152,7 @@ module UprightBench
       def fields_of(verdict)
         { observed: Sequel.pg_jsonb(@observed), verdict: verdict.kind.to_s, own_verdict: !@own.nil?,
           confidence: verdict.confidence.to_s, found_by: @by.id, found_at: @at, request_key: @request_key,
-          **told(verdict.reason), **loads }
+          **told(verdict.reason), **wear }
       end
 
       def clear(before)

@@ -20,6 +20,8 @@ class GsmTest < CoreTest
   def test_what_stands_behind_the_escape_counts_twice
     assert_equal [[27, 0x65]], gsm("€").parts
     assert_equal 10, gsm("{}[]~").length
+    assert_equal [0x0A, 0x14, 0x28, 0x29, 0x2F, 0x3C, 0x3D, 0x3E, 0x40], "\f^{}\\[~]|".each_char
+      .map { |char| gsm(char).parts.flatten.last }
   end
 
   def test_one_message_holds_160_and_several_153_each

@@ -14,5 +14,16 @@ class LetterTest < CoreTest
     ["Edda Corvell", "Brackwater Loft K", "a wash for the exhaust cassette", "555-0199", "http://x/c/1"]
       .each { |words| assert_includes letter.text, words }
     assert_includes letter.with(attempt: 2).text, "wrote to you before"
+    refute_match(/\n|  /, letter.short)
+    assert_includes letter.short, "http://x/c/1"
+  end
+
+  # What was sent stays as it was sent, on every channel, with the address of the page as it is now.
+  def test_what_was_sent_is_said_again_word_for_word
+    sent = Cards::Letter.new(customer: "E", shop: "S", shop_phone: nil, lines: [], link: "http://x/c/2",
+      said: { "subject" => "Then", "text" => "As it was:\n{link}" })
+
+    assert_equal ["As it was:\nhttp://x/c/2"] * 4, [sent.text, sent.short, sent.paper, sent.phone_script]
+    assert_equal "Then", sent.subject
   end
 end

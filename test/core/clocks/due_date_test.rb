@@ -46,6 +46,14 @@ class DueDateTest < CoreTest
     assert_equal [:hours, MONDAY + 350], due(both, use: rate(40)).call.then { |d| [d.deciding, d.due_on] }
   end
 
+  # The late bound is the earlier of the clocks' late bounds, and so is the early one: whichever comes first.
+  def test_the_bounds_are_those_of_whichever_comes_first
+    both = due(task(clock(:hours, 50), clock(:months, 11))).call
+
+    assert_equal due(task(clock(:hours, 50))).call.early_on, both.early_on
+    assert_equal MONDAY >> 11, both.late_on
+  end
+
   # Common practice: the motor filter is changed every four bags; at 13 h a bag and an hour a week, a year.
   def test_every_four_bags
     bags = task(clock(:count, 4, of: "bags", each_hours: 13))

@@ -57,6 +57,8 @@ class LikelyTest < CoreTest
     assert_in_delta 39.37, likely({ kind: :bag }, :fill_percent).problem(1000).meant # nearer to the middle than 100
     assert_in_delta 30.0, likely({ kind: :carbon }, :length_mm).problem(300).meant
     assert_in_delta 3.0, likely({ kind: :carbon, measures: { "new_length_mm" => 4 } }, :length_mm).problem(30).meant
+    # 300 was meant as 30.0 tenths, not as 11.8 from inches: the sheet's 30 mm is what is expected.
+    assert_in_delta 30.0, likely({ kind: :carbon, measures: { "new_length_mm" => 30 } }, :length_mm).problem(300).meant
     assert_in_delta 37.5, likely({ kind: :carbon, measures: { "new_length_mm" => 30 } }, :length_mm).range.end
     assert_in_delta 18.0, likely({ kind: :battery, measures: { "run_minutes" => 20 } }, :run_minutes).problem(180).meant
   end

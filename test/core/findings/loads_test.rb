@@ -55,6 +55,29 @@ class LoadsTest < CoreTest
     assert_equal({ replace: [1.0, 0.5, false] }, loads({ kind: :wheels }, { state: "broken" }))
   end
 
+  def telling(observed, **place)
+    action, load = Findings::Loads.new(position(**place), observed).telling
+    [action, load&.share, load&.at_least]
+  end
+
+  # As the trade grades it: 0.25 hardly, 1.0 just right, 1.5 far gone. A strip knows better than the eye.
+  def test_a_household_is_told_by_what_says_most
+    assert_equal [:wash, 0.4, false], telling({ grey: 2 }, **WASHABLE)
+    assert_equal [:replace, 0.9, false], telling({ grey: 2, indicator_percent: 90 }, **WASHABLE)
+    assert_equal [:replace, 1.0, true], telling({ fill_percent: 100 }, kind: :bag, measures: { "change_at_percent" => 100 })
+    assert_equal [:clean, 0.5, false], telling({ fill_percent: 33 }, kind: :bin)
+    assert_equal [:clean, 1.5, true], telling({ turns: "stuck", bristles: "full" }, kind: :roll)
+    assert_equal [:replace, 0.5, false], telling({ standout_mm: 4 }, kind: :brush, measures: { "new_standout_mm" => 8 })
+  end
+
+  def test_what_tells_too_little_is_not_learned_from
+    [[{ torn: true }, { kind: :filter }], [{ bristles: "missing" }, { kind: :roll }],
+     [{ standout_mm: 4 }, { kind: :brush }], [{ state: "torn" }, { kind: :seal }],
+     [{ length_mm: 303 }, { kind: :belt, measures: { "length_mm" => 300 } }]].each do |observed, place|
+      assert_nil telling(observed, **place).first, observed.to_s
+    end
+  end
+
   def of(place, observed, action, verdict, judged: false)
     Findings::Loads.new(position(**place), observed).of(action, verdict: verdict, judged: judged)&.share
   end
@@ -72,6 +95,10 @@ class LoadsTest < CoreTest
     assert_empty loads({ kind: :filter }, { torn: true })
     assert_empty loads({ kind: :brush }, { standout_mm: 4 })
     assert_empty loads({ kind: :belt }, { cracked: true })
+    assert_empty loads({ kind: :belt, measures: { "length_mm" => 300 } }, { cracked: true })
+    assert_empty loads({ kind: :brush, measures: { "new_standout_mm" => 8 } }, { gaps: true })
+    assert_empty loads({ kind: :carbon, measures: { "new_length_mm" => 30 } }, { sparks: true })
+    assert_empty loads({ kind: :carbon }, { length_mm: 20 })
     assert_empty loads({ kind: :battery }, { run_minutes: 10 })
     assert_empty loads({ kind: :seal }, {})
     assert_empty loads({ kind: :seal }, { state: "swollen" })

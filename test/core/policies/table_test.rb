@@ -100,5 +100,6 @@ class PolicyTableTest < CoreTest
       .map { |day| leap.closes?(Date.new(*day)) }
     assert_equal [true, false], [2026, 2027].map { |year| once.closes?(Date.new(year, 12, 24)) }
     assert_equal leap, Policies::ClosedDay.stored(leap.to_stored)
+    refute Policies::ClosedDay.new(on: Date.new(2026, 12, 24)).closes?(Date.new(2027, 12, 24))
   end
 end

@@ -199,6 +199,11 @@ class RulesTest < CoreTest
   def test_a_fastener_in_words
     assert_equal "3 × coin slot, a quarter turn", Sheets::Fastener.new(count: 3, driver: "coin slot", turns: 0.25).words
     assert_equal "2 × T8, 8 mm", Sheets::Fastener.new(count: 2, driver: "T8", length_mm: 8).words
-    assert_raises(ArgumentError) { Sheets::Fastener.new(count: 0, driver: "T8") }
+    assert_equal ["an eighth turn", "half a turn", "one turn", "1.5 turns"], [0.125, 0.5, 1, 1.5]
+      .map { |turns| Sheets::Fastener.new(count: 1, driver: "cap", turns: turns).words.delete_prefix("1 × cap, ") }
+    [{ count: 0 }, { count: 1.5 }, { driver: "" }, { driver: " " }, { driver: 8 }, { length_mm: 0 }, { length_mm: "8" },
+     { turns: 0 }].each do |wrong|
+      assert_raises(ArgumentError, wrong.to_s) { Sheets::Fastener.new(count: 1, driver: "T8", **wrong) }
+    end
   end
 end
