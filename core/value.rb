@@ -19,8 +19,8 @@ module UprightBench
 
       # What a class of values is declared with.
       module Declaration
-        # `fields :required, optional: default`. The constructor is written out with its keywords, as one would by
-        # hand: values are made by the hundred thousand, and Ruby checks keywords faster than we could.
+        # `fields :required, optional: default`. What follows is written out, as one would by hand: values are made and
+        # compared by the hundred thousand, and Ruby checks keywords faster than we could.
         def fields(*required, **optional)
           names = [*required, *optional.keys]
           const_set(:DEFAULTS, optional.freeze)
@@ -38,6 +38,10 @@ module UprightBench
             def to_h                                      # def to_h
               { #{names.map { |name| "#{name}: @#{name}" }.join(', ')} }
             end
+
+            def same?(other)                              # def same?(other)
+              #{['true', *names.map { |name| "@#{name} == other.#{name}" }].join(' && ')}
+            end
           RUBY
         end
       end
@@ -47,7 +51,7 @@ module UprightBench
       end
 
       def ==(other)
-        equal?(other) || (other.class == self.class && other.to_h == to_h)
+        equal?(other) || (other.class == self.class && same?(other))
       end
       alias eql? ==
 

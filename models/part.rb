@@ -20,6 +20,15 @@ module UprightBench
           where(Sequel.ilike(:number, pattern) | Sequel.ilike(:name, pattern))
         end
 
+        # With what lies on the shelf and the supplier's lead times, in one statement.
+        def with_shelf
+          left_join(:stock_levels, part_id: Sequel[:parts][:id]).left_join(:suppliers, id: Sequel[:parts][:supplier_id])
+            .select_all(:parts)
+            .select_append(Sequel.function(:coalesce, Sequel[:stock_levels][:pieces], 0).as(:shelf_pieces),
+              Sequel.function(:coalesce, Sequel[:suppliers][:learned_lead_days], Sequel[:suppliers][:lead_days])
+                .as(:supplier_days))
+        end
+
         # @param side [String] a measure, as "length_mm"
         # @param slack [Numeric] how far it may be off
         def of_about(side, wanted, slack)
@@ -40,12 +49,13 @@ module UprightBench
       # @return [Integer, nil] how long it takes to come when it is ordered: as learned before as stated, its own
       #   before the supplier's
       def days_to_come
-        learned_lead_days || lead_days || supplier&.learned_lead_days || supplier&.lead_days
+        learned_lead_days || lead_days ||
+          values.fetch(:supplier_days) { supplier&.learned_lead_days || supplier&.lead_days }
       end
 
       # @return [Integer] pieces on the shelf
       def stock
-        stock_level&.pieces || 0
+        values.fetch(:shelf_pieces) { stock_level&.pieces || 0 }
       end
 
       # @param reserved [Integer] pieces on the shelf that are somebody else's already

@@ -5,9 +5,9 @@ module UprightBench
     # How each route is entered, declared at the route and decided there, after the router has chosen it. Closed is the
     # default: whoever is not signed in is sent away, and whoever may look only may only look.
     #
-    #   app.get "/c/:code", open: true nobody need be signed in: the code stands for it app.post "/c/:code/stop", open:
-    #   true, token: false and no form of ours was filled in app.post "/sheets", most_bytes: Doors::A_FILE what a
-    #   request may carry; a form's worth unless it says otherwise
+    #   app.get "/c/:code", open: true                 # nobody need be signed in: the code stands for it
+    #   app.post "/c/:code/stop", open: true, token: false  # and no form of ours was filled in
+    #   app.post "/sheets", most_bytes: Doors::A_FILE  # what it may carry; a form's worth unless it says otherwise
     #
     # Extends the application, so that nothing can be registered beside it.
     module Doors

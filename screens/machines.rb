@@ -41,8 +41,8 @@ module UprightBench
           }
         end
 
-        def life_drawing(machine)
-          life = Queries::MachineLife.new(machine)
+        # @param life [Queries::MachineLife]
+        def life_drawing(life)
           Drawings::Years.new(lanes: life.places.map { |place| Drawings::Years::Lane.new(**place.to_h) },
             jobs: life.taken_in_on, today: today).render
         end
@@ -66,8 +66,15 @@ module UprightBench
           household = machine.household
           return "" if household.words.empty?
 
-          format(" Household: %<words>s, washes and bags × %<factor>.2f.", words: household.words,
-            factor: household.factor(policies.household_factors))
+          " Household: #{household.words}. #{shortened_words(household)}"
+        end
+
+        # Hours of use count already what daily use adds.
+        def shortened_words(household)
+          calendar, use = [household, household.dirt].map { |acts| acts.factor(policies.household_factors) }
+          return format("Washes and bags × %<factor>.2f.", factor: calendar) if calendar == use
+
+          format("Washes and bags by months × %<calendar>.2f, by hours × %<use>.2f.", calendar: calendar, use: use)
         end
 
         # @return [String] pieces and a link to the part

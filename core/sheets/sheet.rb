@@ -34,11 +34,10 @@ module UprightBench
           @by_key[place_key]&.task(task_key)
         end
 
-        # @return [Array<Position>] in the order of a look-over: along the air path, what hangs beside it after what
-        #   sits in it
-        def walk
-          stations.flat_map { |station| at(station.key) }
-        end
+        # @!attribute walk
+        #   @return [Array<Position>] in the order of a look-over: along the air path, what hangs beside it after what
+        #     sits in it
+        attr_reader :walk
 
         # @return [Array<Position>] what sits at a station, in the path first
         def at(station_key)
@@ -55,11 +54,14 @@ module UprightBench
         # Pages look places up hundreds of times.
         def check
           @by_key = positions.to_h { |position| [position.key, position] }.freeze
-          @by_station = positions.group_by(&:station).transform_values do |here|
-            (here.reject(&:beside) + here.select(&:beside)).freeze
-          end.freeze
+          @by_station = positions.group_by(&:station).transform_values { |here| in_path_first(here) }.freeze
+          @walk = stations.flat_map { |station| at(station.key) }.freeze
           problems = Rules.new(self).problems
           raise Invalid, problems if problems.any?
+        end
+
+        def in_path_first(here)
+          here.partition { |position| !position.beside }.flatten.freeze
         end
       end
     end

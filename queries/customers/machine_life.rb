@@ -2,15 +2,25 @@
 
 module UprightBench
   module Queries
-    # What happened at each place of a machine, from the day it was bought: five queries.
+    # What happened at each place of a machine, from the day it was bought.
     class MachineLife
       Place = Struct.new(:name, :fitted, :done, :found, :due, keyword_init: true)
       MOST_JOBS = 60
 
+      # @return [Array<Models::Job>] the newest first
+      attr_reader :jobs
+
       # @param machine [Models::Machine]
-      def initialize(machine)
+      # @param dues [Array<Models::Due>] its running clocks, soonest first
+      def initialize(machine, dues:)
         @machine = machine
+        @dues = dues
         @jobs = machine.jobs_dataset.limit(MOST_JOBS).all
+      end
+
+      # @return [Array<Models::Fitting>] with the part
+      def fittings
+        @fittings ||= @machine.fittings_dataset.eager(:part).order(:id).all
       end
 
       # @return [Array<Date>]
@@ -32,7 +42,7 @@ module UprightBench
 
       def place(place)
         key = place.key
-        Place.new(name: place.name, fitted: fittings.fetch(key, []).map { |fitting| in_place(fitting) },
+        Place.new(name: place.name, fitted: fitted.fetch(key, []).map { |fitting| in_place(fitting) },
           done: done.fetch(key, []).map { |item| [Config::Zone.date(item.done_at), "#{item.action} done"] },
           found: found.fetch(key, []).map { |finding| seen(finding) }, due: due(key))
       end
@@ -45,8 +55,8 @@ module UprightBench
         [Config::Zone.date(finding.found_at), "found: #{finding.reason}"]
       end
 
-      def fittings
-        @fittings ||= @machine.fittings_dataset.order(:id).all.group_by(&:position)
+      def fitted
+        @fitted ||= fittings.group_by(&:position)
       end
 
       # A new part shows as a bar that begins; what was washed, cleaned or looked at has a mark.
@@ -62,9 +72,8 @@ module UprightBench
       end
 
       def due(position)
-        @dues ||= Models::Due.running.where(machine_id: @machine.id).exclude(due_on: nil).order(Sequel.desc(:due_on))
-          .all.to_h { |due| [due.position, due] }
-        due = @dues[position]
+        @soonest ||= @dues.select(&:due_on).reverse.to_h { |due| [due.position, due] }
+        due = @soonest[position]
         due && [due.due_on, due.early_on, due.late_on, "#{due.action} due"]
       end
     end

@@ -4,7 +4,7 @@ module UprightBench
   module Queries
     # Everything of a machine that its page shows.
     class MachineOverview
-      MOST_JOBS = 30
+      MOST_JOBS = 30 # listed; the drawing of its years goes further back
 
       # @param machine [Models::Machine]
       def initialize(machine)
@@ -23,14 +23,19 @@ module UprightBench
 
       # @return [Array<Models::Job>] the newest first
       def jobs
-        @jobs ||= @machine.jobs_dataset.limit(MOST_JOBS).all
+        life.jobs.first(MOST_JOBS)
       end
 
       # @return [Array<Models::Fitting>] what is and was fitted, at places that its sheet has
       def fittings
         sheet = @machine.to_core
-        @fittings ||= @machine.fittings_dataset.eager(:part).order(:position, :id)
-          .all.select { |fitting| sheet.position?(fitting.position) }
+        @fittings ||= life.fittings.select { |fitting| sheet.position?(fitting.position) }
+          .sort_by { |fitting| [fitting.position, fitting.id] }
+      end
+
+      # @return [MachineLife] what its years are drawn from
+      def life
+        @life ||= MachineLife.new(@machine, dues: dues)
       end
     end
   end

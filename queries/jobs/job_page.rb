@@ -33,7 +33,7 @@ module UprightBench
 
       def items
         @items ||= Models::WorkItem.where(job_id: @job.id).order(:sequence)
-          .eager(part: %i[stock_level supplier], rack_stays: :slot).all
+          .eager(part: :with_shelf.to_proc, rack_stays: :slot).all
       end
 
       def to_do
@@ -58,15 +58,7 @@ module UprightBench
 
       # @return [Hash{String=>Core::Fit::Answer}] for what is still to be settled: replacements, and spares for a wash
       def fits
-        @fits ||= begin
-          open = items.select { |item| item.state != "done" && %w[replace wash].include?(item.action) }.map(&:position)
-          smell = findings.values.any? { |finding| finding.seen[:smell] }
-          if open.empty?
-            {}
-          else
-            Services::FitFor.new(sheet, machine, today: Config::Zone.date(@now), smell: smell, job: @job).call(open)
-          end
-        end
+        @fits ||= fit_for(items.select { |item| item.state != "done" && %w[replace wash].include?(item.action) })
       end
 
       # @return [Core::Drying::DryingTime::Answer]
@@ -101,10 +93,23 @@ module UprightBench
       end
 
       def asks(items)
-        @reserved ||= Services::ReservedParts.for_others(self.items.filter_map(&:part_id), except: @job)
         items.map { |item| Services::Promises.ask_of(item, sheet, reserved: @reserved, policies: @policies) }
       end
       private :asks
+
+      def fit_for(items)
+        return {} if items.empty?
+
+        smell = findings.values.any? { |finding| finding.seen[:smell] }
+        Services::FitFor.new(sheet, machine, today: Config::Zone.date(@now), smell: smell, job: @job,
+          reserved: reserved).call(items.map(&:position))
+      end
+      private :fit_for
+
+      def reserved
+        @reserved ||= Services::ReservedParts.besides(@job)
+      end
+      private :reserved
 
       def promised(asks)
         Services::Promises.of(asks, at: @now, policies: @policies)

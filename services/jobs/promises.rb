@@ -12,7 +12,7 @@ module UprightBench
 
       # @return [Hash] promise_at and promise_reason, to be written to the job
       def fields(job, at:)
-        items = job.work_items_dataset.where(state: "to_do").eager(part: %i[stock_level supplier]).all
+        items = job.work_items_dataset.where(state: "to_do").eager(part: :with_shelf.to_proc).all
         policies = Policies.now
         reserved = ReservedParts.for_others(items.filter_map(&:part_id), except: job)
         asks = items.map { |item| ask_of(item, job.sheet, reserved: reserved, policies: policies) }

@@ -14,10 +14,12 @@ module UprightBench
       # @param machine [Models::Machine, nil] nil asks for the model as such
       # @param today [Date]
       # @param job [Models::Job, nil] whose own reserved parts are free to it
-      def initialize(sheet, machine = nil, today:, smell: false, job: nil)
+      # @param reserved [Hash{Integer=>Integer}, nil] part's id => pieces of other jobs, when the caller has read them
+      def initialize(sheet, machine = nil, today:, smell: false, job: nil, reserved: nil)
         @sheet = sheet
         @machine = machine
         @job = job
+        @reserved = reserved
         @wants = Core::Fit::Wants.new(allergy: machine&.allergy || false, smell: smell,
           in_warranty: machine&.warranty(today)&.in? || false)
       end
@@ -37,8 +39,8 @@ module UprightBench
 
       # @return [Array<Core::Fit::Part>] with what of each is free for this job
       def parts_of(ids)
-        reserved = ReservedParts.for_others(ids, except: @job)
-        Models::Part.where(id: ids).eager(:stock_level, :supplier).all
+        reserved = @reserved || ReservedParts.for_others(ids, except: @job)
+        Models::Part.where(Sequel[:parts][:id] => ids).with_shelf.all
           .map { |part| part.to_core(reserved: reserved[part.id]) }
       end
 

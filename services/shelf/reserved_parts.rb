@@ -20,6 +20,13 @@ module UprightBench
         counted(items).naked.as_hash(:part_id, :pieces).tap { |reserved| reserved.default = 0 }
       end
 
+      # @param job [Models::Job] the one that asks
+      # @return [Hash{Integer=>Integer}] of every part that is reserved for another job; 0 for the others
+      def besides(job)
+        counted(items.exclude(Sequel[:work_items][:job_id] => job.id)).naked.as_hash(:part_id, :pieces)
+          .tap { |reserved| reserved.default = 0 }
+      end
+
       # @return [Sequel::Dataset] part_id and pieces of all that is reserved
       def all
         counted(items)

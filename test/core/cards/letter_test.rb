@@ -18,6 +18,17 @@ class LetterTest < CoreTest
     assert_includes letter.short, "http://x/c/1"
   end
 
+  # Common practice: a card that is too small counts what it leaves out, and says nothing where nothing is left out.
+  def test_what_the_paper_does_not_hold_is_counted
+    line = Cards::Letter::Line.new(machine: "Brackwater Loft K", part: "Belt", action: "replace", due_on: MONDAY,
+      overdue: true)
+    letter = Cards::Letter.new(customer: "E", shop: "S", shop_phone: "555-0199", lines: [line] * 3, link: "x")
+
+    assert_match(/and 1 more/, letter.paper(2))
+    refute_match(/more$/, letter.paper(3))
+    assert_equal 3, letter.text.scan("new belt").size
+  end
+
   # What was sent stays as it was sent, on every channel, with the address of the page as it is now.
   def test_what_was_sent_is_said_again_word_for_word
     sent = Cards::Letter.new(customer: "E", shop: "S", shop_phone: nil, lines: [], link: "http://x/c/2",

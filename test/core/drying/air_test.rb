@@ -18,6 +18,14 @@ class AirTest < CoreTest
     assert_in_delta 0, Drying::Air.new(temperature_c: 21, humidity_percent: 100).deficit_kpa
   end
 
+  def test_a_room_may_be_as_cold_and_as_warm_as_the_form_holds
+    [-20, 50].each { |celsius| Drying::Air.new(temperature_c: celsius, humidity_percent: 50) }
+
+    [-21, 51].each do |celsius|
+      assert_raises(ArgumentError) { Drying::Air.new(temperature_c: celsius, humidity_percent: 50) }
+    end
+  end
+
   def test_refuses_what_is_no_room
     assert_raises(ArgumentError) { Drying::Air.new(temperature_c: 70, humidity_percent: 50) }
     assert_raises(ArgumentError) { Drying::Air.new(temperature_c: 20, humidity_percent: 101) }

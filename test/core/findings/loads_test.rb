@@ -64,7 +64,8 @@ class LoadsTest < CoreTest
   def test_a_household_is_told_by_what_says_most
     assert_equal [:wash, 0.4, false], telling({ grey: 2 }, **WASHABLE)
     assert_equal [:replace, 0.9, false], telling({ grey: 2, indicator_percent: 90 }, **WASHABLE)
-    assert_equal [:replace, 1.0, true], telling({ fill_percent: 100 }, kind: :bag, measures: { "change_at_percent" => 100 })
+    assert_equal [:replace, 1.0, true],
+      telling({ fill_percent: 100 }, kind: :bag, measures: { "change_at_percent" => 100 })
     assert_equal [:clean, 0.5, false], telling({ fill_percent: 33 }, kind: :bin)
     assert_equal [:clean, 1.5, true], telling({ turns: "stuck", bristles: "full" }, kind: :roll)
     assert_equal [:replace, 0.5, false], telling({ standout_mm: 4 }, kind: :brush, measures: { "new_standout_mm" => 8 })
@@ -89,6 +90,11 @@ class LoadsTest < CoreTest
     assert_in_delta 0.4, of({ kind: :filter }, { grey: 2 }, :replace, :leave)
     assert_in_delta 0.5, of({ kind: :filter }, { grey: 5 }, :replace, :leave, judged: true)
     assert_in_delta 1.0, of({ kind: :filter }, { grey: 5 }, :replace, :replace, judged: true)
+  end
+
+  def test_a_load_has_two_decimals
+    assert_in_delta 0.33, loads({ kind: :bag, measures: { "change_at_percent" => 90 } }, { fill_percent: 30 })
+      .fetch(:replace).first, 1e-9
   end
 
   def test_what_was_not_measured_tells_nothing

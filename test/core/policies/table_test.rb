@@ -66,6 +66,20 @@ class PolicyTableTest < CoreTest
     assert_in_delta 0.95, Policies::InForce.new.service_level
   end
 
+  def test_the_unit_stands_above_a_field_unless_its_label_says_it
+    number = Policies::Number.new(key: "k", group: :money, label: "Washes in a filter's life", unit: "washes",
+      range: 1..9)
+
+    assert_equal "Washes in a filter's life", number.heading
+    assert_equal "Bags, %", number.with(label: "Bags", unit: "%").heading
+    assert_equal ["$5", "5 %"], [number.with(unit: "$").words(5.0), number.with(unit: "%").words(5)]
+  end
+
+  # Common practice: a household's machine is serviced once a year.
+  def test_a_year_between_two_services
+    assert_equal 365, Findings::Policy.new.service_interval_days
+  end
+
   # Shares and readings have decimals; what is counted has none.
   def test_which_rules_have_decimals
     assert_equal %w[drying_temperature_c drying_humidity_percent labour_tax_percent part_tax_percent

@@ -69,6 +69,15 @@ class ParseTest < CoreTest
     end)
   end
 
+  # Of what has the wrong shape nothing else is said: it means nothing.
+  def test_a_wrong_shape_is_complained_of_once
+    content = JSON.parse(File.read(File.join(CoreAlone::ROOT, "demo/sheets/maristo-twinroll.json")))
+    content["positions"][1]["tasks"] = "every year"
+    problems = assert_raises(Sheets::Invalid) { Sheets::Parse.new(content).call }.problems
+
+    assert_equal [["positions", 1, "tasks"]], problems.map(&:path)
+  end
+
   def test_what_may_be_wetted_says_how_long_it_dries
     assert_match(/drying_floor_hours/, problems { |sheet| sheet["positions"].last.merge!("water" => "cold") })
   end

@@ -50,4 +50,15 @@ class PoissonTest < CoreTest
     [-0.1, 1, 2].each { |probability| assert_raises(ArgumentError) { poisson(1).quantile(probability) } }
     assert_raises(ArgumentError) { poisson(-1) }
   end
+
+  # By its definition, out in the lower tail too, where the search has to come down.
+  def test_the_quantile_is_the_smallest_count_that_holds
+    [1e-7, 1e-5, 0.001, 0.5, 0.999].product([0.3, 4, 30, 100]).each do |probability, mean|
+      poisson = Stats::Poisson.new(mean: mean)
+      count = poisson.quantile(probability)
+
+      assert_operator poisson.cdf(count), :>=, probability
+      assert_operator poisson.cdf(count - 1), :<, probability
+    end
+  end
 end

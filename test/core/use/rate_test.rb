@@ -131,6 +131,12 @@ class RateTest < CoreTest
     assert_equal Reason.of(:known_use, mean: 1.1, low: 0.7, high: 1.7), Use::Rate.new(hours: 8, weeks: 7).reason
   end
 
+  def test_a_wait_needs_a_belief_and_hours_to_come
+    belief = { hours: 8.0, weeks: 8.0, to_come: 50.0 }
+
+    belief.each_key { |field| assert_raises(ArgumentError, field.to_s) { Use::Wait.new(**belief, field => 0.0) } }
+  end
+
   def test_a_stored_machine_has_no_rate
     assert_predicate rate(0), :zero?
     assert_in_delta 0.0, rate(0).high
