@@ -25,12 +25,20 @@ module UprightBench
           date.strftime("%-d %b %Y")
         end
 
-        # In as many words as it needs on a screen: the year only when it is not this one.
+        # Days from today on which the day of the week is worth saying: the past week, and what may be promised.
+        WEEKDAY_SAID = (-7..31)
+
+        # In as many words as it needs on a screen: the weekday when it is near, the year when it is not this one.
         # @param date [Date]
         # @param today [Date]
-        # @return [String] as in "tomorrow", "Fri 27 Nov", "5 Apr 2027"
+        # @return [String] as in "tomorrow", "Fri 27 Nov", "4 Aug", "5 Apr 2027"
         def near(date, today:)
-          NEAR.fetch((date - today).to_i) { date.year == today.year ? date.strftime("%a %-d %b") : words(date) }
+          away = (date - today).to_i
+          NEAR.fetch(away) do
+            next words(date) unless date.year == today.year
+
+            date.strftime(WEEKDAY_SAID.cover?(away) ? "%a %-d %b" : "%-d %b")
+          end
         end
       end
     end

@@ -8,10 +8,11 @@ module UprightBench
       module Fields
         # @param form [Form]
         # @param path [Array<Symbol>] one field, or a group and a field
+        # @param called [String] what a complaint calls it, where the label has a unit behind it
         # @param more [Hash] attributes of the input
-        def field(form, *path, label:, as: :input, hint: nil, rows: 2, **more)
+        def field(form, *path, label:, called: label, as: :input, hint: nil, rows: 2, **more)
           erb :_field, layout: false, locals: {
-            id: path.join("-"), name: name_of(path), label: label, as: as, rows: rows, hint: hint,
+            id: path.join("-"), name: name_of(path), label: label, called: called, as: as, rows: rows, hint: hint,
             value: (form.value(*path) unless more[:type] == "password"),
             errors: form.errors_at(*path), more: attributes(more)
           }

@@ -77,7 +77,7 @@ module UprightBench
         def between(due)
           return "" unless due.due_on
           return "not known" if due.deciding.to_sym == :unknown
-          return "exact" if due.early_on == due.late_on
+          return "that day" if due.early_on == due.late_on
 
           "#{day(due.early_on)} to #{due.late_on ? day(due.late_on) : 'open'}"
         end
@@ -94,6 +94,12 @@ module UprightBench
 
         def clock_words(kind)
           Core::Clocks::Kinds::DECIDED_BY.fetch(kind.to_sym)
+        end
+
+        # @param due [Models::Due]
+        # @return [String] what its day comes from
+        def decided_words(due)
+          due.why.first&.figures&.key?(:found) ? "what was found" : clock_words(due.deciding)
         end
 
         WARRANTY = { in: "in warranty", out: "out of warranty", unknown: "warranty unknown" }.freeze
