@@ -127,7 +127,8 @@ module UprightBench
       # Customers came to the shop with their first machine, and not all on the day it began.
       def came_first
         first = Models::Job.group(:customer_id).select(:customer_id, Sequel.function(:min, :taken_in_at).as(:came_at))
-        Models::Customer.from(:customers, first.as(:first)).where(Sequel[:first][:customer_id] => Sequel[:customers][:id])
+        Models::Customer.from(:customers, first.as(:first))
+          .where(Sequel[:first][:customer_id] => Sequel[:customers][:id])
           .update(created_at: Sequel[:first][:came_at])
       end
 

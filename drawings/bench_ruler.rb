@@ -40,7 +40,7 @@ module UprightBench
       def words(row)
         ready = row.ready_at ? "ready #{@zone.call(row.ready_at).strftime('%a %H:%M')}" : "nobody can work on it now"
         promise = row.promise_at ? "promised #{@zone.call(row.promise_at).strftime('%a %H:%M')}" : "no promise yet"
-        late = row.late_minutes.positive? ? ", #{row.late_minutes} minutes late" : ""
+        late = row.late_minutes.positive? ? ", #{Core::Units::Duration.words(row.late_minutes)} late" : ""
         "Job #{row.number}: #{ready}, #{promise}#{late}"
       end
 

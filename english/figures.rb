@@ -49,15 +49,10 @@ module UprightBench
       def plain(value)
         case value
         when Core::Reason then Sentences.of(value, unit: @unit)
-        when Array then row(value.map { |item| plain(item) })
+        when Array then List.of(value.map { |item| plain(item) })
         when Date then Core::Units::Day.words(value)
         else number(value.is_a?(Float) ? value.round(2) : value)
         end
-      end
-
-      # @return [String] as in "a, b and c"
-      def row(items)
-        [items[..-2].join(", "), items.last].reject(&:empty?).join(" and ")
       end
 
       def number(value)

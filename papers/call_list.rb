@@ -8,7 +8,7 @@ module UprightBench
       MARGIN_MM = 16
       COLUMNS = [[0, 260], [265, 110], [380, 130]].freeze # left, width
 
-      # @param rows [Array<Hash>] name, phone, words, calls
+      # @param rows [Array<Hash>] name, phone, words, phone_calls
       def initialize(shop:, rows:)
         @shop = shop
         @rows = rows
@@ -32,7 +32,7 @@ module UprightBench
         said = entry[:words].split("\n").reject(&:empty?)
         room(ROW * (said.size + 3))
         rule
-        tries = "not reached #{entry[:calls]} ×" if entry[:calls].positive?
+        tries = "not reached #{entry[:phone_calls]} ×" if entry[:phone_calls].positive?
         row([entry[:name], entry[:phone], tries.to_s], COLUMNS, size: 12,
           style: :bold, height: 20)
         said.each { |text| words(text, size: 9, height: 13) }

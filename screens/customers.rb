@@ -99,9 +99,20 @@ module UprightBench
       module Helpers
         # @return [String] iCalendar
         def due_calendar(customer)
-          rows = Services::YearAhead.call(customer, today: today)
-            .map { |row| { id: "due-#{row.id}", date: row.date, summary: "#{row.machine}: #{row.what.join(', ')}" } }
+          overdue, ahead = Services::YearAhead.call(customer, today: today).partition(&:overdue)
+          rows = ahead.map { |row| { id: "due-#{row.id}", date: row.date, summary: due_summary(row) } }
+          rows.unshift(overdue_entry(customer, overdue)) if overdue.any?
           day_calendar("#{customer.name}, #{shop.name}", rows)
+        end
+
+        # A calendar is for what is ahead: what is overdue is one entry, for today.
+        def overdue_entry(customer, rows)
+          { id: "overdue-#{customer.id}", date: today,
+            summary: "Overdue: #{rows.map { |row| due_summary(row) }.join('; ')}" }
+        end
+
+        def due_summary(row)
+          "#{row.machine}: #{row.what.join(', ')}"
         end
 
         # @param rows [Array<Hash>] as Formats::DayCalendar takes them
@@ -123,15 +134,23 @@ module UprightBench
 
         def plan_page(customer)
           @title = "A year of #{customer.name}"
-          erb :"customers/plan", locals: { customer: customer, service_days: service_days_of(customer) }
+          erb :"customers/plan", locals: { customer: customer, plan: year_plan_of(customer) }
         end
 
         # @return [Array<Hash>] a machine and day each, as Papers::DueList takes them
         def plan_rows(customer)
-          service_days_of(customer).flat_map { |service_day| Services::PrintedPlan.machines(service_day) }
+          year_plan_of(customer).days.flat_map { |service_day| Services::PrintedPlan.machines(service_day) }
         end
 
-        def service_days_of(customer)
+        # @return [String] whether there could be fewer days, as far as that is known
+        def fewest_words(plan)
+          return "The fewest there can be." if plan.fewest?
+
+          "No fewer were found; there must be at least #{plan.least}."
+        end
+
+        # @return [Services::PlanYear::Answer]
+        def year_plan_of(customer)
           Services::PlanYear.call(customer, today: today, policies: policies)
         end
 

@@ -93,7 +93,7 @@ module UprightBench
       end
 
       def asks(items)
-        items.map { |item| Services::Promises.ask_of(item, sheet, reserved: @reserved, policies: @policies) }
+        items.map { |item| Services::Promises.ask_of(item, sheet, reserved: reserved, policies: @policies) }
       end
       private :asks
 

@@ -10,14 +10,14 @@ module UprightBench
         # @param error [String] the field whose problems stand here
         def sheet_field(view, values, key, label, name: key, error: key)
           erb :_field, layout: false, locals: {
-            id: name.tr("[]", "--").chomp("-"), name: name, label: label, as: :input, rows: 2, hint: nil,
+            id: name.tr("[]", "--").chomp("-"), name: name, label: label, called: label, as: :input, rows: 2, hint: nil,
             value: written(values[key]), errors: view.errors(error), more: 'autocomplete="off" maxlength="1000"'
           }
         end
 
         def sheet_area(view, values, key, label)
           erb :_field, layout: false, locals: {
-            id: key, name: key, label: label, as: :area, rows: 2, hint: nil, value: written(values[key]),
+            id: key, name: key, label: label, called: label, as: :area, rows: 2, hint: nil, value: written(values[key]),
             errors: view.errors(key), more: 'maxlength="1000"'
           }
         end

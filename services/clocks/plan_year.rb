@@ -8,13 +8,26 @@ module UprightBench
       DEFAULT_DAYS = 365 # between two times, where the clock that runs does not say
 
       # @!attribute rows [Array<Hash>] machine, what (Array<String>): each machine once
-      # @!attribute minutes [Float] of bench time
+      # @!attribute minutes [Float] of bench time, with a look-over of each machine
       # @!attribute parts [Hash{Models::Part=>Integer}] pieces to have there, by name
       # @!attribute unknown [Integer] replacements of which nobody knows the part
-      ServiceDay = Struct.new(:date, :rows, :minutes, :parts, :unknown, keyword_init: true)
+      ServiceDay = Struct.new(:date, :rows, :minutes, :parts, :unknown, keyword_init: true) do
+        # @return [Hash{Models::Part=>Integer}] pieces that the shelf lacks
+        def missing
+          parts.to_h { |part, pieces| [part, pieces - part.stock] }.select { |_, pieces| pieces.positive? }
+        end
+      end
+      # @!attribute days [Array<ServiceDay>] in order
+      # @!attribute least [Integer] days that there must be, as far as that is known
+      Answer = Struct.new(:days, :least, keyword_init: true) do
+        def fewest?
+          days.size <= least
+        end
+      end
+      LOOK_OVER_MINUTES = Core::Bench::JobAhead::LOOK_OVER_MINUTES
 
       # @param customer [Models::Customer]
-      # @return [Array<ServiceDay>]
+      # @return [Answer]
       def self.call(customer, today:, policies: Policies.now)
         new(customer, today, policies).call
       end
@@ -28,23 +41,25 @@ module UprightBench
       def call
         schedule = @policies.schedule
         open_day = ->(day) { schedule.last_open_day(day, from: @today) }
-        plan = Core::Cards::YearPlan.new(tasks: tasks, window_days: @policies["bundle_days"], today: @today,
+        plan = Core::Year::Plan.new(tasks: tasks, window_days: @policies["bundle_days"], today: @today,
           until_on: @today >> 12, open_day: open_day)
-        plan.service_days.map do |service_day|
-          ServiceDay.new(date: service_day.date, rows: rows(service_day), minutes: service_day.tasks.sum do |task|
-            minutes(task)
-          end, **parts(service_day))
-        end
+        Answer.new(days: plan.service_days.map { |planned| service_day(planned) }, least: plan.least)
       end
 
       private
+
+      def service_day(planned)
+        rows = rows(planned)
+        ServiceDay.new(date: planned.date, rows: rows, **parts(planned),
+          minutes: planned.tasks.sum { |task| minutes(task) } + (rows.size * LOOK_OVER_MINUTES))
+      end
 
       def tasks
         dues.filter_map do |due|
           next unless due.due_on
 
           interval = due.started_on ? (due.due_on - due.started_on).to_i : DEFAULT_DAYS
-          Core::Cards::YearPlan::Task.new(machine: due.machine, what: due, due_on: due.due_on,
+          Core::Year::Task.new(machine: due.machine, what: due, due_on: due.due_on,
             interval_days: [interval, 1].max,
             place: [due.machine_id, due.position], action: due.action.to_sym)
         end
@@ -77,7 +92,7 @@ module UprightBench
       def part_of
         @part_of ||= begin
           taken = WhichPart.new(replacements).to_h { |part_id, row| [row[:due_id], part_id] }
-          parts = Models::Part.where(id: taken.values.uniq).to_hash(:id)
+          parts = Models::Part.where(Sequel[:parts][:id] => taken.values.uniq).with_shelf.to_hash(:id)
           taken.transform_values { |id| parts.fetch(id) }
         end
       end
@@ -93,9 +108,12 @@ module UprightBench
         end
       end
 
+      # To look at it is part of the look-over.
       def minutes(task)
         core = task.machine.to_core
-        core.position?(task.what.position) ? core.position(task.what.position).minutes : 0
+        return 0 if task.action == :inspect || !core.position?(task.what.position)
+
+        Core::Work::Plan.minutes(core.position(task.what.position), task.action)
       end
     end
   end

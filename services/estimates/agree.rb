@@ -26,7 +26,8 @@ module UprightBench
         return if open.empty?
 
         names = open.map { |item| job.sheet.position(item.position).name.downcase }
-        raise Refused, "Choose a part for #{names.join(' and ')}, or leave it as it is."
+        left = names.one? ? "it as it is" : "them as they are"
+        raise Refused, "Choose a part for #{English::List.of(names)}, or leave #{left}."
       end
 
       # @param job [Models::Job] locked by the caller

@@ -89,7 +89,7 @@ class PapersTest < AppTest
 
   def test_the_list_of_calls
     text, = read(Papers::CallList.new(shop: "Shop", rows: Array.new(40) do |n|
-      { name: "#{NAME} #{n}", phone: "555-01#{n}", words: "Loft K\n - a new filter", calls: n % 2 }
+      { name: "#{NAME} #{n}", phone: "555-01#{n}", words: "Loft K\n - a new filter", phone_calls: n % 2 }
     end).render)
 
     assert_equal [40, 20], [text.scan("Said:").size, text.scan("not reached 1").size]

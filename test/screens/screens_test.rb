@@ -418,7 +418,7 @@ class ScreensTest < DatabaseTest
     get "/customers/#{fleet.id}/plan.ics"
     events = Icalendar::Calendar.parse(page).first.events
 
-    assert_equal Services::PlanYear.call(fleet, today: today).sum { |visit| visit.rows.size }, events.size
+    assert_equal Services::PlanYear.call(fleet, today: today).days.sum { |visit| visit.rows.size }, events.size
     assert_equal events.size, events.map { |event| event.uid.to_s }.uniq.size
   end
 

@@ -244,6 +244,8 @@ class BatchesTest < DatabaseTest
     card = send_cards.first
     hand_over(card.message)
     Services::HearAnswer.not_reached(card, by: owner, at: NOW)
+
+    assert_equal "%PDF", Services::PrintedCalls.new.paper(0).render[0, 4]
     Services::HearAnswer.call(card, { kind: "not_now", weeks: 8 }, by: owner, at: NOW)
 
     assert_equal [1, [today + 56]], [card.refresh.phone_calls, dues_of(one).select_map(:snoozed_until).uniq]

@@ -15,7 +15,7 @@ class PlanYearTest < DatabaseTest
   end
 
   def service_day
-    Services::PlanYear.call(@customer, today: today).first
+    Services::PlanYear.call(@customer, today: today).days.first
   end
 
   def fit(machine, number)
@@ -37,6 +37,26 @@ class PlanYearTest < DatabaseTest
     @machines.each { |machine| fit(machine, nil) }
 
     assert_equal [2, 0], [service_day.parts.values.sum, service_day.unknown]
+  end
+
+  # To look a machine over takes its time too, and what the shelf lacks is said.
+  def test_the_time_and_what_is_missing
+    @machines.each { |machine| fit(machine, "HD-1008") }
+    place = @machines.first.to_core.position("exhaust-filter")
+    heir = service_day.parts.keys.first
+
+    assert_equal 2 * (20 + place.minutes + 3), service_day.minutes # three minutes fit a part (house rule)
+    assert_equal [2 - heir.stock, 0].max, service_day.missing.values.sum
+    Models::StockMove.create(part_id: heir.id, pieces: 5, kind: "received", moved_by: owner.id, moved_at: NOW)
+
+    assert_empty service_day.missing
+  end
+
+  def test_it_says_whether_there_could_be_fewer_days
+    plan = Services::PlanYear.call(@customer, today: today)
+
+    assert_predicate plan, :fewest?
+    assert_equal plan.days.size, plan.least
   end
 
   def test_what_nobody_knows_is_counted

@@ -37,7 +37,12 @@ class YearAheadTest < DatabaseTest
     assert page.start_with?("%PDF")
     get "/customers/#{@customer.id}/dues.ics"
 
-    assert_equal rows.size, page.scan("BEGIN:VEVENT").size
+    ahead = rows.reject(&:overdue)
+    days = page.scan(/^DTSTART;VALUE=DATE:(\d+)/).flatten.map { |day| Date.strptime(day, "%Y%m%d") }
+
+    assert_equal ahead.size + 1, days.size
+    assert_operator days.min, :>=, today
+    assert_equal 1, page.scan("Overdue: ").size
     assert_match(%r{\Atext/calendar}, last_response["content-type"])
   end
 end

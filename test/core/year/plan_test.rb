@@ -2,14 +2,14 @@
 
 require_relative "../../core_helper"
 
-class YearPlanTest < CoreTest
+class YearlyPlanTest < CoreTest
   def task(what, due_in, interval, place: what, action: :replace)
-    Cards::YearPlan::Task.new(machine: 1, what: what, due_on: MONDAY + due_in, interval_days: interval, place: place,
+    Year::Task.new(machine: 1, what: what, due_on: MONDAY + due_in, interval_days: interval, place: place,
       action: action)
   end
 
   def plan(*tasks, window: 30, days: 365, **more)
-    Cards::YearPlan.new(tasks: tasks, window_days: window, today: MONDAY, until_on: MONDAY + days, **more)
+    Year::Plan.new(tasks: tasks, window_days: window, today: MONDAY, until_on: MONDAY + days, **more)
       .service_days.map { |service_day| [(service_day.date - MONDAY).to_i, service_day.tasks.map(&:what)] }
   end
 
