@@ -4,6 +4,8 @@ module UprightBench
   module English
     # What a finding means (Core::Findings).
     module Verdicts
+      ANY = { time_is_up: "Its time is up: due {due_on}." }.freeze
+
       BAGS = {
         burst: "The bag has burst: look for dust behind it, on the motor filter.",
         bag_full: "{fill} % full; {whose} at {limit} %: suction falls as it fills.",
@@ -76,7 +78,7 @@ module UprightBench
         never_without: "Nothing is fitted here, and {place} must never be without it."
       }.freeze
 
-      TEXTS = { **BAGS, **BINS, **FILTERS, **BRUSHES, **DRIVE, **OTHERS }.freeze
+      TEXTS = { **ANY, **BAGS, **BINS, **FILTERS, **BRUSHES, **DRIVE, **OTHERS }.freeze
     end
   end
 end

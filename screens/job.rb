@@ -85,6 +85,14 @@ module UprightBench
       private_class_method :questions_routes
 
       def self.work_routes(app)
+        app.post "/jobs/:number/dues/:position/:task" do
+          number = id_of(params["number"])
+          attempt(number, "due") do
+            Services::SettleDue.call(number, params["position"], params["task"], choice: params["choice"].to_s,
+              by: person, at: now)
+          end
+        end
+
         app.post "/jobs/:number/items/:id/:step" do
           number = id_of(params["number"])
           item = id_of(params["id"])

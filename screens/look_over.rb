@@ -41,6 +41,13 @@ module UprightBench
           end
         end
 
+        app.post "/jobs/:number/fitted/:position" do |_, position|
+          job = job_asked
+          save(job, position) do
+            Services::SayWhenFitted.call(job.number, position, on: fitted_on, by: person, at: now)
+          end
+        end
+
         app.post "/jobs/:number/stations/:station/fine" do |_, station|
           job = job_asked
           save(job, params["at"].to_s) { Services::FineRest.call(job.number, station, by: person, at: now) }
@@ -140,6 +147,22 @@ module UprightBench
           return reason unless reason.include?(Form::UNREADABLE)
 
           raise Services::Refused, "Some signs of the reason could not be read. Type them again."
+        end
+
+        # @return [Date, nil] nil when it was never changed
+        def fitted_on
+          return if params["fitted"] == "never"
+
+          Core::Units::Day.parse(params["fitted_on"].to_s) or raise Services::Refused, "Choose a day."
+        end
+
+        # @return [String] as in "Replace was due 17 Jun 2025 (calendar)."
+        def overdue_words(due)
+          if due.deciding.to_sym == :unknown
+            return "Nobody knows when it was last seen to (#{due.action}): look at it."
+          end
+
+          "#{due.action.capitalize} was due #{day(due.due_on)} (#{clock_words(due.deciding)})."
         end
 
         # @return [String] a link that brings a place in hand

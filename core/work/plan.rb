@@ -20,9 +20,10 @@ module UprightBench
         # @param sheet [Sheets::Sheet]
         # @param findings [Hash{String=>Findings::Verdict}] by position key
         # @param missing [Array<String>] keys of places where nothing is fitted
-        def initialize(sheet:, findings:, missing: [])
+        # @param due [Hash{String=>Findings::Verdict}] what is done because its time is up
+        def initialize(sheet:, findings:, missing: [], due: {})
           @sheet = sheet
-          @findings = findings.merge(together(missing))
+          @findings = findings.merge(together(missing)).merge(due) { |_, found, timed| stronger(found, timed) }
         end
 
         # @return [Array<Item>]
@@ -33,6 +34,12 @@ module UprightBench
         end
 
         private
+
+        # What was found says why, where both ask for the same.
+        def stronger(found, timed)
+          order = Findings::VerdictKind::KEYS
+          order.index(timed.kind) > order.index(found.kind) ? timed : found
+        end
 
         # Two that must never be without each other: where one is missing, it is fitted.
         def together(missing)

@@ -24,11 +24,20 @@ module UprightBench
       end
 
       # @param place [Core::Sheets::Position]
-      # @return [Array<Models::Due>] what was due there before this job
+      # @return [Array<Models::Due>] what was due there before this job; on a machine's first job, of which nothing runs
+      #   yet, by the day it was bought
       def overdue(place)
-        @overdue ||= shown(Models::Due.running.where(machine_id: job.machine_id)).where(Sequel[:due_on] <= @today)
-          .all.group_by(&:position)
+        @overdue ||= dues.select { |due| due.due_on && due.due_on <= @today }.group_by(&:position)
         @overdue.fetch(place.key, [])
+      end
+
+      # @param place [Core::Sheets::Position]
+      # @return [Boolean] nobody knows since when the part there is in, and that decides when it is replaced
+      def age_asked?(place)
+        return false if place.tasks.none? { |task| task.action == :replace }
+
+        @ages ||= shown(Models::Fitting.in_place.where(machine_id: job.machine_id)).select_hash(:position, :fitted_on)
+        @ages.key?(place.key) && @ages[place.key].nil?
       end
 
       # @return [Models::Finding, nil] what was found there in the last job that looked
@@ -53,6 +62,18 @@ module UprightBench
       end
 
       private
+
+      def dues
+        running = shown(Models::Due.running.where(machine_id: job.machine_id)).all
+        return running if running.any? || !first_job?
+
+        Services::SetClocks.new(job.machine, @today).would_be
+      end
+
+      # Nothing has run yet.
+      def first_job?
+        Models::Due.where(machine_id: job.machine_id).empty?
+      end
 
       def shown(rows, position = :position)
         @only ? rows.where(position => @only) : rows

@@ -82,6 +82,23 @@ module UprightBench
           "#{day(due.early_on)} to #{due.late_on ? day(due.late_on) : 'open'}"
         end
 
+        # What the customer looks after at home is not overdue for us: nobody knows when they did it last.
+        # @return [String]
+        def due_day(due)
+          return "never" unless due.due_on
+
+          due.due_on < today && !due.may_card ? "at home" : day(due.due_on)
+        end
+
+        # @param left [Array<String>] places at which the customer left something that was due
+        # @return [String] as HTML: nothing while it is not due
+        def overdue_word(due, left)
+          return "" unless due.due_on && due.due_on < today && due.may_card
+          return "the customer leaves it" if left.include?(due.position)
+
+          %(<span class="stop-word">overdue</span>)
+        end
+
         # @return [String] as HTML: what the block says of each, parted by commas
         def in_a_row(things, &)
           things.map(&).join(", ")

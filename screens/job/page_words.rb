@@ -58,6 +58,39 @@ module UprightBench
           done.empty? ? "Nothing to do." : "#{done.join('; ')}."
         end
 
+        # @return [Array<String>] places of which nobody knows since when anything runs
+        def unknown_dues(page)
+          page.dues_to_settle.select { |row| row.outlook.state == :unknown }.map { |row| row.place.name.downcase }.uniq
+        end
+
+        # @return [Array<Services::DuesAtJob::Row>] what is overdue, and what was said to be still good
+        def expired_dues(page)
+          page.dues_to_settle.select { |row| row.outlook.state == :expired || row.choice == "good" }
+        end
+
+        def soon_dues(page)
+          page.dues_to_settle.select { |row| row.outlook.state == :soon } - expired_dues(page)
+        end
+
+        def list_words(names)
+          English::List.of(names)
+        end
+
+        # @return [String] as in "replace: due since 17 Jun 2025 (12 months from 17 Jun 2024)"
+        def due_words(row)
+          return "#{row.task.action}: looked at and still good, again #{day(row.due_on)}." if row.choice == "good"
+
+          due = row.outlook.state == :expired ? "due since #{full_day(row.due_on)}" : "falls due #{day(row.due_on)}"
+          left = row.choice == "left" ? " The customer leaves it." : ""
+          "#{row.task.action}: #{due}, #{sentence(row.why)}.#{left}"
+        end
+
+        DUE_CHOICES = { "good" => "Looked at, still good", "left" => "The customer leaves it" }.freeze
+
+        def due_choice_words(row, choice)
+          DUE_CHOICES.fetch(choice) { "#{row.task.action.capitalize} it now" }
+        end
+
         # @return [Boolean] whether there is a label to print
         def fitted_anything?(page)
           page.items.any? { |item| item.state == "done" && item.action == "replace" }

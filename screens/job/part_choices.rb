@@ -56,11 +56,11 @@ module UprightBench
         end
 
         def to_wash?
-          @place.washable? && found == "wash"
+          @place.washable? && (found == "wash" || (@item.action == "wash" && @page.time_up?(@item)))
         end
 
         def to_replace?
-          @item.action == "replace" && found == "replace"
+          @item.action == "replace" && (found == "replace" || @page.time_up?(@item))
         end
 
         def wash

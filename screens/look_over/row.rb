@@ -89,6 +89,20 @@ module UprightBench
           @walk.overdue(@place)
         end
 
+        # @return [Boolean] whether nobody knows since when the part is in
+        def age_asked?
+          open? && @walk.age_asked?(@place)
+        end
+
+        # @return [Date, nil] since when it would be in if it was never changed
+        def bought_on
+          @walk.job.machine.bought_on
+        end
+
+        def fitted_path
+          "#{path}/fitted/#{key}"
+        end
+
         # @return [Models::Finding, nil] what was found here in the last job that looked
         def last
           @walk.last_time(@place)

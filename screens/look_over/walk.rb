@@ -12,7 +12,8 @@ module UprightBench
 
         attr_reader :job, :policy
 
-        def_delegators :@record, :findings, :skips, :marks, :notes, :name_of, :overdue, :last_time, :stamp, :changed
+        def_delegators :@record, :findings, :skips, :marks, :notes, :name_of, :overdue, :age_asked?, :last_time, :stamp,
+          :changed
 
         # @param at [String, nil] a position's key; the first that nobody looked at when left out
         # @param form [FindingForm, nil] one that could not be saved, to be shown as typed

@@ -23,6 +23,12 @@ module UprightBench
         WriteDates.write(found.flat_map(&:last), why: why, on: on)
       end
 
+      # What `call` would give; nothing is written.
+      # @return [Array<Array(Core::Sheets::Position, Core::Clocks::Task, Core::Clocks::Due)>]
+      def self.preview(machine, on:, done: {}, loads: {})
+        new(machine, on, loads: loads).preview(done)
+      end
+
       # @param rows [Array<Hash>] of dues
       def self.close(rows, state, on)
         Models::Due.where(id: rows.map { |row| row[:id] }).update(state: state, closed_on: on) if rows.any?
@@ -51,6 +57,15 @@ module UprightBench
         sheet = @machine.to_core
         going_on, over = @open.map { |due| [due, sheet.task(due[:position], due[:task])] }.partition(&:last)
         [over.map(&:first), going_on.map { |due, task| move(due, task) }]
+      end
+
+      def preview(done)
+        tasks.map do |place, task|
+          next [place, task, answer(known(place), task, @on)] if done?(done, place, task)
+
+          load = found(place, task) || load_of(place, task) || NOT_LOOKED_AT
+          [place, task, answer({ **known(place), **load }, task, start_of(place, task))]
+        end
       end
 
       # What `call` would write for a machine that nothing was done to; nothing is written.

@@ -52,6 +52,7 @@ module UprightBench
       def call
         self.class.refuse_open_choice(@job, @items)
         refuse_ended_warranty
+        SettleDue.leave_rest(@job, by: @by, at: @at)
         before = Quotes.agreed(@job)
         Earned.keep(@job, @items, at: @at)
         Models::Estimate.create(job_id: @job.id, version: (before&.version || 0) + 1, **amounts(before),

@@ -44,6 +44,7 @@ module UprightBench
         raise Refused, "Job #{@job.number} is #{@job.state_words}." unless @job.changeable?
 
         @item.update(fields)
+        SettleDue.follow(@item, from: "now", to: "left") if @choice == "leave"
         @job.update(Promises.fields(@job, at: @at)) if @job.estimated?
         History.note("chose part", @item, by: @by, at: @at, job: @job,
           data: { position: @item.position, choice: @choice })

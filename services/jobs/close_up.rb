@@ -4,11 +4,6 @@ module UprightBench
   module Services
     # Refits and closes a job: what was replaced is dated, wash counts rise, the clocks are set again.
     class CloseUp
-      DONE_BY = Core::Clocks::Task::DONE_BY
-      LOOKED_AT = DONE_BY.fetch(:inspect)
-      # A spare that was washed is none that is new: what it replaces is washed, not replaced.
-      OWN_SPARE = DONE_BY.fetch(:wash)
-
       # @param wet_reason [String, nil] why a wet part goes back; recorded under the person's name
       # @raise [Refused] while something is to do, a stop stands, or a part is wet
       def self.call(number, by:, at:, wet_reason: nil)
@@ -27,9 +22,8 @@ module UprightBench
         refuse_unfinished
         refit_from_rack
         read_strips # before the strip's part is replaced
-        done = @items.select { |item| item.state == "done" }
         done.each { |item| date_fitting(item) }
-        SetClocks.call(@job.machine, done: tasks_done(done), loads: loads, on: today,
+        SetClocks.call(@job.machine, done: results.done, loads: results.loads, on: today,
           why: "found and done in job #{@job.number}")
         { closed_up_at: @at, **went_back_wet }
       end
@@ -58,7 +52,7 @@ module UprightBench
       # A part may also have been taken off the rack wet before; its reason and its name stand for the job.
       # @return [Hash] the reason and the name, when a part goes back that would still be wet
       def went_back_wet
-        stay = @items.select { |item| item.state == "done" && !item.rotates }.filter_map { |item| item.rack_stays.last }
+        stay = done.reject(&:rotates).filter_map { |item| item.rack_stays.last }
           .find { |stay| stay.early_reason && !stay.dry?(@at) }
         stay ? { wet_reason: stay.early_reason, wet_by: stay.off_by } : {}
       end
@@ -107,38 +101,18 @@ module UprightBench
           washed_on: today, work_item_id: item.id)
       end
 
-      def tasks_done(done)
-        looked_at = findings.to_h { |finding| [finding.position, LOOKED_AT] }
-        looked_at.merge(done.to_h do |item|
-          [item.position, item.own_spare ? OWN_SPARE : DONE_BY.fetch(item.action.to_sym, LOOKED_AT)]
-        end)
+      def done
+        @items.select { |item| item.state == "done" }
       end
 
-      def findings
-        @findings ||= Models::Finding.where(job_id: @job.id).all
-      end
-
-      # How far gone each place was found; what was done since begins anew whatever was found.
-      # @return [Hash{String=>Hash{Symbol=>Core::Findings::Load}}]
-      def loads
-        policy = Policies.now.findings
-        findings.to_h { |finding| [finding.position, loads_of(finding, policy)] }
-      end
-
-      def loads_of(finding, policy)
-        found = Core::Findings::Loads.new(@job.sheet.position(finding.position), finding.seen, policy: policy)
-        told = { verdict: finding.verdict.to_sym, judged: finding.own_verdict }
-        Core::Clocks::Task::ACTIONS.to_h { |action| [action, found.of(action, **told)] }.compact
-      end
-
-      def indicators
-        findings.to_h { |finding| [finding.position, finding.seen[:indicator_percent]] }.compact
+      def results
+        @results ||= JobResults.new(@job, done)
       end
 
       # A strip at so many percent of its rated hours, since it was fitted, is evidence of the use; a full one of that
       # many at least.
       def read_strips
-        indicators.each do |key, percent|
+        results.indicators.each do |key, percent|
           clock = @job.sheet.position(key).tasks.flat_map(&:clocks).find { |counted| counted.kind == :hours }
           since = Models::Fitting.in_place.where(machine_id: @job.machine_id, position: key).get(:fitted_on)
           keep_reading(key, clock.limit, percent, since) if clock && since && since < today

@@ -30,7 +30,18 @@ module UprightBench
       def plan
         findings = Models::Finding.where(job_id: @job.id).all.to_h { |finding| [finding.position, finding.to_core] }
         missing = Models::Skip.where(job_id: @job.id, reason: Models::Skip::NOT_FITTED).select_map(:position)
-        Core::Work::Plan.new(sheet: @job.sheet, findings: findings, missing: missing).call
+        Core::Work::Plan.new(sheet: @job.sheet, findings: findings, missing: missing, due: due).call
+      end
+
+      # What is done now because its time is up; of several at a place the strongest.
+      def due
+        Models::SettledDue.to_do_now.where(job_id: @job.id).all
+          .sort_by { |due| Core::Findings::VerdictKind::KEYS.index(due.action.to_sym) }
+          .to_h { |due| [due.position, verdict_of(due)] }
+      end
+
+      def verdict_of(due)
+        Core::Findings::Verdict.new(kind: due.action.to_sym, reason: Core::Reason.of(:time_is_up, due_on: due.due_on))
       end
 
       def keep(item, index)

@@ -15,6 +15,7 @@ module UprightBench
           next item if item.to_do?
 
           give_back(job, item, by, at) if item.state == "done"
+          SettleDue.follow(item, from: "left", to: "now") if item.state == "left"
           item.update(state: "to_do", done_by: nil, done_at: nil)
           History.note("undid", item, by: by, at: at, job: job)
           MoveOn.call(job) if job.under_way?

@@ -26,7 +26,6 @@ module UprightBench
           item.update(ChoosePart.chosen(best)) if best
         end
       end
-      private_class_method :choose_best
     end
   end
 end
