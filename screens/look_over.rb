@@ -15,6 +15,7 @@ module UprightBench
         app.helpers Helpers
         pages_routes(app)
         saves_routes(app)
+        ages_routes(app)
       end
 
       def self.pages_routes(app)
@@ -41,19 +42,22 @@ module UprightBench
           end
         end
 
-        app.post "/jobs/:number/fitted/:position" do |_, position|
-          job = job_asked
-          save(job, position) do
-            Services::SayWhenFitted.call(job.number, position, on: fitted_on, by: person, at: now)
-          end
-        end
-
         app.post "/jobs/:number/stations/:station/fine" do |_, station|
           job = job_asked
           save(job, params["at"].to_s) { Services::FineRest.call(job.number, station, by: person, at: now) }
         end
       end
       private_class_method :saves_routes
+
+      def self.ages_routes(app)
+        app.post "/jobs/:number/fitted/:position" do |_, position|
+          job = job_asked
+          save(job, position) do
+            Services::SayWhenFitted.call(job.number, position, on: fitted_on, by: person, at: now)
+          end
+        end
+      end
+      private_class_method :ages_routes
 
       # Helpers of this screen's routes and templates.
       module Helpers
@@ -158,9 +162,7 @@ module UprightBench
 
         # @return [String] as in "Replace was due 17 Jun 2025 (calendar)."
         def overdue_words(due)
-          if due.deciding.to_sym == :unknown
-            return "Nobody knows when it was last seen to (#{due.action}): look at it."
-          end
+          return "Nobody knows when it was last seen to (#{due.action}): look at it." if due.deciding.to_sym == :unknown
 
           "#{due.action.capitalize} was due #{day(due.due_on)} (#{clock_words(due.deciding)})."
         end

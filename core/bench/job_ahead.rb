@@ -42,7 +42,7 @@ module UprightBench
 
         # What starts or is in a wait goes first, longest wait first; then what is promised soonest.
         def order
-          [wait_hours.positive? ? 0 : 1, -wait_hours, promise_at || Time.at(2**40), number]
+          [-wait_hours, promise_at || Time.at(2**40), number]
         end
       end
     end

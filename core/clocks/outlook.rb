@@ -23,11 +23,10 @@ module UprightBench
         # @return [Symbol, nil] :unknown, :expired or :soon; nil when nothing need be said. What the customer looks
         #   after at home is no matter of ours, and to look is part of the look-over.
         def state
-          return if due.due_on.nil? || !task.card || task.action == :inspect
-          return (:unknown if due.due_on <= today) if due.deciding == :unknown
-          return :expired if due.due_on <= today
+          return unless due.due_on && ours?
+          return due.deciding == :unknown ? :unknown : :expired if due.due_on <= today
 
-          :soon if due.due_on <= heard_on
+          :soon if due.due_on <= heard_on && due.deciding != :unknown
         end
 
         # @return [Boolean] the date is a limit that comes whatever is seen
@@ -43,6 +42,12 @@ module UprightBench
           when :soon then %i[now]
           else []
           end
+        end
+
+        private
+
+        def ours?
+          task.card && task.action != :inspect
         end
       end
     end

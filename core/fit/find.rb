@@ -100,11 +100,11 @@ module UprightBench
           end
         end
 
-        # A guess last; in warranty a pattern part after the maker's own; what the customer asked for before how it is
-        # listed, the shelf and the price.
+        # In warranty a pattern part after the maker's own; what the customer asked for before how it is listed, the
+        # shelf and the price.
         def order(candidate)
           part = candidate.part
-          [candidate.evidence == :measure ? 1 : 0, @wants.in_warranty && part.pattern ? 1 : 0,
+          [@wants.in_warranty && part.pattern ? 1 : 0,
            @reasons.want(part) ? 0 : 1, EVIDENCE.fetch(candidate.evidence), part.on_shelf? ? 0 : 1,
            part.cents_a_month || Float::INFINITY, part.number]
         end

@@ -171,7 +171,7 @@ module UprightBench
 
       # @return [Boolean] it is done because its time is up, and not for what was found
       def time_up?(item)
-        items_due = settled_dues.select { |_, choice| choice != "good" }.keys.map(&:first)
+        items_due = settled_dues.reject { |_, choice| choice == "good" }.keys.map(&:first)
         items_due.include?(item.position) && findings[item.position]&.verdict != item.action
       end
 

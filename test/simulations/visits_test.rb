@@ -40,7 +40,8 @@ class VisitsSimulation < DatabaseTest
     look_over(job)
     Services::FinishLookOver.call(job.number, by: technician, at: NOW)
     say_something(job)
-    job.work_items_dataset.where(action: "replace", part_id: nil, state: "to_do").each { |open| choose(job, open, "leave") }
+    job.work_items_dataset.where(action: "replace", part_id: nil, state: "to_do")
+      .each { |open| choose(job, open, "leave") }
     Services::Settle.call(job.number, agreed_name: "Wendel", agreed_how: "phone", warranty_name: "Wendel",
       by: technician, at: NOW)
     do_all(job)

@@ -14,6 +14,13 @@ class JobAheadTest < CoreTest
     assert_equal :collection, waits_for("closed_up")
   end
 
+  def test_of_which_nothing_is_known_nothing_is_asked
+    ahead = Bench::JobAhead.new(number: 1)
+
+    assert_equal [0, 0, 0, nil, nil, false], [ahead.before_minutes, ahead.wait_hours, ahead.after_minutes,
+                                              ahead.wait_until, ahead.promise_at, ahead.hold]
+  end
+
   def test_what_dries_waits_unless_something_else_can_be_done
     assert_equal :drying, waits_for("waiting", work_minutes: 0, wet: true)
     assert_equal :hands, waits_for("waiting", work_minutes: 5, wet: true)

@@ -155,6 +155,8 @@ class ReadTest < CoreTest
     assert_reads :replace, :pack_tired, PACK, { run_minutes: 11.9 }
     assert_reads :leave, :pack_holds, PACK, { run_minutes: 12.1 }
     assert_reads :replace, :pack_tired, PACK, { run_minutes: 19, run_minutes_full: 4 }
+    assert_equal({ share: 57, ran: 4, rated: 7, setting: :run_minutes_full, limit: 60 },
+      read(PACK, { run_minutes: 19, run_minutes_full: 4 }).reason.figures)
     assert_reads :leave, :pack_holds, PACK, { run_minutes: 10 }, policy: Findings::Policy.new(battery_limit_percent: 50)
     assert_reads :refer, :battery_swollen, PACK, { run_minutes: 20, state: "swollen" }
     assert_reads :refer, :charges_badly, PACK, { state: "sound", charging: "flashes red" }

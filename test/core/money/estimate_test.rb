@@ -105,6 +105,12 @@ class EstimateTest < CoreTest
     assert_match(/12.5 % off: regular/, quote.lines.last.note)
   end
 
+  def test_which_lines_are_parts
+    parts = [line(1000, kind: :labour), line(500, kind: :part)]
+
+    assert_equal [parts.last.key], Money::Estimate.new(lines: parts, policy: policy).part_keys
+  end
+
   def test_covered_work_costs_no_bench_time
     quote = Money::Quote.new(work: [work("bag", 8, part: 1890, covered: true)], policy: policy).call
 

@@ -47,6 +47,7 @@ class EditTest < CoreTest
 
     assert_equal [second, first], keys(edit.move("stations", first, 1), "stations").first(2)
     assert_equal CONTENT, edit.move("stations", first, -1)
+    assert_equal CONTENT, edit.move("stations", keys(CONTENT, "stations").last, 1)
     assert_equal keys(CONTENT, "positions") - ["bag"], keys(edit.take_out("positions", "bag"), "positions")
   end
 

@@ -86,6 +86,17 @@ class RulesTest < CoreTest
       "brackwater-loft-k") { |sheet| sheet["kits"][0]["contains"]["spare"] = 1 }
     assert_broken(/holds 5 bags for 1 of motor-filter, its clock says one every 4 bags/,
       "brackwater-loft-k") { |sheet| sheet["kits"][0]["contains"]["bag"] = 5 }
+    double = content("brackwater-loft-k")
+    double["kits"][0]["contains"] = { "bag" => 8, "motor-filter" => 2 }
+
+    assert Sheets::Parse.new(double).call
+  end
+
+  def test_what_a_place_is_unless_its_sheet_says_so
+    plain = Sheets::Position.new(key: "p", name: "P", station: "head", kind: :filter)
+
+    assert_equal [false, false, false], [plain.alone, plain.beyond_handbook, plain.washable?]
+    assert_equal [nil, nil], [plain.seat, plain.caution]
   end
 
   def test_clocks_have_units

@@ -22,6 +22,11 @@ class GammaTest < CoreTest
     assert_in_delta 1 - Math.exp(-1.2), Stats::Gamma.new(shape: 1, rate: 2).cdf(0.6), 1e-12
   end
 
+  # Johnson, Kotz and Balakrishnan: the mean of a Gamma is its shape over its rate.
+  def test_the_mean
+    assert_in_delta 1.5, Stats::Gamma.new(shape: 3, rate: 2).mean
+  end
+
   def test_quantile_undoes_the_distribution_function
     for_all do |random|
       gamma = Stats::Gamma.new(shape: random.rand(0.1..200.0), rate: random.rand(0.1..50.0))

@@ -1,12 +1,10 @@
 # frozen_string_literal: true
 
 require_relative "../../core_helper"
+require_relative "../../support/small_plans"
 
 class YearlyPlanTest < CoreTest
-  def task(what, due_in, interval, place: what, action: :replace)
-    Year::Task.new(machine: 1, what: what, due_on: MONDAY + due_in, interval_days: interval, place: place,
-      action: action)
-  end
+  include SmallPlans
 
   def plan(*tasks, window: 30, days: 365, **more)
     Year::Plan.new(tasks: tasks, window_days: window, today: MONDAY, until_on: MONDAY + days, **more)
@@ -56,6 +54,25 @@ class YearlyPlanTest < CoreTest
 
       assert_equal fewest, service_days.size, dues.inspect
     end
+  end
+
+  # More of them in test/simulations.
+  def test_small_plans_are_the_best_there_are
+    25.times { |seed| check_small_plan(1000 + seed) }
+  end
+
+  # A week that is closed, and what falls due in it is done before; what is due on the first days, after.
+  def test_closed_weeks
+    closed = ->(day) { (day - MONDAY).to_i.between?(10, 16) ? MONDAY + 9 : day }
+    first = ->(day) { [day, MONDAY + 3].max }
+
+    assert_equal [[9, %w[a]]], plan(task("a", 12, 400), days: 60, open_day: closed)
+    assert_equal [[3, %w[a]]], plan(task("a", 0, 400), days: 60, open_day: first)
+  end
+
+  def test_nothing_due_needs_no_day
+    assert_empty plan(task("a", 100, 400), days: 60)
+    assert_empty plan
   end
 
   def test_in_time_and_on_open_days
