@@ -53,6 +53,12 @@ module UprightBench
           values.fetch(:supplier_days) { supplier&.learned_lead_days || supplier&.lead_days }
       end
 
+      # @return [Numeric] days by which that scatters: as learned, its own before the supplier's
+      def lead_spread_days
+        learned_lead_spread_days || supplier&.learned_lead_spread_days ||
+          ((days_to_come || 0) * Core::Shelf::LeadTime::STATED_SPREAD)
+      end
+
       # @return [Integer] pieces on the shelf
       def stock
         values.fetch(:shelf_pieces) { stock_level&.pieces || 0 }

@@ -65,8 +65,15 @@ module UprightBench
           return if part.contents.empty?
 
           Reason.of(:holds, contents: part.contents.map do |kind, pieces|
-            Reason.of(:box_piece, pieces: pieces, kind: "#{kind.tr('_', ' ')}#{'s' if pieces > 1}")
+            Reason.of(:box_piece, pieces: pieces, kind: counted(kind.tr("_", " "), pieces))
           end)
+        end
+
+        # As in "bags" and "side brushes".
+        def counted(kind, pieces)
+          return kind if pieces == 1
+
+          kind.end_with?("sh", "ch", "s") ? "#{kind}es" : "#{kind}s"
         end
 
         def goes_back(part)

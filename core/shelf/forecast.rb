@@ -5,25 +5,28 @@ module UprightBench
     module Shelf
       # What will be asked of a part, and how many must be there for it.
       #
-      # Demand in a stretch of days is the sum over due tasks of (chance of coming back x chance of being due in it),
-      # and what walks in besides; it is taken as Poisson. What is ordered today comes after the lead time, and the
-      # next order a review later: until then the shelf must last. The order-up-to level is the smallest that does so
-      # with the service level (a standard result of inventory control: periodic review, base stock).
+      # Demand in a stretch of days is the sum over due tasks of the chance that the customer comes in it (ComesBack),
+      # and what walks in besides; it is taken as Poisson. What is ordered today comes after the lead time, and the next
+      # order a review later: until then the shelf must last. The order-up-to level is the smallest that does so with
+      # the service level, over lead times that scatter (LeadDemand; a standard result of inventory control: periodic
+      # review, base stock).
       class Forecast
-        # So many dues of one part that fall alike. `chance` is that of coming back.
-        Dues = Struct.new(:falls, :chance, :tasks)
+        # So many dues of one part whose customers are as likely to come.
+        Dues = Struct.new(:comes, :tasks)
 
         DAYS_A_WEEK = 7
 
         # @param dues [Array<Dues>]
         # @param walk_ins_a_week [Numeric]
         # @param lead_days [Integer]
+        # @param lead_spread_days [Numeric] standard deviation
         # @param review_days [Integer]
         # @param service_level [Float] a probability below 1
-        def initialize(dues:, walk_ins_a_week:, lead_days:, review_days:, service_level:)
+        def initialize(dues:, walk_ins_a_week:, lead_days:, review_days:, service_level:, lead_spread_days: 0)
           @dues = dues
           @walk_ins_a_week = walk_ins_a_week
           @lead_days = lead_days
+          @lead_spread_days = lead_spread_days
           @review_days = review_days
           @service_level = service_level
         end
@@ -35,7 +38,7 @@ module UprightBench
 
         # @return [Float] pieces asked for by what falls due within so many days
         def from_dues(days = self.days)
-          @dues.sum(0.0) { |due| due.falls.within(days) * due.chance * due.tasks }
+          @dues.sum(0.0) { |due| due.comes.within(days) * due.tasks }
         end
 
         # @return [Float] pieces asked for by those who were not written to
@@ -50,7 +53,14 @@ module UprightBench
 
         # @return [Integer] pieces
         def level
-          @level ||= Stats::Poisson.new(mean: mean).quantile(@service_level)
+          @level ||= demand.quantile(@service_level)
+        end
+
+        # @return [LeadDemand] until the next order has come
+        def demand
+          in_lead = mean(@lead_days)
+          LeadDemand.new(in_lead: in_lead, in_review: [mean - in_lead, 0].max, lead_days: @lead_days,
+            lead_spread_days: @lead_spread_days)
         end
 
         # @param weeks [Integer]

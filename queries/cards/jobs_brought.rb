@@ -2,8 +2,8 @@
 
 module UprightBench
   module Queries
-    # Which card brought which job: each job taken in within Services::CardReturns::CAME_WITHIN_DAYS after a card,
-    # beside the newest card that had left before. The newest first.
+    # Which card brought which job: each job taken in within Services::CardReturns::CAME_WITHIN_DAYS after a card that
+    # named its machine, beside the newest such card that had left before. The newest first.
     module JobsBrought
       PAGE = 30
       Row = Struct.new(:id, :number, :taken_in_at, :customer, :card_id, :channel, :attempt, :leaves_on,
@@ -28,8 +28,7 @@ module UprightBench
       end
 
       def newest_card
-        Models::Card.reached.where(customer_id: Sequel[:jobs][:customer_id])
-          .where(Services::CardReturns.within(Sequel[:cards][:leaves_on]))
+        Models::Card.reached.where(customer_id: Sequel[:jobs][:customer_id]).where(Services::CardReturns.brought)
           .order(Sequel.desc(:leaves_on), Sequel.desc(:id)).limit(1)
           .select(Sequel[:id].as(:card_id), :channel, :attempt, :leaves_on)
       end

@@ -82,7 +82,7 @@ module UprightBench
 
           due = row.outlook.state == :expired ? "due since #{full_day(row.due_on)}" : "falls due #{day(row.due_on)}"
           left = row.choice == "left" ? " The customer leaves it." : ""
-          "#{row.task.action}: #{due}, #{sentence(row.why)}.#{left}"
+          "#{row.task.action}: #{due} (#{sentence(row.why)}).#{left}"
         end
 
         DUE_CHOICES = { "good" => "Looked at, still good", "left" => "The customer leaves it" }.freeze

@@ -12,10 +12,20 @@ module UprightBench
                 nil => "after the date" }.freeze
 
       # @param left [Sequel::SQL::Expression] the day on which a card left
-      # @return [Sequel::SQL::Expression] that a job came of it, by its time
+      # @return [Sequel::SQL::Expression] that a job may have come of it, by its time
       def self.within(left)
         taken_in = Sequel[:jobs][:taken_in_at]
         (taken_in >= left) & (taken_in < left + Sequel.lit("interval '#{CAME_WITHIN_DAYS + 1} days'"))
+      end
+
+      # A card brings a machine that it named, and that came after it had left.
+      # @return [Sequel::SQL::Expression] of a row of cards and one of jobs
+      def self.brought # rubocop:disable Metrics/AbcSize -- one condition
+        named = Models::CardLine.where(card_id: Sequel[:cards][:id], void: false).join(:dues, id: :due_id)
+          .where(Sequel[:dues][:machine_id] => Sequel[:jobs][:machine_id])
+        left = Models::Message.where(card_id: Sequel[:cards][:id])
+          .where(Sequel[:handed_over_at] > Sequel[:jobs][:taken_in_at])
+        within(Sequel[:cards][:leaves_on]) & named.select(1).exists & Sequel.~(left.select(1).exists)
       end
 
       # @param today [Date]
@@ -51,7 +61,24 @@ module UprightBench
           .transform_values { |share| Core::Shelf::ReturnChance.new(cards: share.tries, came: share.hits) }
       end
 
+      # @return [Core::Shelf::AnswerDays] how long those who came waited
+      def answer_days
+        counts = [-1, *Core::Shelf::AnswerDays::STEPS].each_cons(2).map do |from, till|
+          waits.sum { |days, cards| days > from && days <= till ? cards : 0 }
+        end
+        Core::Shelf::AnswerDays.new(counts: counts)
+      end
+
       private
+
+      # @return [Hash{Integer=>Integer}] days from card to job => cards
+      def waits
+        @waits ||= begin
+          taken_in_on = Sequel.cast(Sequel[:jobs][:taken_in_at], Date)
+          days = brought.order(:taken_in_at).limit(1).select(taken_in_on - Sequel[:cards][:leaves_on])
+          cards.select(days.as(:days)).from_self.exclude(days: nil).group_and_count(:days).naked.as_hash(:days, :count)
+        end
+      end
 
       def shares(rows, &key)
         rows.group_by(&key).transform_values do |alike|
@@ -85,8 +112,11 @@ module UprightBench
       end
 
       def came
-        Models::Job.where(customer_id: Sequel[:cards][:customer_id])
-          .where(self.class.within(Sequel[:cards][:leaves_on])).select(1).exists
+        brought.select(1).exists
+      end
+
+      def brought
+        Models::Job.where(customer_id: Sequel[:cards][:customer_id]).where(self.class.brought)
       end
     end
   end

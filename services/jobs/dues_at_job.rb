@@ -17,9 +17,10 @@ module UprightBench
           (outlook.choices.map(&:to_s) | (choice ? %w[now left] : [])) - [choice]
         end
 
-        # @return [Core::Reason, nil] what decided the day
+        # @return [Core::Reason] what decided the day, which is said beside it
         def why
-          outlook.due.reasons.first
+          first = outlook.due.reasons.first
+          first.with(figures: first.figures.except(:until_on))
         end
       end
 

@@ -33,7 +33,7 @@ module UprightBench
         @at = at
         @today = Config::Zone.date(at)
         @policies = Policies.now
-        @demand = Demand.new(today: @today, days: WEEKS * Core::Shelf::Forecast::DAYS_A_WEEK)
+        @demand = Demand.new(today: @today, days: WEEKS * Core::Shelf::Forecast::DAYS_A_WEEK, policy: @policies.cards)
       end
 
       def call
@@ -54,15 +54,17 @@ module UprightBench
         dues = @demand.dues
         walk_ins = @demand.walk_ins_a_week
         ids = (dues.keys | walk_ins.keys)
-        lead_days = Models::Part.where(id: ids).eager(:supplier)
-          .to_h { |part| [part.id, part.days_to_come || Promises::DAYS_UNKNOWN] }
-        ids.map { |id| row(id, dues.fetch(id, []), walk_ins.fetch(id, 0.0), lead_days.fetch(id)) }
+        leads = Models::Part.where(id: ids).eager(:supplier).to_h { |part| [part.id, lead(part)] }
+        ids.map { |id| row(id, dues.fetch(id, []), walk_ins.fetch(id, 0.0), leads.fetch(id)) }
       end
 
-      def row(id, dues, walk_ins, lead_days)
-        forecast = Core::Shelf::Forecast.new(dues: dues, walk_ins_a_week: walk_ins, lead_days: lead_days,
-          review_days: @policies["review_days"],
-          service_level: @policies.service_level)
+      def lead(part)
+        { lead_days: part.days_to_come || Promises::DAYS_UNKNOWN, lead_spread_days: part.lead_spread_days.to_f }
+      end
+
+      def row(id, dues, walk_ins, lead)
+        forecast = Core::Shelf::Forecast.new(dues: dues, walk_ins_a_week: walk_ins, **lead,
+          review_days: @policies["review_days"], service_level: @policies.service_level)
         weeks = forecast.weeks(WEEKS).map(&:first)
         [id, forecast.days, forecast.from_dues, forecast.from_walk_ins, forecast.level, Sequel.pg_array(weeks, :real),
          walk_ins, dues.sum(&:tasks)]

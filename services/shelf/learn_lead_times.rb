@@ -9,15 +9,16 @@ module UprightBench
       # @param supplier [Models::Supplier]
       # @param parts [Array<Models::Part>] of which something came
       def call(supplier, parts)
-        supplier.update(learned_lead_days: learned(supplier.lead_days,
-          Sequel[:supplier_orders][:supplier_id] => supplier.id))
+        supplier.update(learned(supplier.lead_days, Sequel[:supplier_orders][:supplier_id] => supplier.id))
         parts.uniq.sort_by(&:id).each do |part|
-          part.update(learned_lead_days: learned(part.lead_days || supplier.lead_days, part_id: part.id))
+          part.update(learned(part.lead_days || supplier.lead_days, part_id: part.id))
         end
       end
 
+      # @return [Hash] columns of a part or a supplier
       def learned(stated_days, which)
-        Core::Shelf::LeadTime.new(stated_days: stated_days, arrived_days: arrived(which)).call
+        lead = Core::Shelf::LeadTime.new(stated_days: stated_days, arrived_days: arrived(which))
+        { learned_lead_days: lead.call, learned_lead_spread_days: lead.spread.round(2) }
       end
 
       # A line counts once, when its first pieces came.

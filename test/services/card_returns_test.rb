@@ -11,9 +11,18 @@ class CardReturnsTest < DatabaseTest
   def card(days_ago, channel: "email", attempt: 1, came_after: nil)
     machine = new_machine
     sent = NOW - (days_ago * 86_400)
-    @card = write_card(machine.customer, channel: channel, attempt: attempt, at: sent)
+    @card = naming(machine, channel: channel, attempt: attempt, at: sent)
     take_in(machine, at: sent + (came_after * 86_400)) if came_after
     @card
+  end
+
+  # @return [Models::Card] that names a task of the machine
+  def naming(machine, at:, **more)
+    Services::SetClocks.call(machine, on: today) if Models::Due.where(machine_id: machine.id).empty?
+    write_card(machine.customer, at: at, **more).tap do |card|
+      Models::CardLine.create(card_id: card.id, due_id: Models::Due.first(machine_id: machine.id).id,
+        attempt: more.fetch(:attempt, 1), leaves_on: Config::Zone.date(at))
+    end
   end
 
   def returns
@@ -35,11 +44,9 @@ class CardReturnsTest < DatabaseTest
     { 30 => 5, 21 => nil, 20 => 3, 0 => nil, -1 => nil }.each do |ahead, came_after|
       sent = card(100, came_after: came_after)
       machine = sent.customer.machines.first
-      Services::SetClocks.call(machine, on: today)
       due = Models::Due.first(machine_id: machine.id)
       first = today - 100 + ahead
       due.update(due_on: first, early_on: first, late_on: first)
-      Models::CardLine.create(card_id: sent.id, due_id: due.id, attempt: 1, leaves_on: today - 100)
       sent.update(offer_id: offer.id) if ahead > 20
     end
     card(100, attempt: 2, came_after: 1)
@@ -56,8 +63,8 @@ class CardReturnsTest < DatabaseTest
   def test_which_card_brought_which_job
     first = card(100, came_after: nil)
     machine = @card.customer.machines.first
-    follow_up = write_card(machine.customer, attempt: 2, at: NOW - (70 * 86_400))
-    later = write_card(machine.customer, attempt: 3, at: NOW - (20 * 86_400))
+    follow_up = naming(machine, attempt: 2, at: NOW - (70 * 86_400))
+    later = naming(machine, attempt: 3, at: NOW - (20 * 86_400))
     job = take_in(machine, at: NOW - (30 * 86_400))
     card(100, came_after: 70)
 
@@ -65,6 +72,22 @@ class CardReturnsTest < DatabaseTest
     assert_equal [[], [job.number], []], [first, follow_up, later]
       .map { |one| Queries::JobsBrought.call(card: one).map { |row| row[:number] } }
     assert_empty Queries::JobsBrought.call(before: job.id)
+  end
+
+  # Another machine of the same customer, and one that came in the morning before the card left at noon.
+  def test_a_card_brings_what_it_named_and_only_after_it_left
+    named = new_machine
+    other = new_machine("Tolliver Wick").tap { |machine| machine.update(customer_id: named.customer_id) }
+    card = naming(named, at: NOW - (100 * 86_400))
+    take_in(other, at: NOW - (90 * 86_400))
+
+    assert_empty Queries::JobsBrought.call(card: card)
+    job = take_in(named, at: NOW - (100 * 86_400) - 60)
+
+    assert_empty Queries::JobsBrought.call(card: card)
+    job.update(taken_in_at: NOW - (90 * 86_400))
+
+    assert_equal [job.number], Queries::JobsBrought.call(card: card).map(&:number)
   end
 
   def test_a_card_that_is_too_young_or_too_old_is_not_counted

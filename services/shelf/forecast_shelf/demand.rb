@@ -9,20 +9,21 @@ module UprightBench
         USED_DAYS = 365  # looked back at what was used, for the walk-ins
         FEWEST_DAYS = 28 # a new shop's first weeks are no rate yet (house rule)
         SAID_YES = 0.9   # of those who answered a card that they come, or want it sent, so many do (house rule)
-        TAILS = 2        # so many times its early side before a date, there is next to nothing of it
 
         # @param days [Integer] how far ahead
-        def initialize(today:, days:)
+        # @param policy [Core::Cards::Policy] when cards leave
+        def initialize(today:, days:, policy: Policies.now.cards)
           @today = today
           @days = days
+          @policy = policy
         end
 
         # @return [Hash{Integer=>Array<Core::Shelf::Forecast::Dues>}] by part
         def dues
-          chances = self.chances
+          comes = Hash.new { |known, row| known[row] = comes_back(*row) }
           WhichPart.new(rows).each_with_object({}) do |(part_id, row), found|
-            falls = Core::Shelf::FallsDue.new(**row.slice(:due_in, :early_in, :late_in))
-            (found[part_id] ||= []) << Core::Shelf::Forecast::Dues.new(falls, chances.fetch(row[:channel]), row[:count])
+            who = comes[row.values_at(:channel, :card_in, :follow_up_in, :earlier)]
+            (found[part_id] ||= []) << Core::Shelf::Forecast::Dues.new(who, row[:count])
           end
         end
 
@@ -45,15 +46,43 @@ module UprightBench
 
         private
 
-        # Alike ones together: the same model, place, part that sits there, channel and dates.
+        # Cards before the last are taken to have left as far apart as they may.
+        def comes_back(channel, card_in, follow_up_in, earlier)
+          Core::Shelf::ComesBack.new(card_in: card_in, follow_up_in: follow_up_in, answers: answers,
+            earlier_in: (1..earlier).map { |card| card_in - (card * @policy.follow_up_gap_days) },
+            chance: (@chances ||= chances).fetch(channel))
+        end
+
+        def answers
+          @answers ||= CardReturns.new(today: @today).answer_days
+        end
+
+        # Alike ones together: the same model, place, part that sits there, channel and days of cards.
         def rows # rubocop:disable Metrics/AbcSize -- one query
           dues, machines, fittings = %i[dues machines fittings].map { |table| Sequel[table] }
-          dates = { due_in: dues[:due_on], early_in: dues[:early_on], late_in: dues[:late_on] }
-          where = [machines[:sheet_id], dues[:position], fittings[:part_id]]
-          channel = Sequel.case([[{ dues[:id] => said_yes }, "said_yes"]], Sequel[:reached][:channel])
-          open_dues.group(*where, *dates.values, channel)
-            .select(*where, *dates.map { |name, date| (date - @today).as(name) }, channel.as(:channel),
-              Sequel.function(:count).*.as(:count)).naked.all
+          columns = { sheet_id: machines[:sheet_id], position: dues[:position], part_id: fittings[:part_id],
+                      channel: channel, card_in: card_in, follow_up_in: follow_up_in,
+                      earlier: Sequel.function(:greatest, Sequel[:dues][:attempts] - 1, 0) }
+          open_dues.select(*columns.map { |name, value| value.as(name) }).from_self.group(*columns.keys)
+            .select(*columns.keys, Sequel.function(:count).*.as(:count)).naked.all
+        end
+
+        def channel
+          Sequel.case([[{ Sequel[:dues][:id] => said_yes }, "said_yes"]], Sequel[:reached][:channel])
+        end
+
+        # Days until the first card leaves, or since the last one left.
+        def card_in
+          leads = Core::Cards::Channels::ORDER.to_h { |key| [key.to_s, @policy.lead_days(key)] }
+          lead = Sequel.case(leads, 0, Sequel[:reached][:channel])
+          leaves = Sequel.function(:greatest, Sequel[:dues][:due_on] - lead, Sequel[:dues][:snoozed_until], @today)
+          Sequel.function(:coalesce, Sequel[:dues][:carded_on], leaves) - @today
+        end
+
+        # @return [Sequel::SQL::Expression] null where no more may follow
+        def follow_up_in
+          following = Sequel.function(:greatest, card_in + @policy.follow_up_gap_days, 0)
+          Sequel.case([[Sequel[:dues][:attempts] <= @policy.most_follow_ups, following]], nil)
         end
 
         # Dues of whose card the customer said yes.
@@ -72,10 +101,12 @@ module UprightBench
             .exclude(machines[:state] => %w[sold scrapped stored]).left_join(:fittings, here)
         end
 
+        # Whose card leaves by then, or left so lately that it may still bring them.
         def within(dues)
-          early_side = Sequel[:due_on] - Sequel.function(:coalesce, Sequel[:early_on], Sequel[:due_on])
-          dues.where(Sequel[:due_on] >= @today - Core::Shelf::FallsDue::OVERDUE_DAYS)
-            .where(Sequel[:due_on] - (early_side * TAILS) <= @today + @days)
+          lately = @today - Core::Shelf::AnswerDays::STEPS.last
+          dues.where(Sequel[:due_on] <= @today + @days + @policy.longest_lead_days)
+            .where((Sequel[:dues][:carded_on] >= lately) | { Sequel[:dues][:carded_on] => nil } |
+              (Sequel[:dues][:attempts] <= @policy.most_follow_ups))
         end
 
         # As Core::Cards::Address chooses.

@@ -92,6 +92,17 @@ class LoadsTest < CoreTest
     assert_in_delta 1.0, of({ kind: :filter }, { grey: 5 }, :replace, :replace, judged: true)
   end
 
+  def test_what_a_load_is_unless_it_is_said
+    load = Findings::Load.new(share: 0.4)
+
+    assert_equal [0, false], [load.step, load.at_least]
+    assert_raises(ArgumentError) { Findings::Load.new(share: 1.6) }
+    dark = Findings::Loads.new(position(kind: :filter), { grey: 5 })
+
+    assert_in_delta 1.0, dark.of(:replace, verdict: :leave).share # by the rule, and by nobody's judgement
+    assert_equal [0.5, false], dark.of(:replace, verdict: :leave, judged: true).then { |one| [one.share, one.at_least] }
+  end
+
   def test_a_load_has_two_decimals
     assert_in_delta 0.33, loads({ kind: :bag, measures: { "change_at_percent" => 90 } }, { fill_percent: 30 })
       .fetch(:replace).first, 1e-9

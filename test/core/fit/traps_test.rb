@@ -135,10 +135,10 @@ class FitTrapsTest < CoreTest
     assert_includes find([box], [listed(1)], place: { kind: :bag }).candidates.first.reasons,
       Reason.of(:holds, contents: [Reason.of(:box_piece, pieces: 4, kind: "bags"),
                                    Reason.of(:box_piece, pieces: 1, kind: "filter")])
-    pair = box.with(contents: { "motor_filter" => 2 })
+    pair = box.with(contents: { "side_brush" => 2 })
 
     assert_includes find([pair], [listed(1)], place: { kind: :bag }).candidates.first.reasons,
-      Reason.of(:holds, contents: [Reason.of(:box_piece, pieces: 2, kind: "motor filters")])
+      Reason.of(:holds, contents: [Reason.of(:box_piece, pieces: 2, kind: "side brushes")])
   end
 
   def test_what_is_never_without_another_says_so
