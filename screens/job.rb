@@ -50,7 +50,8 @@ module UprightBench
       private_class_method :pages_routes
 
       def self.papers_routes(app)
-        { "tag" => :tag, "estimate" => :estimate, "trays" => :trays, "labels" => :filter_labels }.each do |name, paper|
+        { "tag" => :tag, "estimate" => :estimate, "trays" => :trays, "labels" => :filter_labels,
+          "slip" => :hand_over_slip }.each do |name, paper|
           app.get("/jobs/:number/#{name}.pdf") { pdf job_papers.public_send(paper), "#{name}-#{params['number']}" }
         end
       end

@@ -52,6 +52,17 @@ module UprightBench
           Papers::FilterLabel.new(shop: shop_line, labels: labels).render
         end
 
+        # @return [String] PDF
+        # @raise [Services::Refused] while the work is not finished
+        def hand_over_slip
+          raise Services::Refused, "Job #{@job.number} is not closed up yet." unless @job.closed_up_at
+
+          slip = SlipPaper.new(@page, today: today)
+          Papers::HandOverSlip.new(shop: address(@shop, @shop.phone), number: @job.number, about: slip.about,
+            date: @words.full_day(Config::Zone.date(@job.handed_over_at || @now)), parts: slip.parts,
+            notes: [paid].compact).render
+        end
+
         # As it was agreed, or as it was sent, or as it stands while neither is.
         # @return [String] PDF
         def estimate
@@ -67,6 +78,10 @@ module UprightBench
         end
 
         private
+
+        def paid
+          "#{@words.money(@page.quote.total_cents)}, tax included." if @page.quote.total_cents.positive?
+        end
 
         def today
           Config::Zone.date(@now)

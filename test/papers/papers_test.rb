@@ -87,6 +87,17 @@ class PapersTest < AppTest
     assert_includes 15..60, 101.6 - bottom # and lies 15 to 60 mm above the edge
   end
 
+  # What was done, what was left, what comes next by its month, and what goes home.
+  def test_the_slip_that_goes_home
+    text, = read(Papers::HandOverSlip.new(shop: ["Shop", "Street 1"], number: 1207, date: "27 Nov 2026",
+      about: [NAME], parts: { done: [["Roll: cleaned", nil]], left: [["Seal", "as found"]],
+                              next: [["Cassette: replace", "March 2027"]], back: [] }, notes: ["$58.53"]).render)
+
+    ["Done", "Roll: cleaned", "Left as it is", "Seal", "What comes next", "March 2027", "$58.53", "1207"]
+      .each { |words| assert_includes text, words }
+    refute_includes text, "With the machine"
+  end
+
   def test_the_list_of_calls
     text, = read(Papers::CallList.new(shop: "Shop", rows: Array.new(40) do |n|
       { name: "#{NAME} #{n}", phone: "555-01#{n}", words: "Loft K\n - a new filter", phone_calls: n % 2 }

@@ -191,12 +191,14 @@ class ScreensTest < DatabaseTest
 
   def test_papers_come_as_pdf_and_labels_only_where_something_is_new
     job = settled({ "post-filter" => { torn: true } })
-    get "/jobs/#{job.number}/labels.pdf"
+    %w[labels slip].each do |name|
+      get "/jobs/#{job.number}/#{name}.pdf"
 
-    assert_equal 409, status
+      assert_equal 409, status
+    end
     do_all(job)
     Services::CloseUp.call(job.number, by: technician, at: NOW)
-    %w[labels tag].each do |name|
+    %w[labels tag slip].each do |name|
       get "/jobs/#{job.number}/#{name}.pdf"
 
       assert_equal [200, "application/pdf", "%PDF"], [status, last_response["content-type"], page[0, 4]]

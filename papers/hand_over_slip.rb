@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Papers
+    # What a customer takes home with the machine, A5: what was done, what was left as it is, what comes next and when,
+    # what goes back with it.
+    class HandOverSlip < FlowPaper
+      SIZE_MM = [148, 210].freeze
+      MARGIN_MM = 12
+      ROW = 15
+      DATE = 90 # points wide
+      # heading => rows in `parts`
+      PARTS = { done: "Done", left: "Left as it is", next: "What comes next", back: "With the machine" }.freeze
+
+      # @param shop [Array<String>] the shop's name, then its address and phone
+      # @param number [Integer] the job's
+      # @param date [String]
+      # @param about [Array<String>] customer, machine, serial number
+      # @param parts [Hash{Symbol=>Array<Array(String, String)>}] as in PARTS: what, and a note or a day at the right edge
+      # @param notes [Array<String>]
+      def initialize(shop:, number:, date:, about:, parts:, notes:)
+        @shop = shop
+        @number = number
+        @date = date
+        @about = about
+        @parts = parts
+        @notes = notes
+        super()
+      end
+
+      private
+
+      def title
+        "Hand-over, job #{@number}"
+      end
+
+      def flow
+        words(@shop.first, size: 14, style: :bold, height: 20)
+        words(@shop.drop(1).join(", "), size: 9)
+        rule
+        space
+        beside("Your machine, job #{@number}", @date, size: 14, style: :bold, height: 22)
+        @about.each { |text| words(text, size: 10) }
+        PARTS.each { |key, heading| part(heading, @parts.fetch(key, [])) }
+        space
+        @notes.each { |text| words(text, size: 10) }
+      end
+
+      def part(heading, rows)
+        return if rows.empty?
+
+        room(ROW * 3)
+        space
+        words(heading, size: 12, style: :bold, height: 18)
+        rows.each { |text, note| beside(text, note.to_s) }
+      end
+
+      def beside(text, note, **looks)
+        right = pdf.bounds.width - DATE
+        row([text, note], [[0, right - 4], [right, DATE, :right]], **looks)
+      end
+    end
+  end
+end

@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    module Job
+      # The slip that goes home with a machine: the job in the words of its customer.
+      class SlipPaper
+        # @param page [Queries::JobPage]
+        # @param today [Date]
+        def initialize(page, today:)
+          @page = page
+          @today = today
+        end
+
+        # @return [Hash{Symbol=>Array}] as Papers::HandOverSlip takes it
+        def parts
+          { done: done, left: left_work + left_dues, next: coming, back: back }
+        end
+
+        # @return [Array<String>]
+        def about
+          serial = @page.machine.serial_number
+          [@page.customer.name, @page.sheet.title, ("Serial no. #{serial}" if serial)].compact
+        end
+
+        private
+
+        def name_of(position)
+          @page.sheet.position(position).name
+        end
+
+        def done
+          @page.items.select { |item| item.state == "done" }.map do |item|
+            ["#{name_of(item.position)}: #{PageWords::DONE.fetch(item.action)}", (item.part.number if item.part)]
+          end
+        end
+
+        def left_work
+          @page.items.select { |item| item.state == "left" }.map { |item| [name_of(item.position), "as found"] }
+        end
+
+        # What was due and is not named above.
+        def left_dues
+          named = @page.items.select { |item| item.state == "left" }.map(&:position)
+          (@page.left_places - named).select { |key| @page.sheet.position?(key) }
+            .map { |key| [name_of(key), "its time is up"] }
+        end
+
+        # By month, as a card says it; nothing that was just left.
+        def coming
+          ahead = @page.dues.select { |due| due.due_on && due.may_card && due.due_on > @today }
+          ahead.map { |due| ["#{due.position_name}: #{action(due)}", due.due_on.strftime("%B %Y")] }
+        end
+
+        def action(due)
+          Core::Clocks::Due.told(due.action, due.deciding).sub("inspect", "have it looked at")
+        end
+
+        def back
+          spares = @page.items.flat_map { |item| item.goes_back.to_a }.map { |name| [name.capitalize, "yours"] }
+          @page.accessories.map { |accessory| [accessory.name, "#{accessory.pieces_in} ×"] } + spares
+        end
+      end
+    end
+  end
+end
