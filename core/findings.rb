@@ -4,7 +4,8 @@ module UprightBench
   module Core
     # What is seen or measured at a position, and what it means.
     #
-    # KINDS is the one table of what may be recorded for each kind of part: the name of each field, and the Field.
+    # KINDS is the one table of what may be recorded for each kind of part: the name of each field, and the Field. What
+    # is the part's own stands in OF_KIND, what may be seen anywhere in ANYWHERE.
     module Findings
       def self.scale(label, values, words = {})
         Fields::Scale.new(label: label, options: values, words_of: words)
@@ -25,9 +26,19 @@ module UprightBench
       def self.measure(label, unit, range, needs: nil)
         Fields::Measure.new(label: label, unit: unit, range: range, needs: needs)
       end
-      private_class_method :scale, :choice, :states, :flag, :measure
 
-      KINDS = {
+      def self.text(label)
+        Fields::Text.new(label: label)
+      end
+      private_class_method :scale, :choice, :states, :flag, :measure, :text
+
+      # What may be seen at any place.
+      ANYWHERE = {
+        dirty: flag("Dirty or greasy"), smell: flag("Smells"), wet: flag("Wet"), cracked: flag("Cracked"),
+        foreign: text("Foreign thing found"), note: text("Note")
+      }.freeze
+
+      OF_KIND = {
         filter: {
           grey: scale("Grey", (0..5).to_a, { 0 => "white", 5 => "as dark as the reference" }),
           torn: flag("Torn or out of shape"), smell: flag("Smells"), damp: flag("Damp"),
@@ -67,15 +78,28 @@ module UprightBench
         dock: { state: states("Dock", :dock) }
       }.freeze
 
+      # What stands there in the part's own words, under another name.
+      SAID_OTHERWISE = { filter: %i[wet], pad: %i[dirty], tank: %i[dirty], contacts: %i[dirty],
+                         window: %i[cracked dirty], wiper: %i[dirty], seal: %i[dirty] }
+        .tap { |otherwise| otherwise.default = [].freeze }.freeze
+
+      # @param kind [Symbol]
+      # @return [Hash{Symbol=>Field}] what may be seen there as anywhere
+      def self.anywhere(kind)
+        ANYWHERE.except(*OF_KIND.fetch(kind).keys, *SAID_OTHERWISE[kind])
+      end
+
+      KINDS = OF_KIND.to_h { |kind, fields| [kind, { **fields, **anywhere(kind) }.freeze] }.freeze
+
       # Where a fault can hurt somebody, nobody says "all the rest is fine": it is looked at by itself.
       ONE_BY_ONE = %i[lead battery motor carbon contacts].freeze
 
-      # What may be recorded at a position of a sheet.
+      # What may be recorded of the part itself at a position of a sheet.
       #
       # @param position [Sheets::Position]
       # @return [Hash{Symbol=>Field}]
       def self.fields(position)
-        KINDS.fetch(position.kind).select { |_, field| field.needs.nil? || position.asks_for?(field.needs) }
+        OF_KIND.fetch(position.kind).select { |_, field| field.needs.nil? || position.asks_for?(field.needs) }
       end
 
       # What "it is fine" records at a position: the good word where there is one, else nothing but the verdict.

@@ -45,8 +45,7 @@ module UprightBench
         sensor_answers: "The machine notices that the filter is out: the sensor answers.",
         sensor_silent: "The machine runs without its filter: clean the sensor and its seat, then try again.",
         motor_even: "The motor runs evenly.",
-        motor_high_pitched: "High-pitched: a blockage, or a filter out of place. Clear the way before the motor is " \
-                            "blamed.",
+        motor_high_pitched: "High-pitched: look for a blockage, or a filter out of place. Nothing is done to the motor.",
         motor_rough: "Runs rough: a bearing. Refer to the maker.",
         motor_burnt_smell: "Burnt smell: stop, and refer to a competent person under local rules.",
         seal_clean: "The seal is clean and seated.",
@@ -58,7 +57,7 @@ module UprightBench
         contacts_dirty: "Dirty contacts mimic a weak pack: dry cloth only.",
         contacts_burnt: "Burnt contacts: stop, and refer to a competent person under local rules.",
         battery_sound: "The pack looks sound.",
-        battery_weak: "The pack runs short: measure its run time, or offer a pack from the maker.",
+        battery_weak: "The pack runs short: wipe the contacts and see to the filter first, then offer a new pack.",
         battery_swollen: "Swollen, hot, leaking, dropped or wetted: stop, keep it apart, take it to a battery " \
                          "collection point.",
         lead_sound: "The lead is sound along its whole length.",

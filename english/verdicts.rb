@@ -4,7 +4,25 @@ module UprightBench
   module English
     # What a finding means (Core::Findings).
     module Verdicts
-      ANY = { time_is_up: "Its time is up: due {due_on}." }.freeze
+      ANY = {
+        time_is_up: "Its time is up: due {due_on}.",
+        several_found: ["{first}", " {second}", " {third}"],
+        dirty_washable: "{seen} It may be washed.",
+        cracked: "Cracked.",
+        motor_cracked: "The housing is cracked: refer to the maker.",
+        cracked_stop: "Cracked: stop. It belongs to a competent person, under local rules.",
+        wet: "Wet: dry it through before it goes back.",
+        wet_stop: "Wet: stop. Keep it unplugged, its battery out; it belongs to a competent person, under local rules.",
+        foreign: "Take out: {thing}.",
+        smells_here: "It smells: clean it.",
+        smells_here_washable: "It smells, and may be washed.",
+        dirty_here: "Dirty or greasy: wipe it.",
+        dirty_here_washable: "Dirty or greasy, and may be washed.",
+        noted: "Noted: {note}.",
+        dark_unknown: "As dark as its reference. The sheet does not say whether it may be washed: ask the maker, or " \
+                      "judge yourself.",
+        smell_unknown: "Smells. The sheet does not say whether it may be washed: ask the maker, or judge yourself."
+      }.freeze
 
       BAGS = {
         burst: "The bag has burst: look for dust behind it, on the motor filter.",
@@ -72,7 +90,6 @@ module UprightBench
 
       OTHERS = {
         seal_binds_silicone: "The seal binds: wipe it, then a film of silicone, the rest wiped off.",
-        pad_dirty_washable: "The pad is dirty, and may be washed.",
         looked_fine: "Looked at, nothing to do.",
         own_verdict: ["Marked by {name}.", " The rule says {kind}: {rule}"],
         never_without: "Nothing is fitted here, and {place} must never be without it."

@@ -30,7 +30,8 @@ module UprightBench
 
       # @return [Core::Findings::Verdict]
       def to_core
-        Core::Findings::Verdict.new(kind: verdict.to_sym, reason: why, confidence: confidence.to_sym)
+        Core::Findings::Verdict.new(kind: verdict.to_sym, reason: why, confidence: confidence.to_sym,
+          also: also.map(&:to_sym))
       end
     end
   end

@@ -149,6 +149,7 @@ module UprightBench
 
         # @return [String] whether it may be washed, and how
         def water_words(place)
+          return "Nobody knows whether it may be washed. " if place.water_unknown?
           return place.kind == :filter ? "Never wetted. " : "" unless place.washable?
 
           cleaner = ", #{place.cleaner}" if place.cleaner

@@ -14,6 +14,9 @@ module UprightBench
           carbon: ReadCarbon, battery: ReadBattery
         }.tap { |readers| readers.default = ReadState }.freeze
 
+        # Whatever becomes of the part: its seat is checked, and what does not belong there is taken out.
+        WORK_OF_ITS_OWN = %i[loose foreign].freeze
+
         # Kind => what its reader asks the background for, beside the policy.
         ASKS_FOR = { filter: %i[wash_count], brush: %i[fitted_on], bag: %i[fitted_on hours_per_week] }
           .tap { |asks| asks.default = [].freeze }.freeze
@@ -42,7 +45,32 @@ module UprightBench
           @observed.each { |name, value| fields.fetch(name).check_value(value) }
           return if @observed.reject { |_, value| value == false }.empty?
 
-          READERS[@position.kind].new(@position, @observed, @background).verdict
+          strongest(all)
+        end
+
+        private
+
+        def all
+          reader = READERS[@position.kind].new(@position, @observed, @background)
+          [reader.verdict, *reader.beside, *ReadAnywhere.new(@position, @observed, @background).verdicts].compact
+        end
+
+        # Of all that speaks the strongest decides: who fits a new part need not clean the old one. What is work of its
+        # own is done besides.
+        def strongest(verdicts)
+          first = verdicts.max_by.with_index { |verdict, index| [verdict.stop ? 1 : 0, rank(verdict), -index] }
+          besides = (verdicts - [first]).select { |verdict| WORK_OF_ITS_OWN.include?(verdict.clause) }
+          return first if first.nil? || first.stop || besides.empty?
+
+          first.with(also: besides.map(&:kind), reason: together([first, *besides]))
+        end
+
+        def rank(verdict)
+          VerdictKind::KEYS.index(verdict.kind)
+        end
+
+        def together(verdicts)
+          Reason.of(:several_found, **%i[first second third].zip(verdicts.map(&:reason)).to_h)
         end
       end
     end

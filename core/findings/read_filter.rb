@@ -6,10 +6,15 @@ module UprightBench
       # Filter: torn, wetted, loose, after a wash, full indicator, at its last wash, as dark as the reference,
       # smelling, greyed.
       class ReadFilter < Reader
-        CLAUSES = %i[torn damp unwashed_out indicator_full washed_out dark smelling loose greyed light].freeze
+        CLAUSES = %i[torn damp unwashed_out indicator_full washed_out dark smelling greyed light].freeze
         DARK = 5           # as dark as the reference (common practice)
         STILL_GREY = 4     # after a wash (common practice)
         WORTH_A_WASH = 3   # house rule
+
+        # A seat is checked whatever becomes of the filter.
+        def beside
+          [loose].compact
+        end
 
         private
 
@@ -60,6 +65,8 @@ module UprightBench
         def dark
           return unless grey && grey >= DARK
           return say(:wash, :dark_washable) if @position.washable?
+          return say(:replace, :dark_unknown, confidence: :low) if @position.water_unknown?
+
 
           say(:replace, :dark, confidence: :high)
         end
@@ -67,6 +74,7 @@ module UprightBench
         def smelling
           return unless @observed[:smell]
           return say(:wash, :smell_washable) if @position.washable?
+          return say(:replace, :smell_unknown, confidence: :low) if @position.water_unknown?
 
           say(:replace, :smell)
         end

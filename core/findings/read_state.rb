@@ -5,7 +5,10 @@ module UprightBench
     module Findings
       # Parts that are read by one look: the state decides, as States has it.
       class ReadState < Reader
-        CLAUSES = %i[bound washable_pad by_state].freeze
+        CLAUSES = %i[bound washed by_state].freeze
+        # States that a wash helps where the sheet allows one; else they are cleaned dry.
+        DIRTY = { pad: %w[dirty], tank: %w[dirty], path: %w[partly blocked], screen: %w[hair-wound clogged],
+                  cyclone: %w[dusty packed], window: %w[dirty], wiper: %w[dirty], seal: %w[dirty] }.freeze
 
         private
 
@@ -20,10 +23,10 @@ module UprightBench
           say(:clean, :seal_binds_silicone, confidence: :high)
         end
 
-        def washable_pad
-          return unless @position.kind == :pad && state == "dirty" && @position.washable?
+        def washed
+          return unless @position.washable? && DIRTY.fetch(@position.kind, []).include?(state)
 
-          say(:wash, :pad_dirty_washable, confidence: :high)
+          say(:wash, :dirty_washable, seen: Reason.of(States.clause(@position.kind, state)), confidence: :high)
         end
 
         def by_state

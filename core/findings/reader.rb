@@ -21,6 +21,12 @@ module UprightBench
           nil
         end
 
+        # What is to be done besides, whatever else was found.
+        # @return [Array<Verdict>]
+        def beside
+          []
+        end
+
         private
 
         def policy

@@ -5,7 +5,7 @@ module UprightBench
     module Sheets
       # One serviceable place on a model. `beside` places hang from the air path at their station.
       #
-      # water is :never, :cold or :lukewarm; measures are millimetres or what their key says.
+      # water is :never, :cold, :lukewarm, or :unknown where nobody looked it up; measures are millimetres or what their key says.
       # `behind` names the places that must come off before this one is reached.
       # `seat` is the chamber it sits in, where several share one, and `layer` its place there, counted along the air;
       # `alone` says that nothing may be stacked on it; `never_without` names the place that must be filled too.
@@ -19,14 +19,24 @@ module UprightBench
           attributes: {}, measures: {}, features: [], tasks: [], refit_order: nil, fasteners: [], behind: [],
           seat: nil, layer: nil, alone: false, never_without: nil, beyond_handbook: false, caution: nil
 
-        WATERS = %i[never cold lukewarm].freeze
+        WATERS = %i[never cold lukewarm unknown].freeze
         # What a place has beside its part that is asked for at a look-over.
         FEATURES = %w[status_light].freeze
         # Never wetted, whatever a sheet says (common practice).
         NEVER_WETTED = %i[motor carbon battery lead contacts sensor wheels belt].freeze
 
+        # @return [Boolean] the sheet says so
         def washable?
-          water != :never
+          %i[cold lukewarm].include?(water)
+        end
+
+        # @return [Boolean] the sheet does not say: whoever is at the bench may judge
+        def water_unknown?
+          water == :unknown
+        end
+
+        def may_be_wetted?
+          washable? || water_unknown?
         end
 
         # @return [Clocks::Task, nil]
@@ -57,9 +67,9 @@ module UprightBench
         end
 
         def check_water
-          raise ArgumentError, "water is never, cold or lukewarm" unless WATERS.include?(water)
+          raise ArgumentError, "water is #{WATERS.join(', ')}" unless WATERS.include?(water)
           raise ArgumentError, "what may be wetted needs drying_floor_hours" if washable? && drying_floor_hours.nil?
-          raise ArgumentError, "a #{kind.to_s.tr('_', ' ')} is never wetted" if washable? && NEVER_WETTED.include?(kind)
+          raise ArgumentError, "a #{kind.to_s.tr('_', ' ')} is never wetted" if may_be_wetted? && NEVER_WETTED.include?(kind)
         end
       end
     end

@@ -4,7 +4,7 @@ module UprightBench
   module Core
     module Sheets
       # A rough sheet to begin with: the air path that a kind of machine usually has (common practice), with what is
-      # certain of any of its kind and nothing that only a maker could know. Nothing is said to be washable.
+      # certain of any of its kind and nothing that only a maker could know: whether a filter may be washed, it does not say.
       module Starter
         STICK = { stations: [%w[head Head], %w[wand Wand], %w[bin Bin], %w[filter Filter], %w[motor Motor]],
                   positions: [["roll", "Brush roll", "head", "roll"], ["neck", "Neck", "head", "path"],
@@ -51,6 +51,8 @@ module UprightBench
         BY_KIND = { upright: UPRIGHT, canister: CANISTER, stick: STICK, robot: ROBOT, drum: DRUM }.freeze
         POWER = { upright: :mains, canister: :mains, stick: :battery, robot: :battery, drum: :mains }.freeze
         UNKNOWN = "unknown"
+        # Kinds of which some may be washed and others not.
+        WATER_UNKNOWN = %w[filter path bin seal].freeze
 
         module_function
 
@@ -69,6 +71,7 @@ module UprightBench
         def position(key, name, station, kind, *beside)
           { "key" => key, "name" => name, "station" => station, "kind" => kind }
             .merge(beside.any? ? { "beside" => true } : {})
+            .merge(WATER_UNKNOWN.include?(kind) ? { "water" => UNKNOWN } : {})
         end
         private_class_method :position
       end

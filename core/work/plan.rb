@@ -12,9 +12,10 @@ module UprightBench
 
         # @param position [Sheets::Position]
         # @param action [Symbol, String] a key of Findings::VerdictKind
-        # @return [Numeric] hands-on minutes to reach the place and do it
-        def self.minutes(position, action)
-          position.minutes + Findings::VerdictKind.of(action).minutes
+        # @param also [Array<Symbol>] what is done there besides
+        # @return [Numeric] hands-on minutes to reach the place, once, and do it
+        def self.minutes(position, action, also: [])
+          position.minutes + [action, *also].sum { |kind| Findings::VerdictKind.of(kind).minutes }
         end
 
         # @param sheet [Sheets::Sheet]
@@ -68,8 +69,9 @@ module UprightBench
         end
 
         def item(position)
-          Item.new(position: position.key, action: verdict(position), reason: @findings.fetch(position.key).reason,
-            minutes: self.class.minutes(position, verdict(position)))
+          found = @findings.fetch(position.key)
+          Item.new(position: position.key, action: found.kind, reason: found.reason,
+            minutes: self.class.minutes(position, found.kind, also: found.also))
         end
       end
     end

@@ -47,7 +47,7 @@ module UprightBench
       def wash_hours(job, to_do)
         sheet = Models::SheetVersion.parsed(job[:sheet_version_id])
         washes = to_do.select { |item| item[:action] == "wash" }
-        washes.map { |item| sheet.position(item[:position]).drying_floor_hours }.max || 0
+        washes.map { |item| sheet.position(item[:position]).drying_floor_hours.to_f }.max || 0
       end
 
       def stay(row)

@@ -56,7 +56,7 @@ module UprightBench
         end
 
         def to_wash?
-          @place.washable? && (found == "wash" || (@item.action == "wash" && @page.time_up?(@item)))
+          @place.may_be_wetted? && (found == "wash" || (@item.action == "wash" && @page.time_up?(@item)))
         end
 
         def to_replace?

@@ -50,7 +50,8 @@ module UprightBench
         TAKES = {
           scale: ->(field) { [:integer, { included_in?: field.options }] },
           choice: ->(field) { [:string, { included_in?: field.options }] },
-          flag: ->(_) { [:bool, {}] }, measure: ->(_) { [:float, {}] }
+          flag: ->(_) { [:bool, {}] }, measure: ->(_) { [:float, {}] },
+          text: ->(_) { [:string, { max_size?: Core::Findings::Fields::Text::MOST_LETTERS }] }
         }.freeze
 
         def self.add(schema, name, field)

@@ -108,11 +108,19 @@ module UprightBench
           @walk.last_time(@place)
         end
 
-        # @return [Array<RowField>]
+        # @return [Array<RowField>] the part's own
         def fields
-          Core::Findings.fields(@place).map do |name, field|
-            RowField.new(self, name, field, shown[name], unit: @walk.policy.length_unit)
-          end
+          fields_of(Core::Findings.fields(@place))
+        end
+
+        # @return [Array<RowField>] what may be seen anywhere
+        def more_fields
+          @more_fields ||= fields_of(Core::Findings.anywhere(@place.kind))
+        end
+
+        # @return [Boolean] something of that is recorded, or was typed wrong
+        def more_seen?
+          more_fields.any? { |field| !field.value.to_s.empty? || field.errors.any? }
         end
 
         # @return [FindingForm, nil] what was typed here and not saved
@@ -134,6 +142,10 @@ module UprightBench
 
         private
 
+        def fields_of(fields)
+          fields.map { |name, field| RowField.new(self, name, field, shown[name], unit: @walk.policy.length_unit) }
+        end
+
         # What was typed, else what is recorded, lengths in the shop's unit.
         def shown
           @shown ||= if unsaved
@@ -146,7 +158,7 @@ module UprightBench
         def verdict_button(kind, digit)
           name = kind.key.to_s
           pressed = finding&.verdict == name
-          dry_only = kind.key == :wash && !@place.washable?
+          dry_only = kind.key == :wash && !@place.may_be_wetted?
           VerdictButton.new(kind: kind, digit: digit, id: "verdict-#{key}-#{name}", pressed: pressed,
             dry_only: dry_only,
             value: finding&.own_verdict && pressed ? "" : name, disabled: !open? || dry_only)

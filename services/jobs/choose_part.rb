@@ -78,7 +78,7 @@ module UprightBench
       end
 
       def wash
-        raise Refused, "#{place.name} must not be wetted." unless place.washable?
+        raise Refused, "#{place.name} must not be wetted." unless place.may_be_wetted?
 
         action("wash").merge(NONE)
       end

@@ -67,7 +67,7 @@ module UprightBench
       end
 
       def refuse_water
-        return unless @own == :wash && !@position.washable?
+        return unless @own == :wash && !@position.may_be_wetted?
 
         raise Refused, "#{@position.name} must not be wetted: choose clean or replace."
       end
@@ -151,7 +151,7 @@ module UprightBench
 
       def fields_of(verdict)
         { observed: Sequel.pg_jsonb(@observed), verdict: verdict.kind.to_s, own_verdict: !@own.nil?,
-          confidence: verdict.confidence.to_s, found_by: @by.id, found_at: @at, request_key: @request_key,
+          confidence: verdict.confidence.to_s, also: Sequel.pg_array(verdict.also.map(&:to_s), :text), found_by: @by.id, found_at: @at, request_key: @request_key,
           **told(verdict.reason), **wear }
       end
 

@@ -60,9 +60,9 @@ class CasesTest < CoreTest
               "vents" => [{ state: "dusty" }, :clean], "wheels" => [{ state: "turn" }, :leave],
               "cup" => [{ fill_percent: 66 }, :clean],
               "screen" => [{ state: "hair-wound" }, :clean], "cup-filter" => [{ grey: 5 }, :wash],
-              "motor" => [{ state: "high-pitched" }, :clean],
+              "motor" => [{ state: "high-pitched" }, :leave],
               "lead" => [{ state: "sound" }, :leave], "exhaust-filter" => [{ grey: 5 }, :replace] },
-      order: %w[cup cup-filter roll belt hood vents screen motor exhaust-filter]
+      order: %w[cup cup-filter roll belt hood vents screen exhaust-filter]
     },
     "a guesthouse's canister, cassette loose" => {
       sheet: "brackwater-loft-c",

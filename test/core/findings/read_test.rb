@@ -117,8 +117,69 @@ class ReadTest < CoreTest
   def test_filter_damp_and_loose
     assert_reads :wash, :damp_washable, WASHABLE, { grey: 1, damp: true }
     assert_reads :replace, :damp, DRY_ONLY, { grey: 1, damp: true }
-    assert_reads :clean, :loose, DRY_ONLY, { grey: 2, loose: true }
-    assert_reads :replace, :dark, DRY_ONLY, { grey: 5, loose: true }
+    assert_reads :clean, :loose, { kind: :filter }, { loose: true }
+  end
+
+  # Grey and loose in its seat: a wash and a seat check. Cracked and full: a new bin, and a coin out of it.
+  def test_several_at_a_place_each_with_its_verdict
+    both = read(WASHABLE, { grey: 4, loose: true })
+
+    assert_equal [:wash, [:clean], :several_found], [both.kind, both.also, both.clause]
+    assert_equal %i[grey_washable loose], both.reason.figures.values.map(&:key)
+    assert_equal [:replace, [:clean]], read({ kind: :bin }, { fill_percent: 90, cracked: true, foreign: "a coin" })
+      .then { |verdict| [verdict.kind, verdict.also] }
+    assert_equal [:replace, []], read({ kind: :roll }, { turns: "drags", bristles: "worn", dirty: true })
+      .then { |verdict| [verdict.kind, verdict.also] }
+  end
+
+  def test_what_may_be_seen_anywhere
+    hose = { kind: :path, water: :cold, drying_floor_hours: 12 }
+
+    assert_reads :replace, :cracked, { kind: :path }, { state: "clear", cracked: true }
+    assert_reads :refer, :motor_cracked, { kind: :motor }, { cracked: true }
+    assert_reads :clean, :wet, { kind: :path }, { wet: true }
+    assert_reads :clean, :foreign, { kind: :path }, { foreign: "a coin" }
+    assert_reads :clean, :dirty_here, { kind: :lead }, { state: "sound", dirty: true }
+    assert_reads :wash, :dirty_here_washable, hose, { dirty: true }
+    assert_reads :wash, :smells_here_washable, hose, { smell: true }
+    assert_reads :clean, :smells_here, { kind: :path }, { smell: true }
+    assert_reads :leave, :noted, { kind: :path }, { note: "scratched before" }
+    assert_reads :leave, :path_clear, { kind: :path }, { state: "clear", note: "scratched before" }
+  end
+
+  # A fault there can hurt somebody, or kill the machine: everything else waits.
+  def test_what_is_live_and_wet_or_cracked_is_a_stop
+    { battery: :wet, lead: :wet, contacts: :wet, motor: :wet }.each do |kind, seen|
+      verdict = read({ kind: kind }, { seen => true })
+
+      assert_equal [:refer, true, :wet_stop], [verdict.kind, verdict.stop, verdict.clause], kind
+    end
+    assert_equal [true, true], %i[battery lead].map { |kind| read({ kind: kind }, { cracked: true }).stop }
+    assert_equal [:battery_swollen, true, []], read({ kind: :battery }, { state: "swollen", foreign: "hair" })
+      .then { |verdict| [verdict.clause, verdict.stop, verdict.also] }
+  end
+
+  # A sheet that does not say is no sheet that forbids: the bench judges, and the rule says so.
+  def test_what_a_sheet_does_not_say_is_not_forbidden
+    unknown = { kind: :filter, water: :unknown }
+
+    assert_reads :replace, :dark_unknown, unknown, { grey: 5 }
+    assert_reads :replace, :smell_unknown, unknown, { smell: true }
+    assert_equal [true, false, true], position(**unknown).then { |place|
+      [place.may_be_wetted?, place.washable?, place.water_unknown?]
+    }
+    assert_raises(ArgumentError) { position(kind: :motor, water: :unknown) }
+  end
+
+  # House rule of the trade: contacts and filter first; only what is swollen, hot, leaking or wetted is a stop.
+  def test_a_weak_pack_is_offered_a_new_one
+    assert_reads :replace, :battery_weak, { kind: :battery }, { state: "weak" }
+    refute read({ kind: :battery }, { state: "weak" }).stop
+  end
+
+  # A high pitch is a blockage somewhere: nothing is done to the motor, and nothing charged for it.
+  def test_a_high_pitch_is_no_work_on_the_motor
+    assert_reads :leave, :motor_high_pitched, { kind: :motor }, { state: "high-pitched" }
   end
 
   def test_brush_with_gaps
@@ -180,7 +241,7 @@ class ReadTest < CoreTest
   end
 
   def test_a_pad_is_washed_where_it_may_be
-    assert_reads :wash, :pad_dirty_washable, { kind: :pad, water: :cold, drying_floor_hours: 12 }, { state: "dirty" }
+    assert_reads :wash, :dirty_washable, { kind: :pad, water: :cold, drying_floor_hours: 12 }, { state: "dirty" }
     assert_reads :clean, :pad_dirty, { kind: :pad }, { state: "dirty" }
   end
 
@@ -260,7 +321,7 @@ class ReadTest < CoreTest
   end
 
   def test_types_of_fields_and_minutes_of_verdicts
-    assert_equal %i[choice flag measure scale],
+    assert_equal %i[choice flag measure scale text],
       Findings::KINDS.values.flat_map(&:values).map(&:type).uniq.sort
     assert_equal({ leave: 0, clean: 5, wash: 8, replace: 3, refer: 5 },
       Findings::VerdictKind::ALL.to_h { |kind| [kind.key, kind.minutes] })

@@ -38,7 +38,7 @@ class ParseTest < CoreTest
     end
 
     assert_match(/unknown kind spoon/, found)
-    assert_match(/cold or lukewarm/, found)
+    assert_match(/water is never, cold, lukewarm/, found)
     assert_match(/name/, found)
   end
 

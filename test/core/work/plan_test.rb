@@ -33,6 +33,25 @@ class PlanTest < CoreTest
     assert_empty plan({}, model: "corvane-drum-30", missing: %w[bag textile-filter])
   end
 
+  # The way there counts once, whatever is done there besides.
+  def test_minutes_of_several_at_a_place
+    place = position(kind: :filter, minutes: 2)
+
+    assert_equal [10, 15], [[], [:clean]].map { |also| Work::Plan.minutes(place, :wash, also: also) }
+  end
+
+  # What was found says why where both ask for the same; what asks for more is done.
+  def test_what_is_done_because_its_time_is_up
+    sheet = Sheets::Parse.new(JSON.parse(File.read(File.join(CoreAlone::ROOT, "demo/sheets/hallmoor-dart-m.json")))).call
+    verdict = ->(kind, words) { Findings::Verdict.new(kind: kind, reason: Reason.written(words)) }
+    found = { "roll" => verdict[:clean, "seen"], "post-filter" => verdict[:replace, "seen"] }
+    due = { "roll" => verdict[:replace, "due"], "post-filter" => verdict[:wash, "due"], "bin-seal" => verdict[:clean, "due"] }
+    items = Work::Plan.new(sheet: sheet, findings: found, due: due).call.to_h { |item| [item.position, item] }
+
+    assert_equal({ "roll" => [:replace, "due"], "post-filter" => [:replace, "seen"], "bin-seal" => [:clean, "due"] },
+      items.transform_values { |item| [item.action, item.reason.figures[:text]] })
+  end
+
   def test_minutes_are_those_of_the_place_and_of_the_action
     assert_equal 2 + 8, plan({ "pre-filter" => :wash }).first.minutes
   end

@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Findings
+      # What may be seen at any place, whatever part sits there: cracked, wet, a foreign thing, a smell, dirt, or a note.
+      # Each speaks for itself. (Common practice.)
+      class ReadAnywhere < Reader
+        CLAUSES = %i[cracked wet foreign smelling dirty noted].freeze
+        # A fault there can hurt somebody.
+        DANGEROUS = %i[lead battery].freeze
+        # Water there can kill the machine, or somebody.
+        LIVE = %i[motor carbon battery contacts lead sensor].freeze
+
+        # @return [Array<Verdict>]
+        def verdicts
+          CLAUSES.filter_map { |clause| send(clause) }
+        end
+
+        private
+
+        # Fields that the part's own reader takes are left to it.
+        def seen(name)
+          @observed[name] if Findings.anywhere(@position.kind).key?(name)
+        end
+
+        def cracked
+          return unless seen(:cracked)
+          return say(:refer, :cracked_stop, confidence: :high, stop: true) if DANGEROUS.include?(@position.kind)
+
+          return say(:refer, :motor_cracked, confidence: :high) if @position.kind == :motor
+
+          say(:replace, :cracked, confidence: :high)
+        end
+
+        def wet
+          return unless seen(:wet)
+          return say(:refer, :wet_stop, confidence: :high, stop: true) if LIVE.include?(@position.kind)
+
+          say(:clean, :wet, confidence: :high)
+        end
+
+        def foreign
+          thing = seen(:foreign).to_s.strip
+          say(:clean, :foreign, thing: thing, confidence: :high) unless thing.empty?
+        end
+
+        def smelling
+          return unless seen(:smell)
+
+          @position.washable? ? say(:wash, :smells_here_washable) : say(:clean, :smells_here)
+        end
+
+        def dirty
+          return unless seen(:dirty)
+
+          @position.washable? ? say(:wash, :dirty_here_washable) : say(:clean, :dirty_here)
+        end
+
+        # Nothing else may have been recorded.
+        def noted
+          note = seen(:note).to_s.strip
+          say(:leave, :noted, note: note, confidence: :low) unless note.empty?
+        end
+      end
+    end
+  end
+end
