@@ -45,7 +45,8 @@ module UprightBench
         sensor_answers: "The machine notices that the filter is out: the sensor answers.",
         sensor_silent: "The machine runs without its filter: clean the sensor and its seat, then try again.",
         motor_even: "The motor runs evenly.",
-        motor_high_pitched: "High-pitched: look for a blockage, or a filter out of place. Nothing is done to the motor.",
+        motor_high_pitched: "High-pitched: look for a blockage, or a filter out of place. Nothing is done to the " \
+                            "motor.",
         motor_rough: "Runs rough: a bearing. Refer to the maker.",
         motor_burnt_smell: "Burnt smell: stop, and refer to a competent person under local rules.",
         seal_clean: "The seal is clean and seated.",

@@ -3,10 +3,10 @@
 module UprightBench
   module Formats
     # A cell of a table that may be opened in a spreadsheet: text that would be taken for a formula is marked as text,
-    # and the mark is taken off again when it comes back.
+    # and the mark is taken off again when it comes back. Text that looks marked already gets one more.
     module Cell
-      FORMULA = /\A[=+\-@\t\r]/
-      MARKED = /\A'(?=[=+\-@\t\r])/
+      FORMULA = /\A'*[=+\-@\t\r]/
+      MARKED = /\A'(?='*[=+\-@\t\r])/
 
       module_function
 

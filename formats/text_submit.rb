@@ -21,6 +21,18 @@ module UprightBench
         DATA_CODING.fetch(@gsm.encoding)
       end
 
+      # The user data's length of each part as the network wants it (3GPP TS 23.040 clause 9.2.3.16): septets of the
+      # default alphabet, the header's among them; else bytes. Without it, seven zero bits at the end of a part that
+      # fills its bytes to the last septet would read as an "@".
+      # @return [Array<Integer>]
+      def lengths
+        codes = @gsm.parts
+        joined = codes.size > 1
+        return parts.map(&:bytesize) if @gsm.encoding == :ucs2
+
+        codes.map { |part| part.size + (joined ? HEADER_SEPTETS : 0) }
+      end
+
       # @return [Array<String>] bytes, a part each
       def parts
         codes = @gsm.parts

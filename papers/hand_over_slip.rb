@@ -16,7 +16,7 @@ module UprightBench
       # @param number [Integer] the job's
       # @param date [String]
       # @param about [Array<String>] customer, machine, serial number
-      # @param parts [Hash{Symbol=>Array<Array(String, String)>}] as in PARTS: what, and a note or a day at the right edge
+      # @param parts [Hash{Symbol=>Array<Array(String, String)>}] as in PARTS: what, and a note at the right edge
       # @param notes [Array<String>]
       def initialize(shop:, number:, date:, about:, parts:, notes:)
         @shop = shop

@@ -12,6 +12,8 @@ module UprightBench
       MARGIN_MM = 2
       BAR_HEIGHT_MM = 10
       WIDEST_MODULE_MM = 0.4
+      DOT_MM = 25.4 / 203 # of the usual label printer
+      THINNEST_MODULE_MM = 0.19 # thinner bars run together at that (common practice: 7.5 thousandths of an inch)
       QUIET_MODULES = 10 # on either side, as the standard asks
 
       # @param labels [Array<Hash>] name, number, price
@@ -52,6 +54,10 @@ module UprightBench
       def bars(number, top)
         modules = self.class.modules(number)
         wide = module_width(modules.size)
+        wide ? draw_bars(modules, wide, top) : too_long(top)
+      end
+
+      def draw_bars(modules, wide, top)
         left = QUIET_MODULES * wide
         modules.chars.chunk_while { |bar, other| bar == other }.each do |run|
           pdf.fill_rectangle([left, top], run.size * wide, BAR_HEIGHT_MM * MM) if run.first == "1"
@@ -59,9 +65,18 @@ module UprightBench
         end
       end
 
-      # With the quiet zone on both sides it fits the label.
+      def too_long(top)
+        line("This number is too long for bars: type it.", at: [0, top], width: pdf.bounds.width, size: 8, height: 10)
+      end
+
+      # With the quiet zone on both sides it fits the label; whole dots of the printer where two or more fit.
+      # @return [Float, nil] points; nil where bars would run together
       def module_width(modules)
-        [pdf.bounds.width / (modules + (2 * QUIET_MODULES)), WIDEST_MODULE_MM * MM].min
+        fits = [pdf.bounds.width / (modules + (2 * QUIET_MODULES)) / MM, WIDEST_MODULE_MM].min
+        return if fits < THINNEST_MODULE_MM
+
+        dots = (fits / DOT_MM).floor
+        (dots >= 2 ? dots * DOT_MM : fits) * MM
       end
     end
   end

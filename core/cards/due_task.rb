@@ -55,8 +55,16 @@ module UprightBench
           "a card left on #{Units::Day.words(carded_on)}" if carded_on && today - carded_on < policy.follow_up_gap_days
         end
 
-        def often_enough(policy, _today)
-          "#{attempts} cards left already" if attempts > policy.most_follow_ups
+        # Until they are written to anew, the next time round or because somebody chose so.
+        def often_enough(policy, today)
+          return unless attempts > policy.most_follow_ups
+          return if carded_on && (today - carded_on >= policy.write_again_days || asked_since?)
+
+          "#{attempts} cards left already"
+        end
+
+        def asked_since?
+          !snoozed_until.nil? && snoozed_until > carded_on
         end
       end
     end

@@ -10,7 +10,8 @@ module UprightBench
         # @!attribute lead_days_by_channel [Hash{Symbol=>Integer}] days ahead of the due date
         fields code_valid_days: 120, # house rule
           lead_days_by_channel: Channels::ALL.to_h { |channel| [channel.key, channel.lead_days] },
-               **Policies::Table.defaults("bundle_days", "follow_up_gap_days", "quiet_days", "most_follow_ups")
+               **Policies::Table.defaults("bundle_days", "follow_up_gap_days", "quiet_days", "most_follow_ups",
+                 "write_again_days")
 
         # @param channel [Symbol] one of Channels::ORDER
         # @return [Integer] days ahead of the due date

@@ -3,7 +3,7 @@
 module UprightBench
   module Core
     module Findings
-      # What may be seen at any place, whatever part sits there: cracked, wet, a foreign thing, a smell, dirt, or a note.
+      # What may be seen at any place, whatever part sits there: cracked, wet, a foreign thing, a smell, dirt, a note.
       # Each speaks for itself. (Common practice.)
       class ReadAnywhere < Reader
         CLAUSES = %i[cracked wet foreign smelling dirty noted].freeze

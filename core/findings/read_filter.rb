@@ -67,7 +67,6 @@ module UprightBench
           return say(:wash, :dark_washable) if @position.washable?
           return say(:replace, :dark_unknown, confidence: :low) if @position.water_unknown?
 
-
           say(:replace, :dark, confidence: :high)
         end
 

@@ -18,6 +18,13 @@ module UprightBench
           %w[H U].include?(name.to_s[0])
         end
 
+        # @param name [String, nil] a class
+        # @param other [String, nil] what is asked for
+        # @return [Boolean] holds back as much, or nothing is asked for
+        def as_good?(name, other)
+          PERCENT.fetch(name, 0) >= PERCENT.fetch(other, 0)
+        end
+
         # @return [String] as in "H13 (HEPA, holds back 99.95 % at the size that passes most easily)"
         def words(name)
           "#{name} (#{GROUPS.fetch(name[0])}, holds back #{PERCENT.fetch(name)} % at the size that passes most easily)"

@@ -48,9 +48,12 @@ module UprightBench
           Use::Household::FACTORS.keys.to_h { |trait| [trait, self["#{trait}_percent"] / 100.0] }
         end
 
+        CARD_DAYS = %w[bundle_days follow_up_gap_days quiet_days most_follow_ups write_again_days].freeze
+        private_constant :CARD_DAYS
+
         # @return [Cards::Policy]
         def cards
-          Cards::Policy.new(**numbers(*%w[bundle_days follow_up_gap_days quiet_days most_follow_ups]),
+          Cards::Policy.new(**numbers(*CARD_DAYS),
                             lead_days_by_channel: Cards::Channels::ORDER.to_h do |channel|
                               [channel, self["#{channel}_lead_days"]]
                             end)

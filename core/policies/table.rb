@@ -79,6 +79,8 @@ module UprightBench
           # House rule
           Number.new(key: "most_follow_ups", group: :cards, label: "Repeat at most", unit: "times", range: 0..5,
             default: 2),
+          Number.new(key: "write_again_days", group: :cards, label: "Write anew after", unit: "days", range: 90..1095,
+            default: 365, hint: "Who did not answer the last card is written to once more then."), # house rule
           Choice.new(key: "card_size", group: :cards, label: "A printed card is", default: "a6",
             options: { "a6" => "A6, 148 × 105 mm", "inch_4x6" => "4 × 6 inches" }),
           Choice.new(key: "card_layout", group: :cards, label: "The address is", default: "printed",

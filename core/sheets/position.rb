@@ -5,7 +5,8 @@ module UprightBench
     module Sheets
       # One serviceable place on a model. `beside` places hang from the air path at their station.
       #
-      # water is :never, :cold, :lukewarm, or :unknown where nobody looked it up; measures are millimetres or what their key says.
+      # water is :never, :cold, :lukewarm, or :unknown where nobody looked it up; measures are millimetres or what their
+      # key says.
       # `behind` names the places that must come off before this one is reached.
       # `seat` is the chamber it sits in, where several share one, and `layer` its place there, counted along the air;
       # `alone` says that nothing may be stacked on it; `never_without` names the place that must be filled too.
@@ -69,7 +70,9 @@ module UprightBench
         def check_water
           raise ArgumentError, "water is #{WATERS.join(', ')}" unless WATERS.include?(water)
           raise ArgumentError, "what may be wetted needs drying_floor_hours" if washable? && drying_floor_hours.nil?
-          raise ArgumentError, "a #{kind.to_s.tr('_', ' ')} is never wetted" if may_be_wetted? && NEVER_WETTED.include?(kind)
+          return unless may_be_wetted? && NEVER_WETTED.include?(kind)
+
+          raise ArgumentError, "a #{kind.to_s.tr('_', ' ')} is never wetted"
         end
       end
     end

@@ -4,7 +4,8 @@ module UprightBench
   module Core
     module Sheets
       # A rough sheet to begin with: the air path that a kind of machine usually has (common practice), with what is
-      # certain of any of its kind and nothing that only a maker could know: whether a filter may be washed, it does not say.
+      # certain of any of its kind and nothing that only a maker could know: whether a filter may be washed, it does not
+      # say.
       module Starter
         STICK = { stations: [%w[head Head], %w[wand Wand], %w[bin Bin], %w[filter Filter], %w[motor Motor]],
                   positions: [["roll", "Brush roll", "head", "roll"], ["neck", "Neck", "head", "path"],

@@ -26,7 +26,7 @@ module UprightBench
 
           submit = Formats::TextSubmit.new(gsm, reference: key.delete("-").to_i(16) % 256)
           @tray.put("#{key}.json", JSON.pretty_generate(to: number, data_coding: submit.data_coding, text: gsm.text,
-            parts: submit.parts.map { |part| part.unpack1("H*").upcase }),
+            parts: submit.parts.map { |part| part.unpack1("H*").upcase }, lengths: submit.lengths),
             tries: tries, to: number)
         end
 

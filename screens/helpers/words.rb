@@ -29,6 +29,11 @@ module UprightBench
           Core::Units::Moment.words(Config::Zone.local(time), today: today)
         end
 
+        # On paper, which is read on other days.
+        def full_moment(time)
+          Config::Zone.local(time).strftime("%-d %b %Y, %H:%M")
+        end
+
         def money(cents)
           Core::Money::Amount.words(cents)
         end
@@ -75,7 +80,7 @@ module UprightBench
 
         # The early and the late bound of a due date.
         def between(due)
-          return "" unless due.due_on
+          return "" if due.due_on.nil? || due_day(due) == "at home"
           return "not known" if due.deciding.to_sym == :unknown
           return "that day" if due.early_on == due.late_on
 

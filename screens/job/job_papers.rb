@@ -60,7 +60,7 @@ module UprightBench
           slip = SlipPaper.new(@page, today: today)
           Papers::HandOverSlip.new(shop: address(@shop, @shop.phone), number: @job.number, about: slip.about,
             date: @words.full_day(Config::Zone.date(@job.handed_over_at || @now)), parts: slip.parts,
-            notes: [paid].compact).render
+            notes: [wet, paid].compact).render
         end
 
         # As it was agreed, or as it was sent, or as it stands while neither is.
@@ -78,6 +78,14 @@ module UprightBench
         end
 
         private
+
+        # @return [String, nil] that something went back wet, and until when the machine must not run
+        def wet
+          return unless @job.wet_reason
+
+          dry_at = @page.items.flat_map(&:rack_stays).map(&:dry_at).max
+          "A part went back before it was dry. Do not run the machine before #{@words.full_moment(dry_at)}."
+        end
 
         def paid
           "#{@words.money(@page.quote.total_cents)}, tax included." if @page.quote.total_cents.positive?

@@ -31,7 +31,7 @@ module UprightBench
 
         def done
           @page.items.select { |item| item.state == "done" }.map do |item|
-            ["#{name_of(item.position)}: #{PageWords::DONE.fetch(item.action)}", (item.part.number if item.part)]
+            ["#{name_of(item.position)}: #{PageWords::DONE.fetch(item.action)}", item.part&.number]
           end
         end
 

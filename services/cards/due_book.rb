@@ -64,9 +64,14 @@ module UprightBench
       # Those who were written to often enough are not read with the others: there are many, and more with every year.
       # @return [Integer] customers
       def often_enough
+        unanswered.get(Sequel.function(:count, Sequel[:machines][:customer_id]).distinct)
+      end
+
+      # @return [Sequel::Dataset] dues, with their machines, about which nobody hears more for now
+      def unanswered
         Models::Due.running.where(may_card: true).where(Sequel[:due_on] <= @until_on + @policy.longest_lead_days)
-          .where(Sequel[:attempts] > @policy.most_follow_ups)
-          .join(:machines, id: :machine_id).get(Sequel.function(:count, Sequel[:machines][:customer_id]).distinct)
+          .where(Sequel[:attempts] > @policy.most_follow_ups).exclude(anew)
+          .join(:machines, id: :machine_id).exclude(Sequel[:machines][:state] => %w[sold scrapped])
       end
 
       private
@@ -112,9 +117,16 @@ module UprightBench
       end
 
       def whose
-        return { attempts: @policy.attempts_to_follow } unless @customer_ids
+        return Sequel.|({ attempts: @policy.attempts_to_follow }, anew) unless @customer_ids
 
         { Sequel[:machines][:customer_id] => @customer_ids }
+      end
+
+      # Written to often enough, and long ago; or somebody chose them since.
+      def anew
+        carded_on = Sequel[:dues][:carded_on]
+        (Sequel[:dues][:attempts] > @policy.most_follow_ups) &
+          ((carded_on <= @today - @policy.write_again_days) | (Sequel[:dues][:snoozed_until] > carded_on))
       end
 
       def dataset # rubocop:disable Metrics/AbcSize -- one query

@@ -12,7 +12,8 @@ module UprightBench
       # @param items [Array<Models::WorkItem>] all of the job
       # @return [Free, nil]
       def self.of(job, items)
-        places = items.select { |item| bought?(item) }.map(&:position)
+        bought = items.select { |item| bought?(item) }
+        places = bought.empty? ? [] : as_good(job, bought).map(&:position)
         card = card(job, places) if places.any?
         card && Free.new(card[:id], card[:minutes], words(job, card))
       end
@@ -21,11 +22,19 @@ module UprightBench
         item.action == "replace" && item.part_id && item.state != "left" && !item.covered
       end
 
+      # A plain sheet in the place of a cassette does not earn what the cassette would.
+      def self.as_good(job, items) # rubocop:disable Metrics/AbcSize -- one query
+        before = Models::Fitting.where(machine_id: job.machine_id, position: items.map(&:position))
+          .where(Sequel.|({ Sequel[:fittings][:job_id] => nil }, Sequel.~(Sequel[:fittings][:job_id] => job.id)))
+          .join(:parts, id: :part_id).order(Sequel[:fittings][:id]).select_hash(:position, :filter_class)
+        items.select { |item| Core::Fit::FilterClass.as_good?(item.part&.filter_class, before[item.position]) }
+      end
+
       def self.words(job, card)
         "the #{job.sheet.position(card[:position]).name.downcase} on the card of " \
           "#{Core::Units::Day.words(Config::Zone.date(card[:created_at]))} is fitted here"
       end
-      private_class_method :bought?, :words
+      private_class_method :bought?, :as_good, :words
 
       # An offer that the owner ended holds for the cards that named it.
       def self.card(job, places) # rubocop:disable Metrics/AbcSize -- one query

@@ -151,8 +151,8 @@ module UprightBench
 
       def fields_of(verdict)
         { observed: Sequel.pg_jsonb(@observed), verdict: verdict.kind.to_s, own_verdict: !@own.nil?,
-          confidence: verdict.confidence.to_s, also: Sequel.pg_array(verdict.also.map(&:to_s), :text), found_by: @by.id, found_at: @at, request_key: @request_key,
-          **told(verdict.reason), **wear }
+          confidence: verdict.confidence.to_s, also: Sequel.pg_array(verdict.also.map(&:to_s), :text),
+          found_by: @by.id, found_at: @at, request_key: @request_key, **told(verdict.reason), **wear }
       end
 
       def clear(before)

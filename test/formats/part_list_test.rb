@@ -49,6 +49,14 @@ class PartListTest < AppTest
     assert_match(/Line 3/, problems("number,name", "A,b", "B,\"c").first)
   end
 
+  # Also a name that looks as if it were marked already, however often.
+  def test_every_cell_comes_back_as_it_was
+    ["=1+1", "'=1", "''-x", "'plain", "plain", "", "@a", "'", "'''="].each do |cell|
+      assert_equal cell, Formats::Cell.plain(Formats::Cell.safe(cell))
+      refute_match(/\A[=+@-]/, Formats::Cell.safe(cell))
+    end
+  end
+
   # What a spreadsheet would take for a formula leaves as text, and comes back as it was.
   def test_formulas_are_text
     text = Formats::PartList.write([{ number: "A-1", name: "=1+1", kind: "belt", price_cents: 5, pattern: false,

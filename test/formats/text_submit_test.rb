@@ -30,4 +30,13 @@ class TextSubmitTest < AppTest
 
     assert_equal [97] * 8, Array.new(8) { |index| (number >> (7 * (7 + index))) & 127 }
   end
+
+  # 3GPP TS 23.040 clause 9.2.3.16: septets, or bytes. Seven letters fill seven bytes to the last bit but seven: read by
+  # the bytes alone there would be an eighth, "@".
+  def test_the_length_of_what_is_packed
+    assert_equal [[7], [7]], [submit("a" * 7), submit("a" * 7)].map(&:lengths)
+    assert_equal [7, [160], [160, 15]], [submit("a" * 7).parts.first.bytesize, submit("a" * 160).lengths,
+                                         submit("a" * 161).lengths]
+    assert_equal [[134]], [submit("ł" * 67).lengths]
+  end
 end

@@ -36,16 +36,29 @@ class ShelfLabelTest < AppTest
     assert_equal 2, modules.size % 11
   end
 
-  # The page is drawn and read by zbar, also the longest number and one of digits only.
-  def test_the_bars_scan
-    numbers = ["HD-2010", "A1/#{'7' * 10}.B-1234567890", "20461234"]
+  # @return [Array<String>] what zbar reads on each label, as a printer of so many dots an inch draws it
+  def read(numbers, dots)
     Dir.mktmpdir do |folder|
       File.binwrite("#{folder}/labels.pdf", Papers::ShelfLabel.new(shop: "Shop",
         labels: numbers.map { |number| { name: "Filter " * 20, number: number, price: "$16.50" } }).render)
-      system("pdftoppm", "-r", "400", "-png", "#{folder}/labels.pdf", "#{folder}/label")
-      read = Dir["#{folder}/label*.png"].map { |page| Open3.capture2("zbarimg", "-q", "--nodbus", page).first.strip }
-
-      assert_equal numbers.map { |number| "CODE-128:#{number}" }, read
+      system("pdftoppm", "-r", dots.to_s, "-mono", "#{folder}/labels.pdf", "#{folder}/label")
+      Dir["#{folder}/label*.pbm"].map { |page| Open3.capture2("zbarimg", "-q", "--nodbus", page).first.strip }
     end
+  end
+
+  # The page is drawn as the usual label printer does it and read by zbar, also a long number and one of digits only.
+  def test_the_bars_scan
+    numbers = ["HD-2010", "A1/#{'7' * 10}.B-1234", "20461234", "PLEAT-LAYER-2026-X"]
+
+    [203, 300].each { |dots| assert_equal numbers.map { |number| "CODE-128:#{number}" }, read(numbers, dots), dots }
+  end
+
+  # Bars that would run together are not drawn: the label says so.
+  def test_a_number_too_long_for_bars
+    long = "A-VERY-LONG-PART-NUMBER-1"
+    pdf = Papers::ShelfLabel.new(shop: "Shop", labels: [{ name: "Filter", number: long, price: "$1" }]).render
+
+    assert_match(/too long for bars/, Open3.capture2("pdftotext", "-", "-", stdin_data: pdf, binmode: true).first)
+    assert_equal [""], read([long], 300)
   end
 end

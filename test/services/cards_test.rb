@@ -40,6 +40,26 @@ class CardsTest < DatabaseTest
     }
   end
 
+  def test_who_did_not_answer_stands_in_a_list_and_may_be_chosen_again
+    4.times { |n| send_cards(at: NOW + (n * 31 * 86_400)) }
+    later = NOW + (4 * 31 * 86_400)
+    book = Services::DueBook.new(today: Config::Zone.date(later))
+
+    assert_includes Queries::Unanswered.call(book).map(&:customer_id), @customer.id
+    assert_equal 1, Services::WriteAgain.call([@customer.id], by: owner, at: later)
+    refute_includes Queries::Unanswered.call(book).map(&:customer_id), @customer.id
+    assert_equal [[4], []], [later, later + (31 * 86_400)].map { |time|
+      send_cards(at: time).select { |card| card.customer_id == @customer.id }.map(&:attempt)
+    }
+  end
+
+  def test_a_year_later_they_are_written_to_anew
+    3.times { |n| send_cards(at: NOW + (n * 31 * 86_400)) }
+
+    assert_equal [4], send_cards(at: NOW + ((62 + 366) * 86_400))
+      .select { |card| card.customer_id == @customer.id }.map(&:attempt)
+  end
+
   def test_no_card_for_a_machine_on_the_bench
     take_in(@machine)
 

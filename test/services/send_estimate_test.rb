@@ -150,6 +150,19 @@ class SendEstimateTest < DatabaseTest
     card
   end
 
+  # What sits there is a cassette: a sheet that holds back less does not earn the hour that was meant for one.
+  def test_a_lesser_part_does_not_earn_it
+    machine = new_machine
+    Services::SetClocks.call(machine, on: today)
+    card_for(machine)
+    cassette = Models::Part.exclude(filter_class: nil).first
+    Models::Fitting.in_place.where(machine_id: machine.id, position: "pre-filter").update(part_id: cassette.id)
+    agree(sent_one(machine: machine), warranty_name: "Wendel")
+
+    assert_equal 3150, Services::Quotes.agreed(@job).net_cents
+    assert_empty Models::Earning.where(job_id: @job.id).all
+  end
+
   def test_the_filter_of_a_card_earns_free_bench_time_once
     machine = new_machine
     Services::SetClocks.call(machine, on: today)

@@ -40,6 +40,18 @@ class BundleTest < CoreTest
     end
   end
 
+  # After the last follow-up nobody hears more, until the next time round or because somebody chose them again.
+  def test_written_to_anew_a_year_on_or_when_chosen
+    held = ->(**more) { bundle(due(-400, attempts: 3, **more)).held_back.values.first }
+
+    assert_match(/3 cards/, held.call(carded_on: MONDAY - 364))
+    assert_nil held.call(carded_on: MONDAY - 365)
+    assert_match(/3 cards/, bundle(due(-400, attempts: 3, carded_on: MONDAY - 365), write_again_days: 400)
+      .held_back.values.first)
+    assert_nil held.call(carded_on: MONDAY - 40, snoozed_until: MONDAY)
+    assert_match(/3 cards/, held.call(carded_on: MONDAY - 40, snoozed_until: MONDAY - 100))
+  end
+
   # Nobody who was just here hears that something is due, unless they asked to be told.
   def test_quiet_after_a_hand_over
     held = ->(days, **more) { bundle(due(1, here_on: MONDAY - days, **more)).held_back.values.first }

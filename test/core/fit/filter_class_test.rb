@@ -29,6 +29,11 @@ class FilterClassTest < CoreTest
     assert_equal "E12 (EPA, holds back 99.5 % at the size that passes most easily)", Fit::FilterClass.words("E12")
   end
 
+  def test_as_good_as_what_is_asked_for
+    assert_equal [true, true, true, false, false], [%w[H13 H13], %w[H14 E11], ["E11", nil], [nil, "H13"], %w[E12 H13]]
+      .map { |pair| Fit::FilterClass.as_good?(*pair) }
+  end
+
   def test_an_epa_filter_is_no_answer_to_an_allergy
     wants = Fit::Wants.new(allergy: true)
     reasons = Fit::Reasons.new(position: position, machine: nil, wants: wants, lineage: nil, size: nil, fitted: nil)

@@ -48,7 +48,7 @@ class PolicyTableTest < CoreTest
     "daily_percent" => [40..100, 80], "smoker_percent" => [40..100, 85], "email_lead_days" => [0..90, 10],
     "text_lead_days" => [0..90, 10], "post_lead_days" => [0..90, 21], "phone_lead_days" => [0..90, 7],
     "bundle_days" => [0..180, 45], "follow_up_gap_days" => [7..365, 30], "quiet_days" => [0..365, 60],
-    "most_follow_ups" => [0..5, 2],
+    "most_follow_ups" => [0..5, 2], "write_again_days" => [90..1095, 365],
     "labour_an_hour" => [0..1000, 60], "labour_step_minutes" => [1..120, 15], "least_labour_minutes" => [0..240, 15],
     "labour_tax_percent" => [0..50, 0], "part_tax_percent" => [0..50, 0], "estimate_valid_days" => [1..365, 14],
     "review_days" => [1..90, 7], "service_level_percent" => [50..99.9, 95], "kept_years" => [1..50, 10]

@@ -42,10 +42,12 @@ class PlanTest < CoreTest
 
   # What was found says why where both ask for the same; what asks for more is done.
   def test_what_is_done_because_its_time_is_up
-    sheet = Sheets::Parse.new(JSON.parse(File.read(File.join(CoreAlone::ROOT, "demo/sheets/hallmoor-dart-m.json")))).call
+    content = JSON.parse(File.read(File.join(CoreAlone::ROOT, "demo/sheets/hallmoor-dart-m.json")))
+    sheet = Sheets::Parse.new(content).call
     verdict = ->(kind, words) { Findings::Verdict.new(kind: kind, reason: Reason.written(words)) }
     found = { "roll" => verdict[:clean, "seen"], "post-filter" => verdict[:replace, "seen"] }
-    due = { "roll" => verdict[:replace, "due"], "post-filter" => verdict[:wash, "due"], "bin-seal" => verdict[:clean, "due"] }
+    due = { "roll" => verdict[:replace, "due"], "post-filter" => verdict[:wash, "due"],
+            "bin-seal" => verdict[:clean, "due"] }
     items = Work::Plan.new(sheet: sheet, findings: found, due: due).call.to_h { |item| [item.position, item] }
 
     assert_equal({ "roll" => [:replace, "due"], "post-filter" => [:replace, "seen"], "bin-seal" => [:clean, "due"] },
