@@ -126,7 +126,8 @@ module UprightBench
       def anew
         carded_on = Sequel[:dues][:carded_on]
         (Sequel[:dues][:attempts] > @policy.most_follow_ups) &
-          ((carded_on <= @today - @policy.write_again_days) | (Sequel[:dues][:snoozed_until] > carded_on))
+          ((carded_on <= @today - @policy.write_again_days) |
+            (Sequel.function(:coalesce, Sequel[:dues][:snoozed_until], carded_on) > carded_on))
       end
 
       def dataset # rubocop:disable Metrics/AbcSize -- one query
