@@ -28,6 +28,7 @@ module UprightBench
         burst: "The bag has burst: look for dust behind it, on the motor filter.",
         bag_full: "{fill} % full; {whose} at {limit} %: suction falls as it fills.",
         bag_stale: "In use for {age_days}; after {hygiene_days} it smells, full or not.",
+        bag_soon_full: "{fill} % full, about {left_days} left: it will not last until anybody looks again.",
         bag_room_left: ["{fill} % full, the line is {limit} %", ": about {left_days} left", "."]
       }.freeze
 

@@ -76,9 +76,12 @@ module UprightBench
           page.agreed.nil? || sent.sent_at > page.agreed.agreed_at
         end
 
-        # What the rule saw; where somebody judged otherwise, that stands for it.
+        # What the rule saw; where somebody judged otherwise, or something else was chosen, that stands for it.
         def reason_for_customer(item, finding)
-          finding&.own_verdict ? "Judged at the bench by #{finding.finder.name}." : item.reason
+          return "Judged at the bench by #{finding.finder.name}." if finding&.own_verdict
+          return "A new one instead of a wash." if finding&.verdict == "wash" && item.action == "replace"
+
+          item.reason
         end
 
         def answer_estimate(where)

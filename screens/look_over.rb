@@ -15,7 +15,7 @@ module UprightBench
         app.helpers Helpers
         pages_routes(app)
         saves_routes(app)
-        ages_routes(app)
+        shortcuts_routes(app)
       end
 
       def self.pages_routes(app)
@@ -41,15 +41,16 @@ module UprightBench
             Services::SkipPlace.call(job.number, position, reason: skip_reason, by: person, at: now)
           end
         end
-
-        app.post "/jobs/:number/stations/:station/fine" do |_, station|
-          job = job_asked
-          save(job, params["at"].to_s) { Services::FineRest.call(job.number, station, by: person, at: now) }
-        end
       end
       private_class_method :saves_routes
 
-      def self.ages_routes(app)
+      def self.shortcuts_routes(app)
+        app.post "/jobs/:number/stations/:station/fine" do |_, station|
+          save(job_asked, params["at"].to_s) do
+            @left_over = Services::FineRest.call(job_asked.number, station, by: person, at: now)
+          end
+        end
+
         app.post "/jobs/:number/fitted/:position" do |_, position|
           job = job_asked
           save(job, position) do
@@ -57,7 +58,7 @@ module UprightBench
           end
         end
       end
-      private_class_method :ages_routes
+      private_class_method :shortcuts_routes
 
       # Helpers of this screen's routes and templates.
       module Helpers
@@ -151,6 +152,14 @@ module UprightBench
           return reason unless reason.include?(Form::UNREADABLE)
 
           raise Services::Refused, "Some signs of the reason could not be read. Type them again."
+        end
+
+        # @return [String, nil] what "all the rest is fine" did not say fine
+        def left_over_words
+          return if @left_over.to_a.empty?
+
+          "Still to look at by itself: #{English::List.of(@left_over.map { |place| place.name.downcase })}. " \
+            "A fault there can hurt somebody."
         end
 
         # @return [Date, nil] nil when it was never changed

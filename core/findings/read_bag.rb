@@ -5,7 +5,8 @@ module UprightBench
     module Findings
       # Bag: burst, fill against the school's line, age against the hygiene limit, days left at the use rate.
       class ReadBag < Reader
-        CLAUSES = %i[burst full stale room_left].freeze
+        CLAUSES = %i[burst full stale soon_full room_left].freeze
+        SOON_DAYS = 14 # it will not last until anybody looks again (house rule)
         HYGIENE_DAYS = 62 # common practice: every two months at twice a week
 
         private
@@ -43,6 +44,12 @@ module UprightBench
           return unless fill && @background.age_days && @background.age_days > hygiene_days
 
           say(:replace, :bag_stale, age_days: @background.age_days, hygiene_days: hygiene_days)
+        end
+
+        def soon_full
+          return unless fill && days_left && days_left < SOON_DAYS
+
+          say(:replace, :bag_soon_full, fill: fill, left_days: [days_left, 0].max, confidence: :low)
         end
 
         def room_left

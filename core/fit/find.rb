@@ -28,11 +28,12 @@ module UprightBench
           @parts = parts
           @rules = rules.select { |rule| rule.position == position.key }.group_by(&:part_id)
           @wants = wants
+          @fitted = fitted
           @partner = partner
           @grounds = {} # by part's id, as each is asked for several times
           @stopped = {}
           @size = ByMeasure.new(position.kind, position.measures)
-          ask(fitted)
+          ask
         end
 
         # @return [Answer]
@@ -55,11 +56,11 @@ module UprightBench
           @parts.partition { |part| @size.fits?(part) && stops(part).empty? }
         end
 
-        def ask(fitted)
+        def ask
           @lineage = Lineage.new(@parts)
           @stops = Stops.new(@position, @machine, @lineage)
           @reasons = Reasons.new(position: @position, machine: @machine, wants: @wants, lineage: @lineage, size: @size,
-            fitted: fitted)
+            fitted: @fitted)
         end
 
         # @return [Ground, nil] the strongest
@@ -100,13 +101,21 @@ module UprightBench
           end
         end
 
-        # In warranty a pattern part after the maker's own; what the customer asked for before how it is listed, the
-        # shelf and the price.
+        # In warranty, or where the shop has it so, a pattern part after the maker's own; what the customer asked for,
+        # and what holds back no less than what sits there, before how it is listed, the shelf and the price.
         def order(candidate)
           part = candidate.part
-          [@wants.in_warranty && part.pattern ? 1 : 0,
-           @reasons.want(part) ? 0 : 1, EVIDENCE.fetch(candidate.evidence), part.on_shelf? ? 0 : 1,
+          [pattern_last?(part) ? 1 : 0, @reasons.want(part) ? 0 : 1, like_for_like?(part) ? 0 : 1,
+           EVIDENCE.fetch(candidate.evidence), part.on_shelf? ? 0 : 1,
            part.cents_a_month || Float::INFINITY, part.number]
+        end
+
+        def like_for_like?(part)
+          FilterClass.as_good?(part.filter_class, @fitted&.filter_class)
+        end
+
+        def pattern_last?(part)
+          part.pattern && (@wants.in_warranty || @wants.makers_first)
         end
 
         # Looks alike: a rule puts it, or what it took the place of, at this position somewhere; or it is about as

@@ -63,6 +63,9 @@ module UprightBench
           Number.new(key: "daily_percent", group: :households, label: "Daily use", default: 80, **PERCENT_OF_INTERVAL),
           Number.new(key: "smoker_percent", group: :households, label: "Smokers", default: 85, **PERCENT_OF_INTERVAL),
 
+          Choice.new(key: "parts_first", group: :shelf, label: "Proposed first are", default: "makers",
+            options: { "makers" => "the maker's own parts", "price" => "what costs least a month of its life" }),
+
           *Cards::Channels::ALL.map do |channel|
             Number.new(key: "#{channel.key}_lead_days", group: :cards,
               label: "#{channel.words.sub(/\A./, &:upcase)}, days ahead",

@@ -102,7 +102,7 @@ module UprightBench
 
         smell = findings.values.any? { |finding| finding.seen[:smell] }
         Services::FitFor.new(sheet, machine, today: Config::Zone.date(@now), smell: smell, job: @job,
-          reserved: reserved).call(items.map(&:position))
+          reserved: reserved, policies: @policies).call(items.map(&:position))
       end
       private :fit_for
 

@@ -8,16 +8,17 @@ module UprightBench
     class FineRest
       # @param number [Integer] the job's
       # @param station [String] a key of the job's sheet
-      # @return [Array<String>] the positions recorded
+      # @return [Array<Core::Sheets::Position>] what is looked at one by one, and was not yet
       # @raise [NotFound, Refused]
       def self.call(number, station, by:, at:)
         DB.transaction do
           job = Lookup.job(number, lock: true)
-          rest(job, station).map do |place|
+          one_by_one, rest = rest(job, station).partition { |place| Core::Findings::ONE_BY_ONE.include?(place.kind) }
+          rest.each do |place|
             RecordFinding.new(job, place.key, observed: Core::Findings.fine(place), fine: true, version: 0, by: by,
               at: at).call
-            place.key
           end
+          one_by_one
         end
       end
 
@@ -27,9 +28,7 @@ module UprightBench
         end
 
         recorded = [Models::Finding, Models::Skip].flat_map { |row| row.where(job_id: job.id).select_map(:position) }
-        job.sheet.at(station).reject do |place|
-          recorded.include?(place.key) || Core::Findings::ONE_BY_ONE.include?(place.kind)
-        end
+        job.sheet.at(station).reject { |place| recorded.include?(place.key) }
       end
       private_class_method :rest
     end

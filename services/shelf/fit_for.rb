@@ -15,13 +15,14 @@ module UprightBench
       # @param today [Date]
       # @param job [Models::Job, nil] whose own reserved parts are free to it
       # @param reserved [Hash{Integer=>Integer}, nil] part's id => pieces of other jobs, when the caller has read them
-      def initialize(sheet, machine = nil, today:, smell: false, job: nil, reserved: nil)
+      def initialize(sheet, machine = nil, today:, smell: false, job: nil, reserved: nil,
+        policies: Policies.now)
         @sheet = sheet
         @machine = machine
         @job = job
         @reserved = reserved
         @wants = Core::Fit::Wants.new(allergy: machine&.allergy || false, smell: smell,
-          in_warranty: machine&.warranty(today)&.in? || false)
+          in_warranty: machine&.warranty(today)&.in? || false, makers_first: policies["parts_first"] == "makers")
       end
 
       # @param keys [Array<String>] positions

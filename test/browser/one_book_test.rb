@@ -9,56 +9,6 @@ class OneBookBrowserTest < BrowserTest
     sign_in
   end
 
-  def look_over(title, **bought)
-    @machine = new_machine(title, **bought)
-    @job = take_in(@machine)
-    visit "/jobs/#{@job.number}/look-over"
-
-    assert_css "#walk"
-  end
-
-  def see(id)
-    position = id[/\A[a-z-]+(?=-(?:state|turns|bristles|torn|loose|grey|dirty|cracked))/]
-    execute_script("document.getElementById('#{id}').click()")
-    wait_for(id) { Models::Finding.first(job_id: @job.id, position: position) }
-  end
-
-  def finish_the_look_over
-    visit "/jobs/#{@job.number}/look-over" # all that was seen is on the page
-    click_button "Done: go to estimate"
-
-    assert_css "h2", text: "Estimate"
-  end
-
-  # All that is left: agreed, done, closed up.
-  def to_the_hand_over
-    @job.work_items_dataset.where(action: "replace", part_id: nil, state: "to_do").each do |open|
-      Services::ChoosePart.call(@job.number, open.id, choice: "leave", by: technician, at: Time.now)
-    end
-    visit "/jobs/#{@job.number}"
-    fill_in "Who agrees that the maker's warranty may end", with: "Wendel" if page.has_field?("warranty_name", wait: 0)
-    click_button "Agreed: start work"
-
-    assert_css "h2", text: "Work"
-    do_all(@job, at: Time.now)
-    visit "/jobs/#{@job.number}"
-    if page.has_button?("Close up", wait: 0)
-      click_button "Close up"
-      close_up_wet if page.has_field?("wet_reason", wait: 2)
-    end
-
-    assert_css "h2", text: "Hand over"
-  end
-
-  def close_up_wet
-    fill_in "wet_reason", with: "dried at home"
-    click_button "Close up"
-  end
-
-  def due_row(task)
-    find("table.dues tr", text: task)
-  end
-
   # A robot of which nobody knows since when it runs: what was judged good is not due on the day it goes home.
   def test_a_robot_of_unknown_age_goes_home_without_being_overdue
     look_over("Tolliver Rove Q", bought_on: nil)
@@ -107,5 +57,57 @@ class OneBookBrowserTest < BrowserTest
 
     assert_css ".work", text: "Grey 4 of 5: worth a wash. Loose: clean its seat and set it again."
     assert_css ".work", text: "The seal is torn"
+  end
+
+  private
+
+  def look_over(title, **bought)
+    @machine = new_machine(title, **bought)
+    @job = take_in(@machine)
+    visit "/jobs/#{@job.number}/look-over"
+
+    assert_css "#walk"
+  end
+
+  def see(id)
+    position = id[/\A[a-z-]+(?=-(?:state|turns|bristles|torn|loose|grey|dirty|cracked))/]
+    execute_script("document.getElementById('#{id}').click()")
+    wait_for(id) { Models::Finding.first(job_id: @job.id, position: position) }
+  end
+
+  def finish_the_look_over
+    visit "/jobs/#{@job.number}/look-over" # all that was seen is on the page
+    click_button "Done: go to estimate"
+
+    assert_css "h2", text: "Estimate"
+  end
+
+  # All that is left: agreed, done, closed up.
+  def to_the_hand_over
+    @job.work_items_dataset.where(action: "replace", part_id: nil, state: "to_do").each do |open|
+      Services::ChoosePart.call(@job.number, open.id, choice: "leave", by: technician, at: Time.now)
+    end
+    visit "/jobs/#{@job.number}"
+    fill_in "Who agrees that the maker's warranty may end", with: "Wendel" if page.has_field?("warranty_name", wait: 0)
+    click_button "Agreed: start work"
+
+    assert_css "h2", text: "Work"
+    do_all(@job, at: Time.now)
+    visit "/jobs/#{@job.number}"
+    if page.has_button?("Close up", wait: 0)
+      click_button "Close up"
+      close_up_wet if page.has_field?("wet_reason", wait: 2)
+    end
+
+    assert_css "h2", text: "Hand over"
+  end
+
+  def close_up_wet
+    fill_in "wet_reason", with: "dried at home"
+    click_button "Close up"
+  end
+
+  def due_row(task)
+    find("table.dues tr", text: task)
   end
 end

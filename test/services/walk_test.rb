@@ -15,10 +15,12 @@ class WalkServicesTest < DatabaseTest
     record(@job, "roll", { turns: "drags" })
     Services::SkipPlace.call(@job.number, "neck", reason: "cannot be reached", by: technician, at: NOW)
 
-    assert_empty Services::FineRest.call(@job.number, "head", by: technician, at: NOW)
-    assert_equal %w[bin bin-seal], Services::FineRest.call(@job.number, "bin", by: technician, at: NOW)
-    assert_empty Services::FineRest.call(@job.number, "motor", by: technician, at: NOW),
-      "motor and pack are looked at one by one"
+    left = %w[head bin motor].map do |station|
+      Services::FineRest.call(@job.number, station, by: technician, at: NOW).map(&:key)
+    end
+
+    assert_equal [[], [], %w[motor battery]], left, "motor and pack are looked at one by one, and named"
+    assert_equal [nil, nil], %w[motor battery].map { |place| found(place) }
     assert_equal [%w[leave looked_fine], %w[leave seal_clean]],
       [found("bin"), found("bin-seal")].map { |one| [one.verdict, one.clause] }
     assert_nil found("neck")

@@ -223,6 +223,17 @@ class ReadTest < CoreTest
     assert_reads :refer, :charges_badly, PACK, { state: "sound", charging: "flashes red" }
   end
 
+  # House rule: what is full within two weeks does not last until anybody looks again.
+  def test_a_bag_that_will_soon_be_full_is_changed_now
+    bag = { kind: :bag, measures: { "hours_a_bag" => 10 } }
+    reads = ->(fill) { read(bag, { fill_percent: fill }, hours_per_week: 2) }
+
+    assert_equal [:replace, :bag_soon_full, 3],
+      reads.call(45).then { |verdict| [verdict.kind, verdict.clause, verdict.reason.figures[:left_days]] }
+    assert_equal :bag_room_left, reads.call(30).clause # (50 - 30) / 50 of ten hours at two a week: 14 days
+    assert_equal :bag_room_left, read({ kind: :bag }, { fill_percent: 49 }).clause # nobody knows how fast it fills
+  end
+
   CARBON = { kind: :carbon, measures: { "new_length_mm" => 30 } }.freeze
 
   # A third of the length when new, where the sheet gives no least length (house rule).

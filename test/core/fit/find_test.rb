@@ -21,10 +21,9 @@ class FindTest < CoreTest
     rule(id, model: "Brackwater Loft K")
   end
 
-  def find(parts, rules, wants: {}, machine: K, attributes: { "clip" => true })
+  def find(parts, rules, wants: {}, machine: K, attributes: { "clip" => true }, fitted: nil)
     Fit::Find.new(position: position(attributes: attributes, measures: SIZE), machine: machine, parts: parts,
-      rules: rules,
-      wants: Fit::Wants.new(**wants)).call
+      rules: rules, fitted: fitted, wants: Fit::Wants.new(**wants)).call
   end
 
   def test_a_listed_part_fits_and_says_why
@@ -157,6 +156,25 @@ class FindTest < CoreTest
 
     assert_equal [2, 1], answer.candidates.map { |candidate| candidate.part.id }
     assert_includes answer.candidates.last.reasons, Reason.of(:pattern_in_warranty)
+  end
+
+  # The owner's rule: the maker's own before a pattern, whatever it costs.
+  def test_the_makers_parts_first_where_the_shop_has_it_so
+    parts = [cassette(1, pattern: true, price_cents: 100), cassette(2, price_cents: 3000)]
+    first = ->(**wants) { find(parts, [listed(1), listed(2)], wants: wants).candidates.first.part.id }
+
+    assert_equal [1, 2], [first.call, first.call(makers_first: true)]
+  end
+
+  # What sits there was HEPA: a plain sheet comes after another cassette, however cheap.
+  def test_like_for_like_before_the_price
+    plain = cassette(1, price_cents: 100)
+    hepa = cassette(2, filter_class: "H13", price_cents: 3000)
+    order = lambda { |fitted|
+      find([plain, hepa], [listed(1), listed(2)], fitted: fitted).candidates.map { |candidate| candidate.part.id }
+    }
+
+    assert_equal [[1, 2], [2, 1]], [order.call(plain), order.call(hepa)]
   end
 
   def test_never_empty_handed_silently
