@@ -58,7 +58,13 @@ module UprightBench
 
         def back
           spares = @page.items.flat_map { |item| item.goes_back.to_a }.map { |name| [name.capitalize, "yours"] }
-          @page.accessories.map { |accessory| [accessory.name, "#{accessory.pieces_in} ×"] } + spares
+          @page.accessories.map { |accessory| [accessory.name, "#{accessory.pieces_in} ×"] } + spares + from_boxes
+        end
+
+        def from_boxes
+          Services::Boxes.left(@page.sheet, @page.items).map do |part, kind, pieces|
+            ["#{part.name}: #{kind.tr('_', ' ')}", "#{pieces} ×"]
+          end
         end
       end
     end

@@ -7,6 +7,26 @@ module UprightBench
     module Boxes
       module_function
 
+      # What is left of the boxes that were opened and paid: it goes home with the customer.
+      # @param items [Array<Models::WorkItem>] of the job, with their parts
+      # @return [Array<Array(Models::Part, String, Integer)>] part, kind of piece, pieces
+      def left(sheet, items)
+        items.select { |item| fitted_from_the_shelf?(item) }.group_by(&:part).flat_map do |part, served|
+          left_of(part, served.map { |item| sheet.position(item.position).kind })
+        end
+      end
+
+      def fitted_from_the_shelf?(item)
+        item.state == "done" && item.action == "replace" && item.part && !item.own_spare
+      end
+
+      # @param kinds [Array<Symbol>] of the places that it filled
+      def left_of(part, kinds)
+        boxes = part.to_core.pieces_for(kinds)
+        rest = part.contents.to_hash.map { |kind, pieces| [part, kind, (pieces * boxes) - kinds.count(kind.to_sym)] }
+        rest.select { |_, _, pieces| pieces.positive? }
+      end
+
       # @param item [Models::WorkItem] with its part
       # @param others [Array<Models::WorkItem>] of the same job, that are served already
       # @return [Integer] pieces that this one asks for beyond them

@@ -36,4 +36,17 @@ class BoxesTest < DatabaseTest
 
     assert_equal @before, part("BW-5010").stock
   end
+
+  # Four bags and a motor filter: one of each is fitted, three bags go home with the customer.
+  def test_what_is_left_goes_home
+    left = lambda {
+      Services::Boxes.left(@job.sheet, @job.work_items_dataset.eager(:part).all)
+        .map { |part, kind, pieces| [part.number, kind, pieces] }
+    }
+
+    assert_empty left.call
+    each_item(Services::DoWorkItem)
+
+    assert_equal [["BW-5010", "bag", part("BW-5010").contents.fetch("bag") - 1]], left.call
+  end
 end
