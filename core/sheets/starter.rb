@@ -58,16 +58,49 @@ module UprightBench
         module_function
 
         # @param kind [Symbol] of Sheet::KINDS
+        # @param dust [Symbol, nil] :bag or :bin, where it was looked at
+        # @param power [Symbol, nil] :mains or :battery, where it is not the usual of its kind
         # @return [Hash{String=>Object}] as Parse takes it
         # @raise [KeyError] for an unknown kind
-        def content(kind:, maker:, model:)
+        def content(kind:, maker:, model:, dust: nil, power: nil)
           plan = BY_KIND.fetch(kind)
+          places = collecting(powered(plan.fetch(:positions), power), dust)
           { "format" => Shape::FORMAT, "maker" => maker, "model" => model, "kind" => kind.to_s, "family" => UNKNOWN,
             "body_style" => UNKNOWN,
-            "power" => POWER.fetch(kind).to_s, "warranty_months" => 0, "rough" => true,
+            "power" => (power || POWER.fetch(kind)).to_s, "warranty_months" => 0, "rough" => true,
             "stations" => plan.fetch(:stations).map { |key, name| { "key" => key, "name" => name } },
-            "positions" => plan.fetch(:positions).map { |row| position(*row) } }
+            "positions" => places.map { |row| position(*row) } }
         end
+
+        # A bag or a bin, in the place where the dust collects.
+        def collecting(rows, dust)
+          return rows if dust.nil?
+
+          rows.map do |key, name, station, kind, *beside|
+            next [key, name, station, kind, *beside] unless %w[bag bin].include?(kind)
+
+            [key, dust.to_s.capitalize, station, dust.to_s, *beside]
+          end
+        end
+
+        # A lead for the mains; for a pack the pack and its contacts.
+        def powered(rows, power)
+          case power
+          when :battery then rows.flat_map { |row| row[3] == "lead" ? pack(row[2]) : [row] }
+          when :mains
+            rows.reject { |row| row[3] == "contacts" }.map { |row| row[3] == "battery" ? lead(row[2]) : row }
+          else rows
+          end
+        end
+
+        def pack(station)
+          [["contacts", "Contacts", station, "contacts", true], ["battery", "Battery pack", station, "battery", true]]
+        end
+
+        def lead(station)
+          ["lead", "Mains lead", station, "lead", true]
+        end
+        private_class_method :collecting, :powered, :pack, :lead
 
         def position(key, name, station, kind, *beside)
           { "key" => key, "name" => name, "station" => station, "kind" => kind }

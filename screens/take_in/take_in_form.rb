@@ -9,6 +9,10 @@ module UprightBench
         AGREED = Core::Cards::Channels::ALL.map(&:agreed_column).freeze
         CONDITIONS = Core::Intake::Safety::CONDITIONS.keys.freeze
         KINDS = Core::Sheets::Sheet::KINDS.map(&:to_s).freeze
+        # What decides the places of a model that nobody knows, and can be seen at the counter.
+        SEEN = { dust: { "bag" => "a bag", "bin" => "a bin" },
+                 power: { "mains" => "the mains", "battery" => "a pack" } }.freeze
+        ASKS = { dust: "Dust collects in", power: "Runs on" }.freeze
         UUID = /\A\h{8}-\h{4}-\h{4}-\h{4}-\h{12}\z/
         # "2 crevice tools", "charger": pieces, then a name
         COUNTED = /\A(?:(?<pieces>[1-9]\d?)\s*[x×]?\s+)?(?<name>\S.{0,59})\z/
@@ -41,6 +45,8 @@ module UprightBench
               optional(:maker).maybe(:string, max_size?: 60)
               optional(:model).maybe(:string, max_size?: 60)
               optional(:kind).maybe(:string, included_in?: KINDS)
+              optional(:dust).maybe(:string, included_in?: SEEN.fetch(:dust).keys)
+              optional(:power).maybe(:string, included_in?: SEEN.fetch(:power).keys)
               optional(:serial_number).maybe(:string, max_size?: 40)
               optional(:bought_on).maybe(:date)
               optional(:bought_at).maybe(:string, max_size?: 120)
@@ -119,9 +125,10 @@ module UprightBench
         def machine
           given = values[:machine] or return
           if given[:sheet_id].nil? && given[:maker]
-            rough = { maker: given[:maker], model: given[:model], kind: given[:kind]&.to_sym }
+            rough = { maker: given[:maker], model: given[:model],
+                      **given.slice(:kind, :dust, :power).compact.transform_values(&:to_sym) }
           end
-          switched(given.except(:maker, :model, :kind), :second_hand).merge({ rough: rough }.compact)
+          switched(given.except(:maker, :model, :kind, :dust, :power), :second_hand).merge({ rough: rough }.compact)
         end
 
         # What was ticked, and what was written beside it: name => pieces.

@@ -6,13 +6,15 @@ module UprightBench
     # later. A model that is on file keeps its own sheet.
     class BeginSheet
       # @param kind [Symbol] the nearest of Core::Sheets::Sheet::KINDS
+      # @param seen [Hash] dust and power, as Core::Sheets::Starter takes them
       # @return [Models::Sheet]
-      def self.call(maker:, model:, kind:, by:, at:)
+      def self.call(maker:, model:, kind:, by:, at:, **seen)
         DB.transaction do
           # Several machines of one unknown model at once get one sheet
           OneAtATime.wait("rough sheet", DB.get(plain("#{maker} #{model}")))
-          known(maker, model) || AddSheet.call(Core::Sheets::Starter.content(kind: kind, maker: maker, model: model),
-            by: by, at: at, note: "begun at the counter")
+          content = { kind: kind, maker: maker, model: model, **seen }
+          known(maker, model) || AddSheet.call(Core::Sheets::Starter.content(**content), by: by, at: at,
+            note: "begun at the counter")
         end
       end
 

@@ -183,6 +183,22 @@ class RulesTest < CoreTest
     end
   end
 
+  # A bag or a bin, the mains or a pack: what is seen at the counter decides the places.
+  def test_a_starter_follows_what_was_seen
+    kinds = lambda { |kind, **seen|
+      Sheets::Parse.new(Sheets::Starter.content(kind: kind, maker: "N", model: "O", **seen)).call
+        .positions.map { |place| [place.kind, place.name] }
+    }
+
+    assert_includes kinds[:upright, dust: :bag], [:bag, "Bag"]
+    assert_includes kinds[:canister, dust: :bin], [:bin, "Bin"]
+    has = ->(places) { %i[battery contacts lead].map { |kind| places.to_h.key?(kind) } }
+
+    assert_equal [true, true, false], has[kinds[:upright, power: :battery]]
+    assert_equal [false, false, true], has[kinds[:stick, power: :mains]]
+    assert_equal "battery", Sheets::Starter.content(kind: :upright, maker: "N", model: "O", power: :battery)["power"]
+  end
+
   def test_what_hangs_beside_the_air_path_of_a_starter
     beside = Sheets::Sheet::KINDS.to_h do |kind|
       sheet = Sheets::Parse.new(Sheets::Starter.content(kind: kind, maker: "Newmark", model: "One")).call
