@@ -120,7 +120,8 @@ class DoorsTest < CommittedTest
 
   # @return [Array<String>] an address for each closed route, with what is really there in its place
   def closed
-    real = { "number" => @job.number, "id" => 1, "stay" => 1, "position" => "pre-filter", "station" => "pre",
+    real = { "number" => @job.number, "id" => 1, "stay" => 1, "position" => "pre-filter", "task" => "wash",
+             "station" => "pre",
              "key" => "pre-filter", "size" => "small", "supplier" => 1,
              "customer" => @job.customer_id, "step" => "end", "move" => "receive", "code" => "x", "part" => 1 }
     self.class.doors.reject(&:open).map { |door| door.path.gsub(/:(\w+)/) { real.fetch(Regexp.last_match(1)).to_s } }

@@ -48,7 +48,7 @@ class FuzzTest < DatabaseTest
     @real = { "station" => "pre", "key" => "pre-filter", "size" => "small",
               "supplier" => Models::Supplier.first.id.to_s,
               "number" => @job.number.to_s, "id" => item(@job, "pre-filter").id.to_s, "position" => "pre-filter",
-              "stay" => "1", "step" => "part", "part" => "1",
+              "task" => "wash", "stay" => "1", "step" => "part", "part" => "1",
               "move" => "receive", "customer" => @job.customer_id.to_s,
               "code" => Outbox::Letters.codes.write(Models::Card.order(:id).last.id, today) }
   end
