@@ -46,6 +46,8 @@ module UprightBench
         due_in: "fällig {month}", due_since: "fällig seit {month}", and_more: " und {count} weitere",
         months: "Januar, Februar, März, April, Mai, Juni, Juli, August, September, Oktober, November, Dezember",
         page_title: "Ihre Geräte", page_hello: "Guten Tag {customer}", page_due: "Was fällig ist",
+        page_offer_used: "Die freie Werkstattzeit dieser Karte wurde am {day} genutzt.",
+        page_offer_lapsed: "Die freie Werkstattzeit dieser Karte endete am {day}.",
         page_over: "erledigt oder nicht mehr verfolgt", page_why: "Warum dann?",
         page_told: "Sie haben uns gesagt: {answers}. Danke. Sie können uns unten noch etwas anderes sagen.",
         page_booking: "Sie bringen ein Gerät am {day}. Ein anderer Tag unten verschiebt es.",

@@ -10,6 +10,7 @@ module UprightBench
       one_to_many :lines, class: "UprightBench::Models::CardLine"
       many_to_many :dues, join_table: :card_lines
       one_to_one :message
+      one_to_one :earning
       one_to_many :answers, order: :id
 
       dataset_module do

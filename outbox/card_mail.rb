@@ -15,13 +15,22 @@ module UprightBench
       # @return [String] RFC 5322
       # @raise [Rejected] when the address cannot be written in a message, or is none
       def write(message, letter, shop)
-        text = letter.text
+        text = [letter.text, postal(shop)].compact.join("\n\n")
         Formats::MailMessage.new(from: [shop.name, shop.email], to: message.recipient, subject: letter.subject,
-          id: "#{message.key}@#{shop.email.split('@').last}",
-          date: Time.now, text: text, html: html(text, letter.link),
+          id: id(message, shop), date: Time.now, text: text, html: html(text, letter.link),
           headers: unsubscribe(letter)).to_s
       rescue ArgumentError => e
         raise Rejected, e.message
+      end
+
+      def id(message, shop)
+        "#{message.key}@#{shop.email.split('@').last}"
+      end
+
+      # Whoever is written to may know from where: many places ask for it.
+      # @return [String, nil]
+      def postal(shop)
+        [shop.name, shop.street, shop.town].compact.join(", ") if shop.street || shop.town
       end
 
       # RFC 8058 clause 3.1: the header names an address that stops it by a POST with just this field, and nothing else

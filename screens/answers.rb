@@ -69,6 +69,7 @@ module UprightBench
           status 422 if form.errors.any?
           erb :"answers/page", locals: {
             form: form, cards: cards || form.cards(today), bookings: Queries::Bookings.open,
+            to_send: Queries::PartsToSend.call,
             answers: Queries::RecentAnswers.call(before: before_asked)
           }
         end

@@ -73,7 +73,17 @@ module UprightBench
           erb :"card_page/page", layout: :"card_page/layout",
             locals: { card: card, words: words, machines: machines, problem: problem,
                       answers: card.answers,
-                      booking: Queries::Bookings.of_customer(card.customer_id), offer: card.offer }
+                      booking: Queries::Bookings.of_customer(card.customer_id), offer: offer_words(card, words) }
+        end
+
+        # @return [String, nil] what the card offers, or what became of that
+        def offer_words(card, words)
+          offer = card.offer or return
+          earned = card.earning&.earned_at
+          return words.phrase(:page_offer_used, day: words.full_date(zone_date(earned))) if earned
+          return words.phrase(:page_offer_lapsed, day: words.full_date(offer.ends_on)) if offer.ends_on < today
+
+          words.offer(minutes: offer.minutes, until_on: offer.ends_on)
         end
 
         def stop_writing(card, one_click:)

@@ -40,6 +40,10 @@ module UprightBench
         PAGE = {
           page_title: ["Your machines", [], [], "Title"],
           page_hello: ["Hello, {customer}", %i[customer], [], "Greeting"],
+          page_offer_used: ["The free bench time of this card was used on {day}.", %i[day], %i[day],
+                            "An offer that was used"],
+          page_offer_lapsed: ["The free bench time of this card ended on {day}.", %i[day], %i[day],
+                              "An offer that is over"],
           page_due: ["What is due", [], [], "Over what is due"],
           page_over: ["done or no longer followed", [], [], "What is due no longer"],
           page_why: ["Why then?", [], [], "To see why a date is as it is"],

@@ -46,6 +46,7 @@ class CardPageTest < DatabaseTest
     read = ["", "/stop"].map { |more| get(@path + more) && page }
     submit "#{@path}/stop", {}, from: "#{@path}/stop"
     read << page
+    read.concat(what_became_of_the_offer)
 
     says = ->(words, text) { text.match?(/(?<!ø)#{Regexp.escape(words[/[^{,]+/])}/) }
     unread = worded.slice(*Core::Cards::Texts::PAGE.keys).reject do |name, words|
@@ -100,5 +101,18 @@ class CardPageTest < DatabaseTest
     get "/c/#{late}"
 
     assert_equal 404, status
+  end
+
+  private
+
+  # @return [Array<String>] the page once the offer was used, and once another one is over
+  def what_became_of_the_offer
+    Models::Earning.create(card_id: @card.id, job_id: take_in.id, minutes: 10, earned_at: NOW)
+    used = get(@path) && page
+    Models::Earning.where(card_id: @card.id).delete
+    over = Models::Offer.create(minutes: 10, starts_on: today - 30, ends_on: today - 1, created_by: owner.id,
+      created_at: NOW)
+    @card.update(offer_id: over.id)
+    [used, get(@path) && page]
   end
 end

@@ -239,6 +239,19 @@ class BatchesTest < DatabaseTest
     refute_match(/[^\r]\n/, raw)
   end
 
+  # Who wants the part sent stands in a list until it is done, however long their cards are put off.
+  def test_who_wants_the_part_sent_stands_in_a_list
+    one = due_in(5)
+    card = send_cards.first
+    Services::AnswerCard.call(card, kind: "send_part", by: owner, at: NOW)
+
+    assert_equal dues_of(one).where(action: "replace", id: card.due_ids).count,
+      Queries::PartsToSend.call.count { |row| row.card_id == card.id }
+    dues_of(one).update(state: "done", closed_on: today)
+
+    assert_empty(Queries::PartsToSend.call.select { |row| row.card_id == card.id })
+  end
+
   def test_a_customer_who_wants_to_be_called_is_on_the_list
     one = due_in(5, email_agreed: false, phone_agreed: true, phone: "555-0123")
     card = send_cards.first

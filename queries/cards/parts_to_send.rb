@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Queries
+    # Who asked on a card for a part to be sent, while what the card named is still due; who asked first before the
+    # others.
+    class PartsToSend
+      MOST = 100
+      Row = Struct.new(:card_id, :customer_id, :customer, :street, :town, :phone, :machine, :position_name, :asked_at,
+        :note, keyword_init: true)
+
+      # @return [Array<Row>] a line a part, at most MOST
+      def self.call
+        asked.where(Sequel[:dues][:state] => "open", Sequel[:dues][:action] => "replace")
+          .order(Sequel[:answers][:answered_at], Sequel[:dues][:id]).limit(MOST).naked.select(*columns)
+          .map { |row| Row.new(**row) }
+      end
+
+      def self.asked
+        Models::Answer.where(kind: "send_part").join(:cards, id: :card_id)
+          .join(:customers, id: Sequel[:cards][:customer_id])
+          .join(:card_lines, card_id: Sequel[:cards][:id], void: false).join(:dues, id: :due_id)
+          .join(:machines, id: Sequel[:dues][:machine_id]).join(:sheets, id: Sequel[:machines][:sheet_id])
+      end
+
+      def self.columns
+        customers, answers = %i[customers answers].map { |table| Sequel[table] }
+        [Sequel[:cards][:id].as(:card_id), customers[:id].as(:customer_id), customers[:name].as(:customer),
+         *%i[street town phone].map { |name| customers[name] }, Sequel.join(%i[maker model_name], " ").as(:machine),
+         Sequel[:dues][:position_name], answers[:answered_at].as(:asked_at), answers[:note]]
+      end
+      private_class_method :asked, :columns
+    end
+  end
+end
