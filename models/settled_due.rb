@@ -8,8 +8,6 @@ module UprightBench
 
       dataset_module do
         where :to_do_now, choice: "now"
-        where :still_good, choice: "good"
-        where :left, choice: "left"
       end
     end
   end

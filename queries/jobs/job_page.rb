@@ -5,6 +5,7 @@ module UprightBench
     # A job with all that its page shows, each kind read once.
     class JobPage
       include JobFindings
+      include JobDues
 
       attr_reader :job, :policies
 
@@ -154,27 +155,6 @@ module UprightBench
         @quote ||= Services::Quotes.of(@job, items, held: agreed || standing_estimate, policies: @policies)
       end
 
-      # @return [Array<Services::DuesAtJob::Row>] what its clocks ask for, beside what was found
-      def dues_to_settle
-        @dues_to_settle ||= Services::DuesAtJob.call(@job, at: @now, policies: @policies)
-      end
-
-      # @return [Hash{Array(String, String)=>String}] position and task => what was said about it
-      def settled_dues
-        @settled_dues ||= Models::SettledDue.where(job_id: @job.id).select_hash(%i[position task], :choice)
-      end
-
-      # @return [Array<String>] at which the customer left something that was due
-      def left_places
-        settled_dues.select { |_, choice| choice == "left" }.keys.map(&:first).uniq
-      end
-
-      # @return [Boolean] it is done because its time is up, and not for what was found
-      def time_up?(item)
-        items_due = settled_dues.reject { |_, choice| choice == "good" }.keys.map(&:first)
-        items_due.include?(item.position) && findings[item.position]&.verdict != item.action
-      end
-
       # @return [Boolean] more is to be done than was agreed, or the warranty may end and nobody agreed to that by name
       def beyond?
         step == :work && !Services::Quotes.agreement(agreed).covers?(quote, ends_warranty: ends_warranty.any?)
@@ -193,11 +173,6 @@ module UprightBench
 
       def wet
         items.reject(&:rotates).filter_map(&:on_rack).reject { |stay| stay.dry?(@now) }
-      end
-
-      # @return [Array<Models::Due>] the running clocks of the machine, soonest first
-      def dues
-        @dues ||= MachineDues.call(@job.machine_id)
       end
 
       # @return [Symbol] a key of Core::Jobs::States::STEPS

@@ -25,8 +25,8 @@ module UprightBench
 
       # What `call` would give; nothing is written.
       # @return [Array<Array(Core::Sheets::Position, Core::Clocks::Task, Core::Clocks::Due)>]
-      def self.preview(machine, on:, done: {}, loads: {})
-        new(machine, on, loads: loads).preview(done)
+      def self.preview(machine, on:, done: {}, loads: {}, policies: Policies.now)
+        new(machine, on, loads: loads, facts: Facts.new([machine], policies: policies)).preview(done)
       end
 
       # @param rows [Array<Hash>] of dues

@@ -25,21 +25,25 @@ module UprightBench
       end
 
       # @param job [Models::Job]
+      # @param read [Hash] findings, items and settled, all of the job, when the caller has read them
       # @return [Array<Row>] along the air path
-      def self.call(job, at:, policies: Policies.now)
-        new(job, at, policies).call
+      def self.call(job, at:, policies: Policies.now, **read)
+        new(job, at, policies, **read).call
       end
 
-      def initialize(job, at, policies)
+      def initialize(job, at, policies, findings: nil, items: nil, settled: nil)
         @job = job
         @today = Config::Zone.date(at)
         @policies = policies
+        @findings = findings || Models::Finding.where(job_id: job.id).all
+        @items = items || Models::WorkItem.where(job_id: job.id).all
+        @settled = settled || Models::SettledDue.where(job_id: job.id).all
       end
 
       def call
-        settled = Models::SettledDue.where(job_id: @job.id).select_hash(%i[position task], :choice)
+        choices = @settled.to_h { |due| [[due.position, due.task], due.choice] }
         outlooks.filter_map do |place, task, outlook|
-          choice = settled[[place.key, task.key]]
+          choice = choices[[place.key, task.key]]
           next unless outlook.state || choice == "good"
 
           Row.new(place: place, task: task, outlook: outlook, choice: choice)
@@ -49,16 +53,16 @@ module UprightBench
       private
 
       def outlooks
-        results = JobResults.new(@job, planned, policy: @policies.findings)
-        SetClocks.preview(@job.machine, done: results.done, loads: results.loads, on: @today)
-          .select { |place, _, _| @job.sheet.position?(place.key) }.map do |place, task, due|
+        preview.select { |place, _, _| @job.sheet.position?(place.key) }.map do |place, task, due|
           [place, task, Core::Clocks::Outlook.new(due: due, task: task, today: @today, heard_on: heard_on)]
         end
       end
 
       # As if all were done that is not left.
-      def planned
-        Models::WorkItem.where(job_id: @job.id).exclude(state: "left").all
+      def preview
+        results = JobResults.new(@job, @items.reject { |item| item.state == "left" }, policy: @policies.findings,
+          findings: @findings, settled: @settled)
+        SetClocks.preview(@job.machine, done: results.done, loads: results.loads, on: @today, policies: @policies)
       end
 
       def heard_on

@@ -15,10 +15,14 @@ module UprightBench
       # @param job [Models::Job]
       # @param items [Array<Models::WorkItem>] that are done, or are taken to be
       # @param policy [Core::Findings::Policy]
-      def initialize(job, items, policy: Policies.now.findings)
+      # @param findings [Array<Models::Finding>, nil] of the job, when the caller has read them
+      # @param settled [Array<Models::SettledDue>, nil] the same
+      def initialize(job, items, policy: Policies.now.findings, findings: nil, settled: nil)
         @job = job
         @items = items
         @policy = policy
+        @found = findings
+        @settled = settled
       end
 
       # @return [Hash{String=>Array<Symbol>}] position => actions
@@ -45,12 +49,12 @@ module UprightBench
       private
 
       def findings
-        @findings ||= Models::Finding.where(job_id: @job.id).all
+        @findings ||= (@found || Models::Finding.where(job_id: @job.id).all)
           .select { |finding| @job.sheet.position?(finding.position) }
       end
 
       def still_good
-        @still_good ||= Models::SettledDue.still_good.where(job_id: @job.id).all
+        @still_good ||= (@settled || Models::SettledDue.where(job_id: @job.id).all).select { |due| due.choice == "good" }
       end
 
       def loads_of(finding)

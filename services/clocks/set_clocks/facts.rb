@@ -7,9 +7,9 @@ module UprightBench
       # no models: there may be many thousand.
       class Facts
         # @param machines [Array<Models::Machine>]
-        def initialize(machines)
+        # @param policies [Core::Policies::InForce] when the caller has read them
+        def initialize(machines, policies: Policies.now)
           ids = machines.map(&:id)
-          policies = Policies.now
           @factors = policies.household_factors
           @look_again_days = policies.findings.service_interval_days
           @readings = Models::UseReading.where(machine_id: ids).as_floats.all.group_by(&:machine_id)
