@@ -99,7 +99,8 @@ module UprightBench
 
         def came_page
           @title = "Results"
-          erb :"answers/came", locals: { brought: Queries::JobsBrought.call(before: before_asked) }
+          page = Queries::JobsBrought.page(before: before_asked)
+          erb :"answers/came", locals: { brought: page.rows, older: page.older }
         end
 
         def shares_page

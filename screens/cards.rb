@@ -133,7 +133,7 @@ module UprightBench
           @title = "Card for #{card.customer.name}"
           erb :"cards/card", locals: { card: card, message: card.message, letter: Outbox::Letters.of(card),
                                        booking: Queries::Bookings.of_card(card.id),
-                                       brought: Queries::JobsBrought.call(card: card) }
+                                       brought: Queries::JobsBrought.of_card(card) }
         end
 
         def horizon_weeks(overview)

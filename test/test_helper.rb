@@ -22,6 +22,13 @@ class AppTest < Minitest::Test
     Config::Zone.date(NOW)
   end
 
+  # A day on which the clocks change has no 24 hours: late in the evening a sum of seconds ends on another day.
+  # @return [Time] the same time of the shop's clock, so many days later
+  def in_days(days)
+    clock = Config::Zone.local(NOW)
+    Config::Zone.at(today + days, clock.hour, clock.min)
+  end
+
   def owner
     @owner ||= Models::Person.first(role: "owner")
   end

@@ -6,24 +6,35 @@ module UprightBench
     # named its machine, beside the newest such card that had left before. The newest first.
     module JobsBrought
       PAGE = 30
+      LOOKED_AT = 1000 # jobs for one page: cards may have brought few of them, and a large shop has half a million
+      Page = Struct.new(:rows, :older) # the id of a job than which there may be older ones; nil at the end
       Row = Struct.new(:id, :number, :taken_in_at, :customer, :card_id, :channel, :attempt, :leaves_on,
         keyword_init: true)
 
       module_function
 
-      # @param card [Models::Card, nil] only what this one brought
       # @param before [Integer, nil] a job's id: only older ones
-      # @return [Array<Row>] at most PAGE
-      def call(card: nil, before: nil) # rubocop:disable Metrics/AbcSize -- one query
-        jobs = Models::Job.cross_join(newest_card.lateral.as(:card)).join(:customers, id: Sequel[:jobs][:customer_id])
-        jobs = jobs.where(card_id: card.id, Sequel[:jobs][:customer_id] => card.customer_id) if card
-        jobs = jobs.where(Sequel[:jobs][:id] < before) if before
-        rows(jobs.order(Sequel.desc(Sequel[:jobs][:id])).limit(PAGE))
+      # @param most [Integer] jobs that are looked at
+      # @return [Page]
+      def page(before: nil, most: LOOKED_AT)
+        jobs = Models::Job.reverse(:id).limit(most)
+        jobs = jobs.where { id < before } if before
+        found = rows(jobs.from_self(alias: :jobs))
+        Page.new(found, found.size == PAGE ? found.last.id : jobs.offset(most - 1).get(:id))
       end
 
-      def rows(jobs)
+      # @param card [Models::Card]
+      # @return [Array<Row>] at most PAGE
+      def of_card(card)
+        rows(Models::Job.where(customer_id: card.customer_id)) { |jobs| jobs.where(card_id: card.id) }
+      end
+
+      def rows(jobs) # rubocop:disable Metrics/AbcSize -- one query
+        jobs = jobs.cross_join(newest_card.lateral.as(:card)).join(:customers, id: Sequel[:jobs][:customer_id])
+        jobs = yield jobs if block_given?
         columns = %i[id number taken_in_at].map { |name| Sequel[:jobs][name] }
-        jobs.naked.select(*columns, Sequel[:customers][:name].as(:customer), :card_id, :channel, :attempt, :leaves_on)
+        jobs.naked.reverse(Sequel[:jobs][:id]).limit(PAGE)
+          .select(*columns, Sequel[:customers][:name].as(:customer), :card_id, :channel, :attempt, :leaves_on)
           .map { |row| Row.new(**row) }
       end
 

@@ -80,7 +80,7 @@ class ShelfScreensTest < DatabaseTest
   end
 
   def test_the_first_look_of_the_day_has_the_shelf_reckoned
-    Models::ForecastRun.dataset.update(finished_at: NOW - (3 * 86_400))
+    Models::ForecastRun.dataset.update(finished_at: in_days(-3))
     get "/shelf/short"
 
     assert_says(/Updating since/)

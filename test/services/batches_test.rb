@@ -77,7 +77,7 @@ class BatchesTest < DatabaseTest
     again = Outbox::Round.new(message.batch_id, at: NOW).call
 
     assert_equal today + 2, Config::Zone.date(again)
-    assert_equal "handed_over", hand_over(message, at: NOW + (2 * 86_400)).state
+    assert_equal "handed_over", hand_over(message, at: in_days(2)).state
     assert_equal "done", message.batch.refresh.state
   end
 

@@ -10,9 +10,9 @@ class CardReturnsTest < DatabaseTest
 
   def card(days_ago, channel: "email", attempt: 1, came_after: nil)
     machine = new_machine
-    sent = NOW - (days_ago * 86_400)
+    sent = in_days(-days_ago)
     @card = naming(machine, channel: channel, attempt: attempt, at: sent)
-    take_in(machine, at: sent + (came_after * 86_400)) if came_after
+    take_in(machine, at: in_days(came_after - days_ago)) if came_after
     @card
   end
 
@@ -63,31 +63,42 @@ class CardReturnsTest < DatabaseTest
   def test_which_card_brought_which_job
     first = card(100, came_after: nil)
     machine = @card.customer.machines.first
-    follow_up = naming(machine, attempt: 2, at: NOW - (70 * 86_400))
-    later = naming(machine, attempt: 3, at: NOW - (20 * 86_400))
-    job = take_in(machine, at: NOW - (30 * 86_400))
+    follow_up = naming(machine, attempt: 2, at: in_days(-70))
+    later = naming(machine, attempt: 3, at: in_days(-20))
+    job = take_in(machine, at: in_days(-30))
     card(100, came_after: 70)
 
-    assert_equal [[job.id, follow_up.id, 2]], Queries::JobsBrought.call.map { |row| [row.id, row.card_id, row.attempt] }
+    assert_equal [[job.id, follow_up.id, 2]], Queries::JobsBrought.page.rows.map { |row| [row.id, row.card_id, row.attempt] }
     assert_equal [[], [job.number], []], [first, follow_up, later]
-      .map { |one| Queries::JobsBrought.call(card: one).map { |row| row[:number] } }
-    assert_empty Queries::JobsBrought.call(before: job.id)
+      .map { |one| Queries::JobsBrought.of_card(one).map { |row| row[:number] } }
+    assert_empty Queries::JobsBrought.page(before: job.id).rows
+  end
+
+  # A page looks at so many jobs, however few of them a card brought.
+  def test_a_page_ends_where_it_stopped_looking
+    card(100, came_after: 5)
+    brought = Models::Job.last
+    3.times { take_in }
+    page = Queries::JobsBrought.page(most: 2)
+
+    assert_empty page.rows
+    assert_equal [brought.id], Queries::JobsBrought.page(before: page.older, most: 2).rows.map(&:id)
   end
 
   # Another machine of the same customer, and one that came in the morning before the card left at noon.
   def test_a_card_brings_what_it_named_and_only_after_it_left
     named = new_machine
     other = new_machine("Tolliver Wick").tap { |machine| machine.update(customer_id: named.customer_id) }
-    card = naming(named, at: NOW - (100 * 86_400))
-    take_in(other, at: NOW - (90 * 86_400))
+    card = naming(named, at: in_days(-100))
+    take_in(other, at: in_days(-90))
 
-    assert_empty Queries::JobsBrought.call(card: card)
-    job = take_in(named, at: NOW - (100 * 86_400) - 60)
+    assert_empty Queries::JobsBrought.of_card(card)
+    job = take_in(named, at: in_days(-100) - 60)
 
-    assert_empty Queries::JobsBrought.call(card: card)
-    job.update(taken_in_at: NOW - (90 * 86_400))
+    assert_empty Queries::JobsBrought.of_card(card)
+    job.update(taken_in_at: in_days(-90))
 
-    assert_equal [job.number], Queries::JobsBrought.call(card: card).map(&:number)
+    assert_equal [job.number], Queries::JobsBrought.of_card(card).map(&:number)
   end
 
   def test_a_card_that_is_too_young_or_too_old_is_not_counted

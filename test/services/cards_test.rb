@@ -33,7 +33,7 @@ class CardsTest < DatabaseTest
   end
 
   def test_a_follow_up_after_the_gap_and_no_more_than_two
-    times = (0..4).map { |n| NOW + (n * 31 * 86_400) }
+    times = (0..4).map { |n| in_days(n * 31) }
 
     assert_equal [[1], [2], [3], [], []], times.map { |time|
       send_cards(at: time).select { |card| card.customer_id == @customer.id }.map(&:attempt)
@@ -41,8 +41,8 @@ class CardsTest < DatabaseTest
   end
 
   def test_who_did_not_answer_stands_in_a_list_and_may_be_chosen_again
-    4.times { |n| send_cards(at: NOW + (n * 31 * 86_400)) }
-    later = NOW + (4 * 31 * 86_400)
+    4.times { |n| send_cards(at: in_days(n * 31)) }
+    later = in_days(4 * 31)
     book = Services::DueBook.new(today: Config::Zone.date(later))
 
     assert_includes Queries::Unanswered.call(book).map(&:customer_id), @customer.id
@@ -54,9 +54,9 @@ class CardsTest < DatabaseTest
   end
 
   def test_a_year_later_they_are_written_to_anew
-    3.times { |n| send_cards(at: NOW + (n * 31 * 86_400)) }
+    3.times { |n| send_cards(at: in_days(n * 31)) }
 
-    assert_equal [4], send_cards(at: NOW + ((62 + 366) * 86_400))
+    assert_equal [4], send_cards(at: in_days(62 + 366))
       .select { |card| card.customer_id == @customer.id }.map(&:attempt)
   end
 
@@ -144,14 +144,14 @@ class CardsTest < DatabaseTest
   def test_will_come_waits_before_writing_again
     answer("will_come")
 
-    assert_empty send_cards(at: NOW + (31 * 86_400))
-    refute_empty send_cards(at: NOW + (46 * 86_400))
+    assert_empty send_cards(at: in_days(31))
+    refute_empty send_cards(at: in_days(46))
   end
 
   def test_not_now_puts_it_off
     answer("not_now", weeks: "8")
 
-    assert_empty send_cards(at: NOW + (50 * 86_400))
+    assert_empty send_cards(at: in_days(50))
   end
 
   def test_done_elsewhere_begins_a_new_cycle
@@ -190,7 +190,7 @@ class CardsTest < DatabaseTest
     answer("stop_writing")
 
     assert_equal [today, false], @customer.refresh.values.values_at(:stopped_on, :email_agreed)
-    assert_empty send_cards(at: NOW + (60 * 86_400))
+    assert_empty send_cards(at: in_days(60))
   end
 
   def test_an_answer_twice_is_one

@@ -48,7 +48,7 @@ class ForecastShelfTest < DatabaseTest
     fit("HD-2010")
     other = new_machine("Tolliver Wick")
     Services::SetClocks.call(other, on: today)
-    card = write_card(other.customer, at: NOW - (200 * 86_400))
+    card = write_card(other.customer, at: in_days(-200))
     due = Models::Due.running.first(machine_id: other.id)
     Models::CardLine.create(card_id: card.id, due_id: due.id, attempt: 1, leaves_on: today - 200)
     Models::Due.running.where(machine_id: other.id).update(due_on: today + 2000, early_on: nil, late_on: nil)
@@ -118,7 +118,7 @@ class ForecastShelfTest < DatabaseTest
     Models::Due.running.where(id: @due.id).update(due_on: today + 2000)
     number = "HD-2030"
     before = Services::ForecastShelf::Demand.new(today: today, days: 91).walk_ins_a_week[part(number).id]
-    Services::MoveStock.call(part(number), pieces: -1, kind: "used", job: take_in, by: owner, at: NOW - 86_400)
+    Services::MoveStock.call(part(number), pieces: -1, kind: "used", job: take_in, by: owner, at: in_days(-1))
     after = Services::ForecastShelf::Demand.new(today: today, days: 91).walk_ins_a_week[part(number).id]
 
     assert_in_delta 7 / 365.0, after - before, 1e-9

@@ -68,7 +68,7 @@ class ForgetTest < DatabaseTest
   end
 
   def test_who_was_not_here_for_long_is_offered
-    long_ago = NOW - (11 * 366 * 86_400)
+    long_ago = in_days(-11 * 366)
     old = Models::Customer.create(name: "Long Away", created_by: owner.id, created_at: long_ago)
     offered = -> { Services::Forget.long_away(today: today, years: 10).map(&:id) }
 

@@ -75,7 +75,7 @@ class LongPaperTest < DatabaseTest
   def test_old_ones_go
     many_parts(30)
     old = work(ask(query: "Long paper"))
-    old.update(asked_at: NOW - (3 * 86_400))
+    old.update(asked_at: in_days(-3))
     ask(query: "Long paper 1")
 
     assert_nil Models::PaperRun.with_pk(old.id)

@@ -111,7 +111,7 @@ class OrdersTest < DatabaseTest
     never_ordered_from
 
     assert_equal 3, @part.refresh.days_to_come
-    receive(order(1, at: NOW - (15 * 86_400)), 1)
+    receive(order(1, at: in_days(-15)), 1)
 
     assert_equal [6, 6], [@part.refresh.learned_lead_days, @supplier.refresh.learned_lead_days]
     assert_equal 6, @part.days_to_come

@@ -12,7 +12,7 @@ class QuietTimeTest < DatabaseTest
   end
 
   def handed_over(days_ago)
-    take_in(@machine).update(state: "handed_over", handed_over_at: NOW - (days_ago * 86_400))
+    take_in(@machine).update(state: "handed_over", handed_over_at: in_days(-days_ago))
   end
 
   def book
@@ -25,7 +25,7 @@ class QuietTimeTest < DatabaseTest
 
     assert_empty book.leaving
     assert_match(/was here on/, book.left_out.values.join)
-    job.update(handed_over_at: NOW - (61 * 86_400))
+    job.update(handed_over_at: in_days(-61))
 
     assert_equal 1, book.leaving.size
   end

@@ -29,10 +29,6 @@ class SendEstimateTest < DatabaseTest
     Services::AgreeToEstimate.call(@job.number, sent.id, agreed_name: "Wendel Testrup", by: slip, at: at, **more)
   end
 
-  def days(count)
-    NOW + (count * 86_400)
-  end
-
   # Bench time 15.00 and the filter 16.50, each with 15 % tax, rounded by class half to even: 2.25 and 2.48 (2.475).
   def test_the_customer_agrees_to_what_was_sent
     sent = sent_one
@@ -58,9 +54,9 @@ class SendEstimateTest < DatabaseTest
     part("HD-2010").update(price_cents: 99_900)
 
     assert_equal today + 14, sent.valid_until
-    assert_match(/held until/, assert_raises(Services::Refused) { agree(sent, at: days(15)) }.message)
-    assert_equal 99_900, send_again(at: days(15)).to_lines.last.net_cents
-    agree(sent_one, at: days(13))
+    assert_match(/held until/, assert_raises(Services::Refused) { agree(sent, at: in_days(15)) }.message)
+    assert_equal 99_900, send_again(at: in_days(15)).to_lines.last.net_cents
+    agree(sent_one, at: in_days(13))
   end
 
   def test_what_changed_since_is_not_agreed_to
@@ -144,8 +140,8 @@ class SendEstimateTest < DatabaseTest
   def card_for(machine, position = "pre-filter")
     due = Models::Due.running.where(machine_id: machine.id, position: position).first
     offer = Models::Offer.create(minutes: 15, starts_on: today - 30, ends_on: today + 30, created_by: owner.id,
-      created_at: days(-30))
-    card = write_card(machine.customer, at: days(-20), offer_id: offer.id)
+      created_at: in_days(-30))
+    card = write_card(machine.customer, at: in_days(-20), offer_id: offer.id)
     Models::CardLine.create(card_id: card.id, due_id: due.id, attempt: 1, leaves_on: today - 20)
     card
   end
