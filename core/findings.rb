@@ -55,7 +55,7 @@ module UprightBench
         window: { state: states("Window", :window) },
         wheels: { state: states("Wheels", :wheels) },
         vents: { state: states("Vents", :vents) },
-        path: { state: states("Way", :path) },
+        path: { state: states("Airflow", :path) },
         flap: { state: states("Flap", :flap) },
         bag: { fill_percent: measure("Full", "%", 0..100), burst: flag("Burst") },
         bin: { fill_percent: measure("Full", "%", 0..100), cracked: flag("Cracked"),

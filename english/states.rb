@@ -27,7 +27,7 @@ module UprightBench
         vents_open: "The vents are open.",
         vents_dusty: "Dusty vents: brush them, the head sticks to the floor without them.",
         vents_blocked: "Blocked vents: the head sticks to the floor and starves.",
-        path_clear: "The way is clear.",
+        path_clear: "The airflow is clear.",
         path_partly: "Partly blocked: push it through with a blunt rod.",
         path_blocked: "Blocked: push it through with a blunt rod.",
         flap_closes: "The flap closes fully.",

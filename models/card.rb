@@ -14,11 +14,17 @@ module UprightBench
       one_to_many :answers, order: :id
 
       dataset_module do
-        # Those that left and did not come back, each with the day on which it left.
+        # Those that left and did not come back, each with the day and the time at which it left.
         def reached
-          messages = Message.where(state: %w[handed_over unsure]).select(:card_id, :leaves_on)
-          join(messages, { card_id: :id }, table_alias: :messages).select_all(:cards).select_append(:leaves_on)
-            .from_self(alias: :cards)
+          messages = Message.where(state: %w[handed_over unsure]).select(:card_id, :leaves_on, :handed_over_at)
+          join(messages, { card_id: :id }, table_alias: :messages).select_all(:cards)
+            .select_append(:leaves_on, :handed_over_at).from_self(alias: :cards)
+        end
+
+        # Each beside the dues that it named.
+        def beside_dues
+          left_join(:card_lines, { card_id: Sequel[:cards][:id], void: false })
+            .left_join(:dues, { id: Sequel[:card_lines][:due_id] })
         end
       end
 

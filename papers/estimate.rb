@@ -8,7 +8,7 @@ module UprightBench
       SIZE_MM = [148, 210].freeze
       MARGIN_MM = 12
       ROW = 15
-      PRICE = 78 # points wide
+      NOTE = 78 # a price
 
       # @param shop [Array<String>] the shop's name, then its address and phone
       # @param number [Integer] the job's
@@ -49,19 +49,10 @@ module UprightBench
       end
 
       def head
-        words(@shop.first, size: 14, style: :bold, height: 20)
-        words(@shop.drop(1).join(", "), size: 9)
-        rule
-        space
+        letterhead(@shop)
         @customer.each { |text| words(text, size: 10) }
         space
-        heading
-      end
-
-      def heading
-        right = pdf.bounds.width - PRICE
-        row(["Estimate, job #{@number}", @date], [[0, right - 2], [right, PRICE, :right]],
-          size: 14, style: :bold, height: 22)
+        beside("Estimate, job #{@number}", @date, size: 14, style: :bold, height: 22)
       end
 
       def lines
@@ -79,12 +70,6 @@ module UprightBench
         beside("Without tax", @money.call(@estimate.net_cents)) if @taxes.any?
         @taxes.each { |words, cents| beside(words, @money.call(cents)) }
         beside("Total", @money.call(@estimate.total_cents), size: 14, style: :bold, height: 20)
-      end
-
-      # What it is, and the sum at the right edge.
-      def beside(text, sum, **looks)
-        width = pdf.bounds.width
-        row([text, sum], [[0, width - PRICE - 2], [width - PRICE, PRICE, :right]], **looks)
       end
     end
   end

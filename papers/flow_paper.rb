@@ -3,7 +3,7 @@
 module UprightBench
   module Papers
     # A paper that is filled from the top, row by row, and goes on to another page when one is full. Subclasses have a
-    # `flow`.
+    # `flow`, and a NOTE (points wide) where they put something at the right edge.
     class FlowPaper < Paper
       ROW = 16 # points
 
@@ -17,6 +17,21 @@ module UprightBench
       # A row over the whole width.
       def words(text, size:, style: :normal, height: self.class::ROW)
         row([text], [[0, pdf.bounds.width]], size: size, style: style, height: height)
+      end
+
+      # Who it is from.
+      # @param shop [Array<String>] the shop's name, then its address and phone
+      def letterhead(shop)
+        words(shop.first, size: 14, style: :bold, height: 20)
+        words(shop.drop(1).join(", "), size: 9)
+        rule
+        space
+      end
+
+      # A text, and a date or a sum at the right edge.
+      def beside(text, note, **looks)
+        right = pdf.bounds.width - self.class::NOTE
+        row([text, note], [[0, right - 4], [right, self.class::NOTE, :right]], **looks)
       end
 
       # @param cells [Array<String>]

@@ -8,7 +8,7 @@ module UprightBench
       SIZE_MM = [148, 210].freeze
       MARGIN_MM = 12
       ROW = 15
-      DATE = 90 # points wide
+      NOTE = 90 # a date
       # heading => rows in `parts`
       PARTS = { done: "Done", left: "Left as it is", next: "What comes next", back: "With the machine" }.freeze
 
@@ -35,10 +35,7 @@ module UprightBench
       end
 
       def flow
-        words(@shop.first, size: 14, style: :bold, height: 20)
-        words(@shop.drop(1).join(", "), size: 9)
-        rule
-        space
+        letterhead(@shop)
         beside("Your machine, job #{@number}", @date, size: 14, style: :bold, height: 22)
         @about.each { |text| words(text, size: 10) }
         PARTS.each { |key, heading| part(heading, @parts.fetch(key, [])) }
@@ -53,11 +50,6 @@ module UprightBench
         space
         words(heading, size: 12, style: :bold, height: 18)
         rows.each { |text, note| beside(text, note.to_s) }
-      end
-
-      def beside(text, note, **looks)
-        right = pdf.bounds.width - DATE
-        row([text, note], [[0, right - 4], [right, DATE, :right]], **looks)
       end
     end
   end

@@ -187,7 +187,7 @@ module UprightBench
 
         # @return [String] those that are not listed, by reason
         def more_left_out(left_out)
-          reasons = left_out.map(&:last).tally.sort_by { |_, count| -count }.first(6)
+          reasons = left_out.map { |_, why| why.counted_as }.tally.sort_by { |_, count| -count }.first(6)
           "and #{left_out.size - SHOWN} more: #{reasons.map { |why, count| "#{count} #{why}" }.join('; ')}"
         end
 
@@ -202,7 +202,7 @@ module UprightBench
         def held_back_words(bundle)
           return "nothing" if bundle.held_back.empty?
 
-          bundle.held_back.values.tally.map { |reason, times| "#{times} (#{reason})" }.join(", ")
+          bundle.held_back.values.map(&:words).tally.map { |words, times| "#{times} (#{words})" }.join(", ")
         end
 
         def doubt_words(message)

@@ -46,8 +46,9 @@ module UprightBench
 
       def self.shortcuts_routes(app)
         app.post "/jobs/:number/stations/:station/fine" do |_, station|
-          save(job_asked, params["at"].to_s) do
-            @left_over = Services::FineRest.call(job_asked.number, station, by: person, at: now)
+          job = job_asked
+          save(job, params["at"].to_s) do
+            @left_over = Services::FineRest.call(job.number, station, by: person, at: now)
           end
         end
 
@@ -171,7 +172,9 @@ module UprightBench
 
         # @return [String] as in "Replace was due 17 Jun 2025 (calendar)."
         def overdue_words(due)
-          return "Nobody knows when it was last seen to (#{due.action}): look at it." if due.deciding.to_sym == :unknown
+          if due.deciding.to_sym == :unknown
+            return "Nobody knows when it was last #{Job::PageWords::DONE.fetch(due.action, 'looked at')}: look at it."
+          end
 
           "#{due.action.capitalize} was due #{day(due.due_on)} (#{clock_words(due.deciding)})."
         end

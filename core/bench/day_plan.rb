@@ -3,42 +3,45 @@
 module UprightBench
   module Core
     module Bench
-      # List scheduling of what stands on the bench: each job in JobAhead#order takes the pair of hands that is
-      # free first. A job with a wait takes hands twice, before and after it. Shows lateness before it happens;
-      # it moves no promise.
+      # List scheduling of what stands on the bench: whenever a pair of hands is free, it takes up the first piece of
+      # work in JobAhead#order that can be done then. A job with a wait takes hands twice, before and after it; while
+      # it waits, the hands do something else. Shows lateness before it happens; it moves no promise.
       class DayPlan
+        # Hands-on work of a job that can be taken up from a time on; `last` is what follows its wait.
+        Piece = Struct.new(:job, :minutes, :from, :last)
+        private_constant :Piece
+
         # @param jobs [Array<JobAhead>]
         # @param hours [#after, #open_from] open hours, as in Work::Promise
         # @param now [Time]
         # @param hands [Integer] technicians at work
         def initialize(jobs:, hours:, now:, hands:)
-          @jobs = jobs
+          @jobs = jobs.sort_by(&:order)
           @hours = hours
           @free = Array.new([hands, 1].max) { hours.open_from(now) }
         end
 
-        # @return [Array<Row>] in the order the work is taken up
+        # @return [Array<Row>] in JobAhead#order
         def call
-          first = @jobs.sort_by(&:order).to_h { |job| [job, before(job)] }
-          first.map { |job, stretches| row(job, stretches + after(job, stretches)) }
+          @stretches = @jobs.to_h { |job| [job, []] }
+          @ahead = []
+          @jobs.reject(&:hold).each { |job| before(job) }
+          take_up until @ahead.empty?
+          @jobs.map { |job| row(job, @stretches.fetch(job)) }
         end
 
         private
 
         def before(job)
-          return [] if job.hold || job.before_minutes.zero?
+          return after(job, @free.min) if job.before_minutes.zero?
 
-          [take(job.before_minutes, @free.min)]
+          @ahead << Piece.new(job, job.before_minutes, @free.min, false)
         end
 
-        def after(job, done)
-          return [] if job.hold
-
-          wet_from = done.last&.to || @free.min
-          wait = wait(job, wet_from)
-          return [wait].compact if job.after_minutes.zero?
-
-          [wait, take(job.after_minutes, wait ? wait.to : wet_from)].compact
+        def after(job, done_at)
+          wait = wait(job, done_at)
+          @stretches.fetch(job) << wait if wait
+          @ahead << Piece.new(job, job.after_minutes, wait ? wait.to : done_at, true) if job.after_minutes.positive?
         end
 
         def wait(job, from)
@@ -48,12 +51,24 @@ module UprightBench
           Row::Stretch.new(kind: :wait, from: from, to: @hours.open_from(till))
         end
 
-        # The hands that are free first, not before `earliest`.
-        def take(minutes, earliest)
+        def take_up
           hand = @free.each_index.min_by { |index| @free[index] }
-          from = @hours.open_from([@free[hand], earliest].max)
-          @free[hand] = @hours.after(from, minutes)
-          Row::Stretch.new(kind: :hands_on, from: from, to: @free[hand])
+          piece = @ahead.delete(next_piece(@free[hand]))
+          done = stretch(piece, [@free[hand], piece.from].max)
+          @free[hand] = done.to
+          @stretches.fetch(piece.job) << done
+          after(piece.job, done.to) unless piece.last
+        end
+
+        def stretch(piece, from)
+          opens = @hours.open_from(from)
+          Row::Stretch.new(kind: :hands_on, from: opens, to: @hours.after(opens, piece.minutes))
+        end
+
+        # With nothing that can be done yet, what can be done first.
+        def next_piece(time)
+          soonest = [time, @ahead.map(&:from).min].max
+          @ahead.select { |piece| piece.from <= soonest }.min_by { |piece| piece.job.order }
         end
 
         def row(job, stretches)

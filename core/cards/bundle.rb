@@ -63,7 +63,7 @@ module UprightBench
           @address.obstacle if channel.nil?
         end
 
-        # @return [Hash{DueTask=>String}] what is left off, and why; soonest first
+        # @return [Hash{DueTask=>Hold}] what is left off, and why; soonest first
         def held_back
           holds.compact
         end

@@ -13,9 +13,9 @@ module UprightBench
           action: :replace, attempts: 0, carded_on: nil, snoozed_until: nil, on_bench: false,
           machine_state: :in_use, may_card: true, here_on: nil
 
-        # @return [String, nil] why it is not on a card today; nil when it may be
+        # @return [Hold, nil] why it is not on a card today; nil when it may be
         def held_back(policy, today)
-          HOLDS.each { |hold| send(hold, policy, today)&.then { |reason| return reason } }
+          HOLDS.each { |hold| send(hold, policy, today)&.then { |found| return found } }
           nil
         end
 
@@ -29,30 +29,32 @@ module UprightBench
         private_constant :HOLDS
 
         def not_carded(_policy, _today)
-          "looked after at home" unless may_card
+          Hold.new(kind: :not_carded) unless may_card
         end
 
         def on_the_bench(_policy, _today)
-          "the machine is on the bench" if on_bench
+          Hold.new(kind: :on_the_bench) if on_bench
         end
 
         def gone(_policy, _today)
-          "the machine is #{machine_state}" if %i[sold scrapped].include?(machine_state)
+          Hold.new(kind: machine_state) if %i[sold scrapped].include?(machine_state)
         end
 
         def snoozed(_policy, today)
-          "asked not before #{Units::Day.words(snoozed_until)}" if snoozed_until && snoozed_until > today
+          Hold.new(kind: :snoozed, about: snoozed_until) if snoozed_until && snoozed_until > today
         end
 
         # Who asked to be written to again is, whenever they were here.
         def just_here(policy, today)
           return unless here_on && snoozed_until.nil? && today - here_on < policy.quiet_days
 
-          "was here on #{Units::Day.words(here_on)}"
+          Hold.new(kind: :just_here, about: here_on)
         end
 
         def recently_carded(policy, today)
-          "a card left on #{Units::Day.words(carded_on)}" if carded_on && today - carded_on < policy.follow_up_gap_days
+          return unless carded_on && today - carded_on < policy.follow_up_gap_days
+
+          Hold.new(kind: :recently_carded, about: carded_on)
         end
 
         # Until they are written to anew, the next time round or because somebody chose so.
@@ -60,7 +62,7 @@ module UprightBench
           return unless attempts > policy.most_follow_ups
           return if carded_on && (today - carded_on >= policy.write_again_days || asked_since?)
 
-          "#{attempts} cards left already"
+          Hold.new(kind: :often_enough, about: attempts)
         end
 
         def asked_since?

@@ -39,9 +39,10 @@ module UprightBench
       end
 
       def newest_card
-        Models::Card.reached.where(customer_id: Sequel[:jobs][:customer_id]).where(Services::CardReturns.brought)
-          .order(Sequel.desc(:leaves_on), Sequel.desc(:id)).limit(1)
-          .select(Sequel[:id].as(:card_id), :channel, :attempt, :leaves_on)
+        card = Sequel[:cards]
+        Models::Card.reached.beside_dues.where(Services::CardReturns.brought)
+          .order(Sequel.desc(card[:leaves_on]), Sequel.desc(card[:id])).limit(1)
+          .select(card[:id].as(:card_id), *%i[channel attempt leaves_on].map { |name| card[name] })
       end
       private_class_method :newest_card, :rows
     end

@@ -108,7 +108,7 @@ module UprightBench
       private :fit_for
 
       def reserved
-        @reserved ||= Services::ReservedParts.besides(@job)
+        @reserved ||= Services::ReservedParts.for_others(except: @job)
       end
       private :reserved
 

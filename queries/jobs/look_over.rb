@@ -63,14 +63,12 @@ module UprightBench
 
       private
 
+      # All of the machine: that none runs tells of a first job, when what would run is reckoned.
       def dues
-        running = shown(Models::Due.running.where(machine_id: job.machine_id)).all
-        return running if running.any? || !first_job?
-
-        Services::SetClocks.new(job.machine, @today).would_be
+        running = Models::Due.running.where(machine_id: job.machine_id).all
+        running.empty? && first_job? ? Services::SetClocks.new(job.machine, @today).would_be(@only) : running
       end
 
-      # Nothing has run yet.
       def first_job?
         Models::Due.where(machine_id: job.machine_id).empty?
       end

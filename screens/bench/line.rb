@@ -30,6 +30,11 @@ module UprightBench
           "#{Core::Units::Duration.words(@plan.late_minutes)} late" if late?
         end
 
+        # @return [Time, nil] nil when it is ready
+        def promise_at
+          @job.promise_at unless waits_for == :collection
+        end
+
         # @return [String] where it stands
         def state
           return "Stop" if @job.stopped

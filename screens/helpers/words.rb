@@ -80,7 +80,7 @@ module UprightBench
 
         # The early and the late bound of a due date.
         def between(due)
-          return "" if due.due_on.nil? || due_day(due) == "at home"
+          return "" if due.due_on.nil? || due_day(due) == "done at home"
           return "not known" if due.deciding.to_sym == :unknown
           return "that day" if due.early_on == due.late_on
 
@@ -92,7 +92,7 @@ module UprightBench
         def due_day(due)
           return "never" unless due.due_on
 
-          due.due_on < today && !due.may_card ? "at home" : day(due.due_on)
+          due.due_on < today && !due.may_card ? "done at home" : day(due.due_on)
         end
 
         # @param left [Array<String>] places at which the customer left something that was due

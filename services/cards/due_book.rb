@@ -10,6 +10,9 @@ module UprightBench
            deciding due_on].each { |name| define_method(name) { read[name] } }
       end
 
+      # Why somebody gets no card, of one and as those are counted who get none for the same reason.
+      Why = Struct.new(:words, :counted_as)
+
       # What somebody may still hear of falls due in each week from today; -1 is what is overdue. What was written
       # about often enough is left out: that is much, and more with every year. The dues of a machine that was sold are
       # ended with it.
@@ -56,7 +59,7 @@ module UprightBench
       end
 
       # Who would hear by then but does not, and why.
-      # @return [Hash{Row=>String}] the first due of each such customer => reason
+      # @return [Hash{Row=>Why}] the first due of each such customer => reason
       def left_out
         all_bundles.reject { |bundle| bundle.leaves_by?(@until_on) }.filter_map { |bundle| why_not(bundle) }.to_h
       end
@@ -88,15 +91,17 @@ module UprightBench
 
       def why_not(bundle)
         soonest = by_customer.fetch(bundle.customer_id).first
-        return [soonest, bundle.obstacle] if in_time?(bundle) && bundle.obstacle
+        return [soonest, Why.new(bundle.obstacle, bundle.obstacle)] if in_time?(bundle) && bundle.obstacle
 
         held = held_back(bundle)
-        return if held.empty? || in_time?(bundle)
-
-        [by_id.fetch(held.keys.first.id), held.values.uniq.join("; ")]
+        [by_id.fetch(held.keys.first.id), why(held.values)] unless held.empty? || in_time?(bundle)
       end
 
-      # @return [Hash] what would leave by now: task => why it is held back
+      def why(holds)
+        Why.new(*%i[words counted_as].map { |said| holds.map(&said).uniq.join("; ") })
+      end
+
+      # @return [Hash{Core::Cards::DueTask=>Core::Cards::Hold}] what would leave by now
       def held_back(bundle)
         last = @until_on + @policy.lead_days(bundle.channel || :email)
         bundle.held_back.select { |task, _| task.due_on <= last }

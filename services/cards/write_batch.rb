@@ -55,12 +55,7 @@ module UprightBench
 
       # @return [Hash{String=>Integer}] why => how many
       def left_out(whole, unticked)
-        (whole.left_out.values.map { |why| undated(why) } + (["unticked"] * unticked)).tally
-      end
-
-      # Who waits for another day is counted together.
-      def undated(why)
-        why.gsub(/not before \d{4}-\d\d-\d\d/, "to wait").gsub(/on \d{4}-\d\d-\d\d/, "of late")
+        (whole.left_out.values.map(&:counted_as) + (["unticked"] * unticked)).tally
       end
 
       # A batch may be cancelled while it is written.

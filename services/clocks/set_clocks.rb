@@ -69,9 +69,11 @@ module UprightBench
       end
 
       # What `call` would write for a machine that nothing was done to; nothing is written.
+      # @param only [Array<String>, nil] the places that are asked for
       # @return [Array<Models::Due>] not saved, soonest first
-      def would_be
-        dues = tasks.map do |place, task|
+      def would_be(only = nil)
+        asked = only ? tasks.select { |place, _| only.include?(place.key) } : tasks
+        dues = asked.map do |place, task|
           Models::Due.new(row(place, task, 1, start_of(place, task), load: load_of(place, task)))
         end
         dues.sort_by { |due| due.due_on || FAR }

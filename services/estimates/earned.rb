@@ -13,8 +13,11 @@ module UprightBench
       # @return [Free, nil]
       def self.of(job, items)
         bought = items.select { |item| bought?(item) }
-        places = bought.empty? ? [] : as_good(job, bought).map(&:position)
-        card = card(job, places) if places.any?
+        cards = bought.empty? ? [] : cards(job, bought.map(&:position))
+        return if cards.empty?
+
+        good = as_good(job, bought).map(&:position)
+        card = cards.find { |one| good.include?(one[:position]) }
         card && Free.new(card[:id], card[:minutes], words(job, card))
       end
 
@@ -37,11 +40,12 @@ module UprightBench
       private_class_method :bought?, :as_good, :words
 
       # An offer that the owner ended holds for the cards that named it.
-      def self.card(job, places) # rubocop:disable Metrics/AbcSize -- one query
+      # @return [Array<Hash>] for each place that a card of theirs named, the newest first
+      def self.cards(job, places) # rubocop:disable Metrics/AbcSize -- one query
         on = Config::Zone.date(job.taken_in_at)
         cards = sent_to(job).join(:offers, id: :offer_id).where { starts_on <= on }.where { ends_on >= on }
         naming(cards, job.machine_id, places).order(Sequel.desc(Sequel[:cards][:id]), :position)
-          .naked.select(Sequel[:cards][:id], Sequel[:cards][:created_at], :minutes, :position).first
+          .naked.select(Sequel[:cards][:id], Sequel[:cards][:created_at], :minutes, :position).all
       end
 
       def self.naming(cards, machine_id, places)
@@ -57,7 +61,7 @@ module UprightBench
         Models::Card.where(customer_id: job.customer_id, created_at: within).exclude(taken.select(1).exists)
           .from_self(alias: :cards)
       end
-      private_class_method :card, :sent_to
+      private_class_method :cards, :sent_to
 
       # Written down where it is agreed; the database refuses a card that earned for another job.
       def self.keep(job, items, at:)

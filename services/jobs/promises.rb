@@ -14,7 +14,7 @@ module UprightBench
       def fields(job, at:)
         items = job.work_items_dataset.where(state: "to_do").eager(part: :with_shelf.to_proc).all
         policies = Policies.now
-        reserved = ReservedParts.for_others(items.filter_map(&:part_id), except: job)
+        reserved = ReservedParts.for_others(except: job)
         asks = items.map { |item| ask_of(item, job.sheet, reserved: reserved, policies: policies) }
         promise = of(asks, at: at, policies: policies)
         { promise_at: promise.call, promise_reason: English::Sentences.of(promise.reason) }

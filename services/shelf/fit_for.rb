@@ -40,7 +40,7 @@ module UprightBench
 
       # @return [Array<Core::Fit::Part>] with what of each is free for this job
       def parts_of(ids)
-        reserved = @reserved || ReservedParts.for_others(ids, except: @job)
+        reserved = @reserved || ReservedParts.for_others(except: @job)
         Models::Part.where(Sequel[:parts][:id] => ids).with_shelf.all
           .map { |part| part.to_core(reserved: reserved[part.id]) }
       end

@@ -9,21 +9,10 @@ module UprightBench
 
       module_function
 
-      # @param part_ids [Array<Integer>]
       # @param except [Models::Job, nil] the job that asks, which may take its own
-      # @return [Hash{Integer=>Integer}] part's id => pieces; 0 for the others
-      def for_others(part_ids, except: nil)
-        # As mostly; the rest takes longer to plan than to answer
-        return Hash.new(0) if to_do.where(part_id: part_ids).empty?
-
-        items = items_of(part_ids).exclude(Sequel[:work_items][:job_id] => except&.id || 0)
-        counted(items).naked.as_hash(:part_id, :pieces).tap { |reserved| reserved.default = 0 }
-      end
-
-      # @param job [Models::Job] the one that asks
-      # @return [Hash{Integer=>Integer}] of every part that is reserved for another job; 0 for the others
-      def besides(job)
-        counted(items.exclude(Sequel[:work_items][:job_id] => job.id)).naked.as_hash(:part_id, :pieces)
+      # @return [Hash{Integer=>Integer}] part's id => pieces reserved for other jobs; 0 for all that are not
+      def for_others(except: nil)
+        counted(items.exclude(Sequel[:work_items][:job_id] => except&.id || 0)).naked.as_hash(:part_id, :pieces)
           .tap { |reserved| reserved.default = 0 }
       end
 
@@ -49,20 +38,12 @@ module UprightBench
 
       # @return [Array<Integer>] numbers of the jobs that a part is reserved for, who agreed first before the others
       def claims(part)
-        items_of([part.id]).order(:agreed_at, :number).select_map(:number)
-      end
-
-      def items_of(part_ids)
-        items.where(Sequel[:work_items][:part_id] => part_ids)
+        items.where(part_id: part.id).order(:agreed_at, :number).select_map(:number)
       end
 
       def items
-        @items ||= to_do.join(:jobs, id: :job_id).where(Sequel[:jobs][:state] => STATES)
-      end
-
-      def to_do
-        @to_do ||= Models::WorkItem.where(Sequel[:work_items][:action] => "replace",
-          Sequel[:work_items][:state] => "to_do")
+        @items ||= Models::WorkItem.where(Sequel[:work_items][:action] => "replace",
+          Sequel[:work_items][:state] => "to_do").join(:jobs, id: :job_id).where(Sequel[:jobs][:state] => STATES)
       end
     end
   end

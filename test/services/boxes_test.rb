@@ -25,7 +25,7 @@ class BoxesTest < DatabaseTest
     lines = Services::Quotes.agreed(@job).to_lines.select { |line| line.kind == :part }
 
     assert_equal [2190, 0], lines.map(&:net_cents).sort.reverse
-    assert_equal 1, Services::ReservedParts.for_others([part("BW-5010").id]).fetch(part("BW-5010").id)
+    assert_equal 1, Services::ReservedParts.for_others.fetch(part("BW-5010").id)
   end
 
   def test_taken_once_and_put_back_once

@@ -38,7 +38,7 @@ module UprightBench
 
         # @return [Hash{String=>Float}] by channel, that a customer who gets a card comes
         def chances
-          seen = CardReturns.new(today: @today).chances
+          seen = returns.chances
           Core::Cards::Channels::ORDER.map(&:to_s).to_h do |channel|
             [channel, seen.fetch(channel) { Core::Shelf::ReturnChance.new }.call]
           end.merge("said_yes" => SAID_YES)
@@ -54,7 +54,11 @@ module UprightBench
         end
 
         def answers
-          @answers ||= CardReturns.new(today: @today).answer_days
+          @answers ||= returns.answer_days
+        end
+
+        def returns
+          @returns ||= CardReturns.new(today: @today)
         end
 
         # Alike ones together: the same model, place, part that sits there, channel and days of cards.

@@ -36,6 +36,15 @@ class DayPlanTest < CoreTest
     assert_equal %i[hands_on wait hands_on], rows.first.stretches.map(&:kind)
   end
 
+  # What needs no wait is done at once, however long before it another job's wait began.
+  def test_nothing_waits_for_the_drying_of_another_job
+    rows = plan({ before_minutes: 30, wait_hours: 24, after_minutes: 15 }, { before_minutes: 20, after_minutes: 15 },
+      { after_minutes: 15, promise_at: NINE + 3600 })
+
+    assert_equal [1, 3, 2], rows.map(&:number)
+    assert_equal [(24 * 60) + 45, 45, 80], rows.map { |row| (row.ready_at - NINE) / 60 }.map(&:round)
+  end
+
   def test_lateness_shows_before_it_happens
     assert_equal 30, plan({ before_minutes: 60, promise_at: NINE + 1800 }).first.late_minutes
     assert_equal 0, plan({ before_minutes: 60, promise_at: NINE + 3600 }).first.late_minutes

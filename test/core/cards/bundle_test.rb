@@ -36,25 +36,33 @@ class BundleTest < CoreTest
       one = bundle(due(1, **fields))
 
       assert_empty one.lines, fields.to_s
-      assert_match words, one.held_back.values.first
+      assert_match words, one.held_back.values.first.words
     end
+  end
+
+  def test_those_held_back_are_counted_without_their_day
+    holds = [bundle(due(1, snoozed_until: MONDAY + 1)), bundle(due(1, snoozed_until: MONDAY + 2))]
+      .map { |one| one.held_back.values.first }
+
+    assert_equal ["asked not before 3 Mar 2026", "asked not before 4 Mar 2026"], holds.map(&:words)
+    assert_equal ["asked to wait"], holds.map(&:counted_as).uniq
   end
 
   # After the last follow-up nobody hears more, until the next time round or because somebody chose them again.
   def test_written_to_anew_a_year_on_or_when_chosen
-    held = ->(**more) { bundle(due(-400, attempts: 3, **more)).held_back.values.first }
+    held = ->(**more) { bundle(due(-400, attempts: 3, **more)).held_back.values.first&.words }
 
     assert_match(/3 cards/, held.call(carded_on: MONDAY - 364))
     assert_nil held.call(carded_on: MONDAY - 365)
     assert_match(/3 cards/, bundle(due(-400, attempts: 3, carded_on: MONDAY - 365), write_again_days: 400)
-      .held_back.values.first)
+      .held_back.values.first.words)
     assert_nil held.call(carded_on: MONDAY - 40, snoozed_until: MONDAY)
     assert_match(/3 cards/, held.call(carded_on: MONDAY - 40, snoozed_until: MONDAY - 100))
   end
 
   # Nobody who was just here hears that something is due, unless they asked to be told.
   def test_quiet_after_a_hand_over
-    held = ->(days, **more) { bundle(due(1, here_on: MONDAY - days, **more)).held_back.values.first }
+    held = ->(days, **more) { bundle(due(1, here_on: MONDAY - days, **more)).held_back.values.first&.words }
 
     assert_equal "was here on 2 Jan 2026", held.call(59)
     assert_nil held.call(60)
