@@ -31,6 +31,7 @@ gem "tzinfo-data"
 
 # Paper and post
 gem "barby", "~> 0.7"
+gem "countries", "~> 7.1" # how each country writes a postal address
 gem "icalendar", "~> 2.10"
 gem "mail", "~> 2.9" # reads what mail servers report; the tests read our mail back with it
 gem "matrix", "~> 0.4" # prawn needs it since Ruby 3.1

@@ -39,7 +39,7 @@ module UprightBench
 
       def fleet(fleet, index)
         customer = customer(name: fleet[:name], fleet: true, phone: "555-019#{index}",
-          email: "office#{index}@example.org", street: fleet[:street], town: Names::TOWN,
+          email: "office#{index}@example.org", street: fleet[:street], **Names::PLACE,
           email_agreed: true)
         fleet[:models].flat_map { |title, pieces| [title] * pieces }.map do |title|
           machine(customer, title, { hours_per_week: fleet[:hours], traits: Sequel.pg_array(["daily"], :text),

@@ -85,8 +85,8 @@ module UprightBench
       end
 
       def shop
-        Models::Shop.create(id: 1, name: "Ropewalk Vacuum Repair", street: "Ferry Slip 3", town: Names::TOWN,
-          phone: "555-0199",
+        Models::Shop.create(id: 1, name: "Ropewalk Vacuum Repair", street: "Ferry Slip 3", **Names::PLACE,
+          country: "CA", phone: "555-0199",
           email: "bench@ropewalk.example.org")
         Services::SavePolicies.call(POLICIES.merge("closed_days" => closed_days), by: owner, at: @begun)
         Models::Offer.create(minutes: 15, starts_on: Config::Zone.date(@begun), ends_on: @today + 60, first_only: true,

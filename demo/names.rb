@@ -13,7 +13,8 @@ module UprightBench
                 Wexcombe Yarrowdale].freeze
       STREETS = ["Tarline Street", "Netloft Row", "Gull Stairs", "Bollard Street", "Cooperage Lane", "Lantern Hill",
                  "Old Slip", "Oakum Walk"].freeze
-      TOWN = "Pell Harbor"
+      # Where everybody lives: a small place has one postcode.
+      PLACE = { town: "Pell Harbor", region: "NS", postcode: "B0X 0A1" }.freeze
       # models: title => how many
       FLEETS = [
         { name: "Pell Sound Ferry Line", models: {
@@ -84,7 +85,7 @@ module UprightBench
         FIRST.product(LAST).sample(HOUSEHOLDS, random: random).each_with_index.map do |(first, last), index|
           mail = "#{ascii(first)}.#{ascii(last)}@example.org" unless index % 5 == 4
           { name: "#{first} #{last}", phone: format("555-01%02d", index), email: mail,
-            street: "#{STREETS.sample(random: random)} #{random.rand(1..60)}", town: TOWN,
+            street: "#{STREETS.sample(random: random)} #{random.rand(1..60)}", **PLACE,
             language: index % 11 == 6 ? "de" : "en", **agreed(index, mail) }
         end
       end

@@ -35,9 +35,10 @@ module UprightBench
       end
 
       # @param channel [String]
+      # @param shop [Shop] that writes
       # @return [String, nil] where a card goes, the lines of a postal address
-      def recipient(channel)
-        Core::Cards::Channels.of(channel).recipient(self)
+      def recipient(channel, shop)
+        Core::Cards::Channels.of(channel).recipient(self, shop)
       end
     end
   end

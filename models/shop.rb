@@ -17,9 +17,15 @@ module UprightBench
         phone.to_s.empty? ? "" : " Call us: #{phone}."
       end
 
+      # @param whose [Shop, Customer]
+      # @return [Formats::PostalAddress] as it stands on what this shop sends
+      def address_of(whose)
+        Formats::PostalAddress.of(whose, from: country)
+      end
+
       # @return [String] in one line, as it stands above an address
       def sender
-        [name, street, town].compact.join(", ")
+        address_of(self).in_a_row
       end
     end
   end

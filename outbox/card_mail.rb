@@ -30,7 +30,7 @@ module UprightBench
       # Whoever is written to may know from where: many places ask for it.
       # @return [String, nil]
       def postal(shop)
-        [shop.name, shop.street, shop.town].compact.join(", ") if shop.street || shop.town
+        shop.sender if shop.street || shop.town
       end
 
       # RFC 8058 clause 3.1: the header names an address that stops it by a POST with just this field, and nothing else

@@ -22,7 +22,7 @@ module UprightBench
       def call
         cards = Models::Card.where(id: @messages.map(&:card_id)).eager(:customer, :lines).all
         hang(cards.to_h { |card| [card.id, card] })
-        unwanted = StillWanted.new(@messages, today: Config::Zone.date(@at)).call
+        unwanted = StillWanted.new(@messages, shop: @shop, today: Config::Zone.date(@at)).call
         letters = Letters.new((@messages - unwanted.keys).map(&:card), shop: @shop)
         outcomes = outcomes(unwanted, letters)
         DB.transaction { write(outcomes) }
@@ -43,7 +43,7 @@ module UprightBench
       # An address that was changed since goes to the new one.
       # @return [Array(Symbol, String)] what became of it, and why
       def deliver(message, letters)
-        message.recipient = message.card.customer.recipient(message.channel)
+        message.recipient = message.card.customer.recipient(message.channel, @shop)
         @channel.deliver(message, said(message, letters.of(message.card)), @shop)
         [:handed_over, nil]
       rescue Rejected => e

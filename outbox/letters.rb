@@ -33,21 +33,19 @@ module UprightBench
       # @return [Core::Cards::Letter] of what it names
       # @raise [Core::Cards::Wording::Missing] only when its text is asked for
       def of(card)
-        dues = dues_of(card)
-        names = names(dues.map(&:machine).map { |machine| [machine.id, machine.sheet.title, machine.serial_number] })
-        letter(card.customer, lines_of(dues, names, Config::Zone.date(card.created_at)), self.class.link(card),
-          card.attempt, @offers[card.offer_id])
+        letter(card.customer, lines_of(card), self.class.link(card), card.attempt, @offers[card.offer_id])
       end
 
       # Of a card that is about to be written; its code opens nothing yet, and is as long as it will be.
       # @param customer [Models::Customer]
+      # @param prices [Hash{Integer=>Integer}] of some dues, tax included
       # @param rows [Array<#position_name, #action, #due_on, #machine_id, #machine_title, #plate>] as in
       #   Services::DueBook
       # @param offer [Models::Offer, nil]
-      def preview(customer, rows, attempt:, offer:, today:)
+      def preview(customer, rows, attempt:, offer:, today:, prices: {})
         rows = Core::Cards::DropCovered.from(rows)
         names = names(rows.map { |row| [row.machine_id, row.machine_title, row.serial_number] })
-        letter(customer, rows.map { |row| line(names.fetch(row.machine_id), row, today) },
+        letter(customer, rows.map { |row| line(names.fetch(row.machine_id), row, today, prices[row.task.id]) },
           "#{SETTINGS.public_url}/c/#{self.class.codes.write(0, today)}", attempt, offer)
       end
 
@@ -56,15 +54,23 @@ module UprightBench
 
       private
 
+      def lines_of(card)
+        dues = dues_of(card)
+        names = names(dues.map(&:machine).map { |machine| [machine.id, machine.sheet.title, machine.serial_number] })
+        prices = prices_on(card)
+        written = Config::Zone.date(card.created_at)
+        dues.map { |due| line(names.fetch(due.machine_id), due, written, prices[due.id]) }
+      end
+
+      # @return [Hash{Integer=>Integer, nil}] due => cents
+      def prices_on(card)
+        @lines.fetch(card.id, []).to_h { |line| [line.due_id, line.price_cents] }
+      end
+
       # @return [Array<Models::Due>] what it names, the soonest first
       def dues_of(card)
         named = card.named(@lines.fetch(card.id, [])).map { |line| @dues.fetch(line.due_id) }
         Core::Cards::DropCovered.from(named.sort_by { |due| [due.due_on || FAR, due.id] })
-      end
-
-      # @param names [Hash{Integer=>String}] machine's id => how it is told from the others
-      def lines_of(dues, names, written)
-        dues.map { |due| line(names.fetch(due.machine_id), due, written) }
       end
 
       # Who has two of one model reads which of them, by its serial number.
@@ -78,15 +84,26 @@ module UprightBench
         end
       end
 
-      def line(machine, due, today)
-        Core::Cards::Letter::Line.new(machine: machine, part: due.position_name,
-          action: Core::Clocks::Due.told(due.action, due.deciding), due_on: due.due_on || today,
-          overdue: !due.due_on.nil? && due.due_on < today)
+      # @param machine [String] how it is told from the others
+      def line(machine, due, today, price_cents)
+        told = Core::Clocks::Due.told(due.action, due.deciding)
+        Core::Cards::Letter::Line.new(machine: machine, part: due.position_name, action: told,
+          due_on: due.due_on || today, overdue: !due.due_on.nil? && due.due_on < today,
+          price_cents: (price_cents if told.to_sym == :replace))
+      end
+
+      # Read once, when a text says them.
+      def hours
+        @hours ||= if @words.each_value.any? { |words| words.say?(:hours) }
+                     Core::Policies::InForce.new(Models::Policy.select_hash(:key, :value)).open_hours
+                   else
+                     {}
+                   end
       end
 
       def letter(customer, lines, link, attempt, offer)
         Core::Cards::Letter.new(customer: customer.name, shop: @shop.name, shop_phone: @shop.phone, lines: lines,
-          link: link, attempt: attempt,
+          link: link, attempt: attempt, hours: hours,
           words: @words.fetch(customer.language) { @words.fetch(Models::Wording::ENGLISH) },
           offer: offer && { minutes: offer.minutes, until: offer.ends_on })
       end

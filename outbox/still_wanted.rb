@@ -5,9 +5,11 @@ module UprightBench
     # Asks of cards that are about to leave whether they are still wanted, as Core::Cards::WaitingCard tells it.
     class StillWanted
       # @param messages [Array<Models::Message>] about to leave
+      # @param shop [Models::Shop] that writes
       # @param today [Date]
-      def initialize(messages, today:)
+      def initialize(messages, shop:, today:)
         @messages = messages
+        @shop = shop
         @today = today
       end
 
@@ -38,7 +40,7 @@ module UprightBench
       end
 
       def customer_now(customer, channel)
-        { agreed: customer[Models::Customer::AGREED.fetch(channel)], address: customer.recipient(channel.name),
+        { agreed: customer[Models::Customer::AGREED.fetch(channel)], address: customer.recipient(channel.name, @shop),
           stopped: !customer.stopped_on.nil? }
       end
 

@@ -32,7 +32,7 @@ module UprightBench
       def self.one_card_routes(app)
         app.get "/cards/of/:customer" do
           preview = card_preview(Services::Lookup.one(:customer, id_of(params["customer"])))
-          next pdf(post_card(preview[:letter], preview[:customer].recipient("post")), "card") if params["pdf"]
+          next pdf(post_card(preview[:letter], preview[:customer].recipient("post", shop)), "card") if params["pdf"]
 
           @title = "Card for #{preview[:customer].name}"
           erb :"cards/_letter", layout: !htmx?, locals: {
@@ -48,7 +48,7 @@ module UprightBench
 
         app.get "/cards/:id/card.pdf" do
           card = card_asked
-          pdf post_card(Outbox::Letters.of(card), card.customer.recipient("post")), "card-#{card.id}"
+          pdf post_card(Outbox::Letters.of(card), card.customer.recipient("post", shop)), "card-#{card.id}"
         end
 
         doubts_routes(app)
@@ -72,6 +72,8 @@ module UprightBench
 
       # Helpers of this screen's routes and templates.
       module Helpers
+        include FateWords
+
         def card_asked
           Services::Lookup.one(:card, id_of(params["id"]))
         end
@@ -107,9 +109,13 @@ module UprightBench
           book = Services::DueBook.new(today: today, policies: policies, customer_ids: [customer.id])
           bundle = bundle_of(book)
           rows = bundle.lines.map { |task| book.by_id.fetch(task.id) }
-          letter = Outbox::Letters.new([]).preview(customer, rows, attempt: bundle.attempt,
-            offer: Services::Offers.new(today: today).for(customer, bundle), today: today)
-          { letter: letter, bundle: bundle, customer: customer }
+          { letter: letter_preview(customer, bundle, rows), bundle: bundle, customer: customer }
+        end
+
+        def letter_preview(customer, bundle, rows)
+          Outbox::Letters.new([]).preview(customer, rows, attempt: bundle.attempt, today: today,
+            offer: Services::Offers.new(today: today).for(customer, bundle),
+            prices: Services::CardPrices.call(bundle.lines.map(&:id), policies: policies))
         end
 
         # @raise [Services::NotFound] when no card would leave
@@ -205,12 +211,6 @@ module UprightBench
           bundle.held_back.values.map(&:words).tally.map { |words, times| "#{times} (#{words})" }.join(", ")
         end
 
-        def doubt_words(message)
-          return "It failed #{message.tries} times and will not be tried again." if message.state == "given_up"
-
-          "It was sent but no answer came back, so nobody knows whether it arrived."
-        end
-
         # @param counts [Hash{String, Symbol=>Integer}] by channel
         def by_channel(counts)
           Core::Cards::Channels::ORDER.filter_map do |channel|
@@ -218,19 +218,6 @@ module UprightBench
               "#{count} by #{channel_words(channel)}"
             end
           end.join(", ")
-        end
-
-        def message_words(state)
-          { "queued" => "waiting to leave", "handing_over" => "leaving now",
-            "failed" => "failed, will be tried again",
-            "given_up" => "failed too often; needs attention", "unsure" => "may have arrived; needs attention",
-            "handed_over" => "sent", "rejected" => "refused: the address takes nothing",
-            "bounced" => "came back",
-            "withdrawn" => "not sent" }.fetch(state)
-        end
-
-        def answer_words(kind)
-          Services::AnswerCard::KINDS.fetch(kind)
         end
       end
     end

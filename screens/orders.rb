@@ -134,7 +134,7 @@ module UprightBench
 
         # @return [String] the shop's own address, in a line
         def sender
-          [shop.name, shop.street, shop.town, shop.phone, shop.email].compact.join(", ")
+          [shop.sender, shop.phone, shop.email].compact.join(", ")
         end
 
         # @return [String] a mail to the supplier, for the program that writes mails

@@ -74,7 +74,7 @@ class AppTest < Minitest::Test
       code_expires_on: today + 90, batch_id: batch.id, created_by: owner.id,
       created_at: at, **more)
     Models::Message.create(card_id: card.id, batch_id: batch.id, channel: channel,
-      recipient: customer.recipient(channel), leaves_on: Config::Zone.date(at),
+      recipient: customer.recipient(channel, Models::Shop.the), leaves_on: Config::Zone.date(at),
       state: "handed_over", handed_over_at: at)
     card
   end

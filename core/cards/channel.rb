@@ -21,9 +21,10 @@ module UprightBench
           :"#{key}_agreed"
         end
 
-        # @param customer [#email, #phone, #street, #town, #name]
+        # @param customer [#email, #phone]
+        # @param _shop [#address_of] that writes
         # @return [String, nil] where a card goes
-        def recipient(customer)
+        def recipient(customer, _shop)
           customer.public_send(address_column)
         end
 

@@ -9,7 +9,8 @@ module UprightBench
         class Line
           include Value
 
-          fields :machine, :part, :action, :due_on, :overdue
+          # @!attribute price_cents [Integer, nil] of the part that is to be fitted, tax included
+          fields :machine, :part, :action, :due_on, :overdue, price_cents: nil
 
           # @param words [Words]
           # @return [String] as in "a new exhaust cassette, due in March 2027"
@@ -23,15 +24,23 @@ module UprightBench
           def task(words)
             words.phrase(action.to_sym, part: part.downcase)
           end
+
+          # @param words [Words]
+          # @return [String, nil] as in "A new exhaust cassette costs $39.90, tax included."; nil when it is not known
+          def price(words)
+            price_cents && words.phrase(:price, part: part.downcase, price: Money::Amount.words(price_cents))
+          end
         end
 
         include Value
 
         # @!attribute offer [Hash, nil] minutes, until (Date)
         # @!attribute shop_phone [String, nil]
+        # @!attribute hours [Hash] when the shop is open, as in Policies::Week::OPEN_HOURS
         # @!attribute said [Hash, nil] "subject" and "text" of a card that was sent: it stays as it was, whatever the
         #   words and the dates are now
-        fields :customer, :shop, :shop_phone, :lines, :link, attempt: 1, words: Words.new, offer: nil, said: nil
+        fields :customer, :shop, :shop_phone, :lines, :link, attempt: 1, words: Words.new, offer: nil, hours: {}.freeze,
+          said: nil
 
         LINK = "{link}" # stands for the address of the customer's page in what is kept of a card
 
@@ -82,11 +91,11 @@ module UprightBench
 
         def about_machines(most)
           { machine: lines.first.machine, first_task: lines.first.words(words), and_more: and_more(lines.size - 1),
-            tasks: tasks(most) }
+            tasks: tasks(most), price: lines.filter_map { |line| line.price(words) }.uniq.join(" ") }
         end
 
         def about_shop
-          { shop: shop, phone: (shop_phone unless shop_phone.to_s.empty?), link: link }
+          { shop: shop, phone: (shop_phone unless shop_phone.to_s.empty?), link: link, hours: words.hours(hours) }
         end
 
         def tasks(most)

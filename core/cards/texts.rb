@@ -6,7 +6,7 @@ module UprightBench
       # Every text that a customer reads, as it comes with the product: name => text, the fields it may have, those it
       # must have, what it is. Words are those of one language.
       module Texts
-        LETTER = %i[customer machine first_task and_more tasks opening offer shop phone link].freeze
+        LETTER = %i[customer machine first_task and_more tasks opening offer price hours shop phone link].freeze
 
         # A text for each channel, and the small phrases that are put into them.
         CARD = {
@@ -25,6 +25,10 @@ module UprightBench
           opening_again: ["we wrote to you before, and this is still due:", [], [], "Opening of a follow-up"],
           offer: ["{minutes} minutes of bench time are free when we fit it by {until}.", %i[minutes until],
                   %i[minutes until], "An offer"],
+          price: ["A new {part} costs {price}, tax included.", %i[part price], %i[price], "What a part costs"],
+          open_day: ["{day} {times}", %i[day times], %i[day times], "Opening hours of a day"],
+          open_days: ["{first} to {last} {times}", %i[first last times], %i[first last times],
+                      "Opening hours of some days"],
           replace: ["a new {part}", %i[part], %i[part], "To replace"],
           wash: ["a wash for the {part}", %i[part], %i[part], "To wash"],
           clean: ["a clean of the {part}", %i[part], %i[part], "To clean"],

@@ -61,12 +61,36 @@ module UprightBench
             month: listed(:months, date.month - 1))
         end
 
+        # @param hours [Hash{String=>Hash{String=>String}}] when the shop is open, as in Policies::Week::OPEN_HOURS
+        # @return [String] as in "Monday to Friday 08:30–12:30, 13:00–17:30; Saturday 09:00–13:00"
+        def hours(hours)
+          days = Policies::Week::DAYS.keys.each_with_index.map { |day, index| [index, hours.fetch(day, {})] }
+          alike = days.chunk_while { |one, next_one| one.last == next_one.last }
+          alike.reject { |spell| spell.first.last.empty? }.map { |spell| open_words(*spell.first, spell.last.first) }
+            .join("; ")
+        end
+
+        # @param field [Symbol]
+        # @return [Boolean] whether a card says it
+        def say?(field)
+          Channels::ALL.flat_map { |channel| channel.parts.keys }
+            .any? { |name| Wording.new(text: text(name)).names.include?(field) }
+        end
+
         # @return [String] a name of a text that is a list
         def listed(name, index)
           list(text(name)).fetch(index)
         end
 
         private
+
+        # @param first [Integer] day of the week, from 0
+        def open_words(first, times, last)
+          times = times.map { |from, till| "#{from}–#{till}" }.join(", ")
+          return phrase(:open_day, day: listed(:weekdays, first), times: times) if first == last
+
+          phrase(:open_days, first: listed(:weekdays, first), last: listed(:weekdays, last), times: times)
+        end
 
         def list(text)
           text.split(",").map(&:strip).reject(&:empty?)

@@ -30,6 +30,12 @@ module UprightBench
 
         # @param kind [Symbol] :labour or :part
         # @return [Rational] as a share
+        # @param cents [Integer] a part's price
+        # @return [Integer] with the tax on it
+        def with_part_tax(cents)
+          (cents * (1 + tax_share(:part))).round
+        end
+
         def tax_share(kind)
           Rational((kind == :labour ? labour_tax_percent : part_tax_percent).to_s) / 100
         end

@@ -52,11 +52,12 @@ module UprightBench
         end
 
         def customers
-          table(:customers, "id name phone email street town email_agreed post_agreed created_by",
+          table(:customers, "id name phone email street town region postcode email_agreed post_agreed created_by",
             lines(@plan.customers) do |row|
               line(@plan.id(:customers, row), Crowd.name(row), Crowd.phone(row),
                 (row % 5 == 4 ? nil : "c#{row}@example.org"),
-                "#{Crowd::STREETS[row % 8]} #{(row % 90) + 1}", Names::TOWN, row % 3 != 1, row % 4 != 1, counter)
+                "#{Crowd::STREETS[row % 8]} #{(row % 90) + 1}", *Names::PLACE.values,
+                row % 3 != 1, row % 4 != 1, counter)
             end)
         end
 

@@ -6,7 +6,8 @@ module UprightBench
     # others.
     class PartsToSend
       MOST = 100
-      Row = Struct.new(:card_id, :customer_id, :customer, :street, :town, :phone, :machine, :position_name, :asked_at,
+      WHERE_TO = %i[street town region postcode country phone].freeze
+      Row = Struct.new(:card_id, :customer_id, :customer, *WHERE_TO, :machine, :position_name, :asked_at,
         :note, keyword_init: true)
 
       # @return [Array<Row>] a line a part, at most MOST
@@ -26,7 +27,7 @@ module UprightBench
       def self.columns
         customers, answers = %i[customers answers].map { |table| Sequel[table] }
         [Sequel[:cards][:id].as(:card_id), customers[:id].as(:customer_id), customers[:name].as(:customer),
-         *%i[street town phone].map { |name| customers[name] }, Sequel.join(%i[maker model_name], " ").as(:machine),
+         *WHERE_TO.map { |name| customers[name] }, Sequel.join(%i[maker model_name], " ").as(:machine),
          Sequel[:dues][:position_name], answers[:answered_at].as(:asked_at), answers[:note]]
       end
       private_class_method :asked, :columns

@@ -9,7 +9,8 @@ module UprightBench
       # what is sorted by => its columns, and whether the last comes first
       ORDERS = { "name" => [%i[name id], false], "name_down" => [%i[name id], true], "newest" => [%i[id], true],
                  "oldest" => [%i[id], false] }.freeze
-      Row = Struct.new(:id, :name, :phone, :street, :town, :fleet, :added_at, :machines, keyword_init: true)
+      ADDRESS = %i[street town region postcode country].freeze
+      Row = Struct.new(:id, :name, :phone, *ADDRESS, :fleet, :added_at, :machines, keyword_init: true)
 
       attr_reader :order, :fleets
 
@@ -24,7 +25,7 @@ module UprightBench
 
       # @return [Array<Row>] at most PAGE
       def rows
-        @rows ||= page.naked.select(:id, :name, :phone, :street, :town, :fleet, Sequel[:created_at].as(:added_at),
+        @rows ||= page.naked.select(:id, :name, :phone, *ADDRESS, :fleet, Sequel[:created_at].as(:added_at),
           machines.as(:machines)).map { |row| Row.new(**row) }
       end
 

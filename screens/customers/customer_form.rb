@@ -7,7 +7,7 @@ module UprightBench
       class CustomerForm < Form
         AGREED = Core::Cards::Channels::ALL.map(&:agreed_column).freeze
         BOXES = [*AGREED, :fleet].freeze
-        TEXTS = %i[name phone email street town notes language].freeze
+        TEXTS = %i[name phone email street town region postcode country notes language].freeze
 
         takes do
           params do
@@ -17,6 +17,9 @@ module UprightBench
             optional(:email).maybe(:string, max_size?: 200)
             optional(:street).maybe(:string, max_size?: 200)
             optional(:town).maybe(:string, max_size?: 120)
+            optional(:region).maybe(:string, max_size?: 60)
+            optional(:postcode).maybe(:string, max_size?: 20)
+            optional(:country).maybe(:string, included_in?: Formats::PostalAddress.countries.keys)
             optional(:notes).maybe(:string, max_size?: 2000)
             optional(:language).maybe(:string, format?: /\A[a-z]{2,3}\z/)
             optional(:how).maybe(:string, included_in?: Services::KeepConsent::BY_HAND)

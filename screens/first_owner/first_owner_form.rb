@@ -16,6 +16,9 @@ module UprightBench
             required(:shop_name).filled(:string, max_size?: 120)
             required(:street).filled(:string, max_size?: 200)
             required(:town).filled(:string, max_size?: 120)
+            optional(:region).maybe(:string, max_size?: 60)
+            optional(:postcode).maybe(:string, max_size?: 20)
+            required(:country).filled(:string, included_in?: Formats::PostalAddress.countries.keys)
             required(:phone).filled(:string, max_size?: 40)
           end
 
@@ -37,7 +40,8 @@ module UprightBench
 
         # @return [Hash]
         def shop
-          { name: values[:shop_name], email: values[:email], **values.slice(:street, :town, :phone) }
+          { name: values[:shop_name], email: values[:email],
+            **values.slice(:street, :town, :region, :postcode, :country, :phone) }
         end
       end
     end

@@ -18,6 +18,19 @@ module UprightBench
           }
         end
 
+        # @param choices [Hash{String=>String}] value => words
+        def choice(form, *path, label:, choices:, hint: nil, **more)
+          erb :_choice, layout: false, locals: {
+            id: path.join("-"), name: name_of(path), label: label, choices: choices, hint: hint,
+            value: form.value(*path).to_s, errors: form.errors_at(*path), more: attributes(more)
+          }
+        end
+
+        # @return [Hash{String=>String}] code => name
+        def countries
+          Formats::PostalAddress.countries
+        end
+
         def tick(form, *path, label:, value: "1", hint: nil)
           erb :_tick, layout: false, locals: {
             id: (path + [value]).join("-"), name: name_of(path), label: label, value: value, hint: hint,

@@ -26,7 +26,8 @@ module UprightBench
         def sheet_choice(view, values, key, label, choices)
           words = choices.is_a?(Hash) ? choices : choices.to_h { |choice| [choice.to_s, choice.to_s.tr("_", " ")] }
           erb :_choice, layout: false, locals: {
-            id: key, label: label, choices: words, value: values[key].to_s, errors: view.errors(key)
+            id: key, name: key, label: label, choices: words, value: values[key].to_s, errors: view.errors(key),
+            hint: nil, more: ""
           }
         end
 

@@ -74,6 +74,13 @@ module UprightBench
           Core::Jobs::States::WORDS.fetch(state.to_sym)
         end
 
+        # @param whose [#street, #town, #region, #postcode, #country]
+        # @return [String] where they live, in a line, without the name
+        def postal_rest(whose)
+          Formats::PostalAddress.new(street: whose.street, town: whose.town, region: whose.region,
+            postcode: whose.postcode, country: whose.country, from: shop.country).in_a_row
+        end
+
         def next_action(state)
           Core::Jobs::States::NEXT_ACTION.fetch(state.to_sym)
         end

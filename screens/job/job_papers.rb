@@ -58,7 +58,7 @@ module UprightBench
           raise Services::Refused, "Job #{@job.number} is not closed up yet." unless @job.closed_up_at
 
           slip = SlipPaper.new(@page, today: today)
-          Papers::HandOverSlip.new(shop: address(@shop, @shop.phone), number: @job.number, about: slip.about,
+          Papers::HandOverSlip.new(shop: letterhead, number: @job.number, about: slip.about,
             date: @words.full_day(Config::Zone.date(@job.handed_over_at || @now)), parts: slip.parts,
             notes: [wet, paid].compact).render
         end
@@ -66,15 +66,9 @@ module UprightBench
         # As it was agreed, or as it was sent, or as it stands while neither is.
         # @return [String] PDF
         def estimate
-          customer = @page.customer
-          Papers::Estimate.new(shop: address(@shop, @shop.phone), number: @job.number,
-            date: @words.full_day(dated), customer: address(customer), about: about, estimate: shown, taxes: taxes,
+          Papers::Estimate.new(shop: letterhead, number: @job.number, date: @words.full_day(dated),
+            customer: @shop.address_of(@page.customer).lines, about: about, estimate: shown, taxes: taxes,
             money: @words.method(:money), notes: notes).render
-        end
-
-        # @param whose [Models::Shop, Models::Customer]
-        def address(whose, *more)
-          [whose.name, whose.street, whose.town, *more].compact
         end
 
         private
@@ -85,6 +79,11 @@ module UprightBench
 
           dry_at = @page.items.flat_map(&:rack_stays).map(&:dry_at).max
           "A part went back before it was dry. Do not run the machine before #{@words.full_moment(dry_at)}."
+        end
+
+        # @return [Array<String>] name, address, phone
+        def letterhead
+          [@shop.name, @words.postal_rest(@shop), @shop.phone]
         end
 
         def paid

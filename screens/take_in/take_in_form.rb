@@ -38,6 +38,8 @@ module UprightBench
               optional(:email).maybe(:string, max_size?: 200)
               optional(:street).maybe(:string, max_size?: 200)
               optional(:town).maybe(:string, max_size?: 120)
+              optional(:region).maybe(:string, max_size?: 60)
+              optional(:postcode).maybe(:string, max_size?: 20)
               AGREED.each { |channel| optional(channel).maybe(:bool) }
             end
             optional(:machine).maybe(:hash) do

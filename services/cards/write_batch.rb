@@ -74,7 +74,7 @@ module UprightBench
       end
 
       def fill(cards, customers)
-        DB[:card_lines].import(LINE, cards.flat_map { |id, bundle| lines(id, bundle) })
+        DB[:card_lines].import(LINE, lines(cards))
         DB[:messages].import(MESSAGE, cards.map do |id, bundle|
           message(id, bundle, customers.fetch(bundle.customer_id))
         end)
@@ -82,7 +82,7 @@ module UprightBench
       end
 
       CARD = %i[customer_id channel attempt created_by created_at code_expires_on batch_id offer_id].freeze
-      LINE = %i[card_id due_id attempt leaves_on].freeze
+      LINE = %i[card_id due_id attempt leaves_on price_cents].freeze
       MESSAGE = %i[card_id channel recipient batch_id leaves_on].freeze
       EVENT = %i[verb subject subject_id at person_id actor data].freeze
       private_constant :CARD, :LINE, :MESSAGE, :EVENT
@@ -93,16 +93,23 @@ module UprightBench
          @offers.for(customer, bundle)&.id]
       end
 
-      def lines(id, bundle)
-        bundle.lines.map { |task| [id, task.id, task.attempts + 1, leaves_on(bundle)] }
+      def lines(cards)
+        prices = CardPrices.call(cards.flat_map { |_, bundle| bundle.lines.map(&:id) }, policies: @policies)
+        cards.flat_map do |id, bundle|
+          bundle.lines.map { |task| [id, task.id, task.attempts + 1, leaves_on(bundle), prices[task.id]] }
+        end
       end
 
       def message(id, bundle, customer)
-        [id, bundle.channel.to_s, customer.recipient(bundle.channel.to_s), @batch.id, leaves_on(bundle)]
+        [id, bundle.channel.to_s, customer.recipient(bundle.channel.to_s, shop), @batch.id, leaves_on(bundle)]
       end
 
       def event(id, bundle)
         ["carded", "cards", id, @at, sender.id, sender.name, Sequel.pg_jsonb(dues: bundle.lines.map(&:id))]
+      end
+
+      def shop
+        @shop ||= Models::Shop.the
       end
 
       def sender

@@ -83,8 +83,8 @@ module UprightBench
 
       def forget_person
         Models::ChannelFault.where(customer_id: @customer.id).delete
-        @customer.update(name: "#{NAME} #{@customer.id}", phone: nil, email: nil, street: nil, town: nil, notes: nil,
-          fleet: false, forgotten_on: Config::Zone.date(@at))
+        @customer.update(name: "#{NAME} #{@customer.id}", phone: nil, email: nil, street: nil, town: nil, region: nil,
+          postcode: nil, country: nil, notes: nil, fleet: false, forgotten_on: Config::Zone.date(@at))
       end
     end
   end

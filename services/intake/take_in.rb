@@ -4,7 +4,7 @@ module UprightBench
   module Services
     # Puts a customer's machine on the bench. The same request key twice gives the same job.
     class TakeIn
-      # @param input [Hash] customer_id or customer {name, phone, email, street, town, language, email_agreed,
+      # @param input [Hash] customer_id or customer {name, phone, email, street, town, postcode, language, email_agreed,
       #   text_agreed, post_agreed, phone_agreed}; machine_id or machine {sheet_id, or rough {maker, model, kind};
       #   serial_number, bought_on, bought_at, second_hand};
       #   use {hours_per_week, traits, allergy}; complaint, accessories {name => pieces}, request_key;

@@ -24,7 +24,7 @@ module UprightBench
         found = slice(cards.order(:id).eager(:customer), part, rows_a_page: on_a_sheet)
         letters = Outbox::Letters.new(found, shop: shop)
         Papers::CardSheet.new(cards: found.map do |card|
-          { letter: letters.of(card), address: card.customer.recipient("post") }
+          { letter: letters.of(card), address: card.customer.recipient("post", shop) }
         end, sender: shop.sender, style: style, sheet: @sheet)
       end
 

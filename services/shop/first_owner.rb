@@ -36,7 +36,7 @@ module UprightBench
       end
 
       # @param person [Hash] name, email, password
-      # @param shop [Hash] name, street, town, phone, email
+      # @param shop [Hash] name, street, town, region, postcode, country, phone, email
       # @return [Models::Person]
       # @raise [NotFound] when the key is not good, or was used
       def call(key, person:, shop:, at:)

@@ -7,7 +7,7 @@ class ArrowsTest < AppTest
   # room => rooms it may lean on
   ALLOWED = {
     "core" => [], "english" => %w[Core], "drawings" => %w[Core], "papers" => %w[Core], "formats" => %w[Core],
-    "models" => %w[Core],
+    "models" => %w[Core Formats],
     "pictures" => %w[Core Config], "config" => %w[Core Demo Web], "outbox" => %w[Core Models Papers Formats Config],
     "queries" => %w[Core Models Services Outbox Formats Config],
     "services" => %w[Core English Models Queries Outbox Config Pictures Formats Papers],

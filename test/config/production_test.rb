@@ -90,7 +90,7 @@ class ProductionTest < AppTest
     typed = { "_csrf" => page.body[/name="_csrf" value="([^"]+)"/, 1], "name" => "Ada Own",
               "email" => "ada@shop.example",
               "password" => "a long pass phrase", "again" => "a short one", "shop_name" => "Own Shop",
-              "street" => "Quay 1", "town" => "Here", "phone" => "555-0123" }
+              "street" => "Quay 1", "town" => "Here", "country" => "NO", "phone" => "555-0123" }
     answer = post(env, "/first/#{key}", typed, cookie)
 
     assert_equal "422", answer.code

@@ -29,6 +29,21 @@ class AsItWasSentTest < DatabaseTest
     assert_includes letter.text, Outbox::Letters.link(@card)
   end
 
+  # With the price that the part had when the card was written, and the hours that the shop is open.
+  def test_a_card_says_price_and_hours_where_the_owner_wants_it
+    text = "{tasks}\n\n{price}\n\nOpen {hours}.\n\n{link}"
+    Services::Words.keep("en", { email_body: text }, by: owner, at: NOW)
+    Services::SavePolicies.call({ "part_tax_percent" => 10 }, by: owner, at: NOW)
+    Models::Part.dataset.update(price_cents: 1000)
+    machine = new_machine("Brackwater Loft K")
+    Services::SetClocks.call(machine, on: today)
+    card = send_cards.find { |one| one.customer_id == machine.customer_id }
+    Models::Part.dataset.update(price_cents: 7777)
+
+    assert_match(/^A new [a-z ]+ costs \$11\.00, tax included\./, Outbox::Letters.of(card).text)
+    assert_match(/^Open Monday to Sunday 00:00–24:00\.$/, Outbox::Letters.of(card).text)
+  end
+
   def test_the_address_of_the_page_is_not_kept_in_the_clear
     kept = @card.message.said.to_hash
 

@@ -74,7 +74,7 @@ class MailServerTest < DatabaseTest
     assert_equal ["returned@example.org", ["sarka@example.org"], [Models::Shop.the.email]],
       [server.sender, server.recipients, mail.from]
     assert_equal letter.subject, mail.subject
-    assert_equal "#{letter.text}\n\nRopewalk Vacuum Repair, Ferry Slip 3, Pell Harbor",
+    assert_equal "#{letter.text}\n\nRopewalk Vacuum Repair, Ferry Slip 3, Pell Harbor NS B0X 0A1",
       mail.text_part.decoded.gsub("\r\n", "\n")
     assert_match(/\A#{message.key}@/, mail.message_id)
   end

@@ -4,7 +4,7 @@ require "digest"
 require "sequel"
 require "uri"
 
-# The tests' databases. A small demo is built once into a template (once for each state of the code and each day);
+# The tests' databases. A small demo is built once into a template (once for each state of the code, time zone and day);
 # every test that commits begins with a fresh copy of it.
 module TestDatabase
   ROOT = File.expand_path("../..", __dir__)
@@ -28,7 +28,7 @@ module TestDatabase
 
     def template
       @template ||= begin
-        digest = Digest::SHA256.new
+        digest = Digest::SHA256.new << ENV.fetch("SHOP_TZ", "")
         Dir.glob(SOURCES, base: ROOT).sort.each { |file| digest << File.read(File.join(ROOT, file)) }
         "ub_template_#{digest.hexdigest[0, 12]}_#{Time.now.utc.strftime('%Y%m%d')}"
       end

@@ -11,7 +11,7 @@ module UprightBench
           def lead_days = 21
           def address_column = :street
           def parts = { post_body: :paper }
-          def recipient(customer) = [customer.name, customer.street, customer.town].compact.join("\n")
+          def recipient(customer, shop) = shop.address_of(customer).to_s
           def written(letter, most_tasks:) = [nil, letter.paper(most_tasks)]
         end
       end

@@ -29,6 +29,19 @@ class LetterTest < CoreTest
     assert_equal 3, letter.text.scan("new belt").size
   end
 
+  def test_says_what_the_parts_cost_where_it_is_known
+    line = Cards::Letter::Line.new(machine: "Brackwater Loft K", part: "Belt", action: "replace", due_on: MONDAY,
+      overdue: true, price_cents: 1650)
+    words = Cards::Words.new(texts: { email_body: "{tasks}\n\n{price}\n\n{link}", price: "The {part}: {price}." })
+    letter = Cards::Letter.new(customer: "E", shop: "S", shop_phone: nil, link: "x", words: words,
+      lines: [line, line.with(part: "Bag", price_cents: nil), line.with(part: "Seal", price_cents: 99)])
+
+    assert_includes letter.text, "\n\nThe belt: $16.50. The seal: $0.99.\n\n"
+    refute_match(/\$/, letter.with(lines: [line.with(price_cents: nil)]).text)
+    assert words.say?(:price)
+    refute Cards::Words.new.say?(:price)
+  end
+
   # What was sent stays as it was sent, on every channel, with the address of the page as it is now.
   def test_what_was_sent_is_said_again_word_for_word
     sent = Cards::Letter.new(customer: "E", shop: "S", shop_phone: nil, lines: [], link: "http://x/c/2",

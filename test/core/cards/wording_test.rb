@@ -3,6 +3,18 @@
 require_relative "../../core_helper"
 
 class WordingTest < CoreTest
+  def test_opening_hours_in_words
+    long = { "08:30" => "12:30", "13:00" => "17:30" }
+    week = { "mon" => long, "tue" => long, "thu" => long, "fri" => {}, "sat" => { "09:00" => "13:00" } }
+
+    assert_equal "Monday to Tuesday 08:30–12:30, 13:00–17:30; Thursday 08:30–12:30, 13:00–17:30; Saturday 09:00–13:00",
+      Cards::Words.new.hours(week)
+    assert_equal "", Cards::Words.new.hours({})
+    assert_equal "Sonntag: 10:00–12:00", Cards::Words.new(texts: {
+      weekdays: "Montag, Dienstag, Mittwoch, Donnerstag, Freitag, Samstag, Sonntag", open_day: "{day}: {times}"
+    }).hours({ "sun" => { "10:00" => "12:00" } })
+  end
+
   def test_fields_are_filled_and_empty_paragraphs_left_away
     assert_equal "Dear Edda,\n\nbye", Cards::Wording.new(text: "Dear {customer},\r\n\r\n{offer}\r\n\r\nbye")
       .fill(customer: "Edda", offer: "")

@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # What the parts cost that cards name: of each due replacement the part that it will take (WhichPart), tax included.
+    module CardPrices
+      module_function
+
+      # @param due_ids [Array<Integer>]
+      # @return [Hash{Integer=>Integer}] due => cents; nothing while no text says a price, as that is asked for every
+      #   card of a batch
+      def call(due_ids, policies:)
+        return {} unless Models::Wording.words.each_value.any? { |words| words.say?(:price) }
+
+        part_of = WhichPart.new(replacements(due_ids)).to_h { |part_id, row| [row[:due_id], part_id] }
+        prices = Models::Part.where(id: part_of.values.uniq).select_hash(:id, :price_cents)
+        part_of.transform_values { |part_id| policies.money.with_part_tax(prices.fetch(part_id)) }
+      end
+
+      def replacements(due_ids) # rubocop:disable Metrics/AbcSize -- one query
+        dues = Sequel[:dues]
+        here = { Sequel[:fittings][:machine_id] => dues[:machine_id], Sequel[:fittings][:position] => dues[:position],
+                 Sequel[:fittings][:removed_on] => nil }
+        Models::Due.where(dues[:id] => due_ids, dues[:action] => "replace").join(:machines, id: dues[:machine_id])
+          .left_join(:fittings, here)
+          .naked.select(dues[:id].as(:due_id), Sequel[:machines][:sheet_id], dues[:position], :part_id).all
+      end
+      private_class_method :replacements
+    end
+  end
+end
