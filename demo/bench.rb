@@ -105,7 +105,7 @@ module UprightBench
       def grey_filter
         looked_over
         job = @past.job.refresh
-        place = job.sheet.positions.find(&:washable?)
+        place = job.sheet.positions.find { |position| position.kind == :filter && position.washable? }
         Services::RecordFinding.call(job.number, place.key, observed: { grey: 4 }, version: 1, verdict: :wash,
           by: @technicians.last, at: at(60))
       end

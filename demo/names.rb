@@ -30,7 +30,7 @@ module UprightBench
       # What households bring, the commonest first.
       MODELS = ["Brackwater Loft K", "Hallmoor Dart M", "Hallmoor Dart S", "Maristo Twinroll", "Hallmoor Dart L",
                 "Brackwater Loft C", "Maristo Reed",
-                "Tolliver Wick", "Hallmoor Dart M", "Tolliver Rove Q", "Corvane Plain 2"].freeze
+                "Tolliver Wick", "Maristo Reed Duo", "Tolliver Rove Q", "Corvane Plain 2"].freeze
       HOUSEHOLDS = 60
       # What the shop writes to its German speaking customers.
       GERMAN = {

@@ -34,6 +34,13 @@ module UprightBench
           erb :"take_in/_hits", layout: false, locals: { groups: customers_found(query), query: query }
         end
 
+        # Of a new machine: what comes with it and how it is made safe, as soon as model or kind is chosen.
+        app.get "/take-in/of-its-kind" do
+          erb :"take_in/_of_its_kind", layout: false, locals: {
+            subject: take_in_subject, form: TakeInForm.blank(params)
+          }
+        end
+
         app.post "/take-in", most_bytes: Doors::PICTURES do
           form = TakeInForm.new(with_model(params))
           job = take_in(form)
@@ -54,7 +61,20 @@ module UprightBench
           ids = %w[machine_id customer_id].to_h do |name|
             [name.to_sym, params[name].to_s.empty? ? nil : id_of(params[name])]
           end
-          Queries::TakeInSubject.new(**ids, fresh: params.key?("new"))
+          Queries::TakeInSubject.new(**ids, **model_chosen, fresh: params.key?("new"))
+        end
+
+        # @return [Hash] model or kind of a new machine, where one of ours was sent
+        def model_chosen
+          typed = with_model(params)["machine"]
+          typed = {} unless typed.is_a?(Hash)
+          { sheet_id: typed["sheet_id"].to_s[/\A\d{1,18}\z/]&.to_i, kind: one_of(TakeInForm::KINDS, typed["kind"]),
+            power: one_of(TakeInForm::SEEN.fetch(:power).keys, typed["power"]) }
+        end
+
+        # @return [Symbol, nil]
+        def one_of(choices, typed)
+          typed.to_sym if choices.include?(typed)
         end
 
         def take_in_page(subject, form, query: "")
@@ -123,7 +143,16 @@ module UprightBench
           serial = machine.serial_number ? "Serial no. #{machine.serial_number}" : "No serial no. on file"
           mind = "Opening it beyond the owner's handbook may end the warranty: ask the customer first." if warranty.in?
           rough = "Its sheet is not complete yet." if subject.sheet.rough
-          ["#{serial}, #{warranty_words(warranty)}.", mind, rough].compact.join(" ")
+          ["#{serial}, #{warranty_words(warranty)}.", mind, rough, at_home_words(subject)].compact.join(" ")
+        end
+
+        # @return [String, nil] what to ask the customer for
+        def at_home_words(subject)
+          return if subject.at_home.empty?
+
+          pieces = subject.at_home
+            .map { |piece| "#{counted(piece.pieces, piece.kind.tr('_', ' '))} (#{piece.part.name})" }
+          "They have new ones at home, ask for them: #{pieces.join(', ')}."
         end
       end
     end

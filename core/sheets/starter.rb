@@ -51,6 +51,10 @@ module UprightBench
                              ["lead", "Mains lead", "motor", "lead", true]] }.freeze
         BY_KIND = { upright: UPRIGHT, canister: CANISTER, stick: STICK, robot: ROBOT, drum: DRUM }.freeze
         POWER = { upright: :mains, canister: :mains, stick: :battery, robot: :battery, drum: :mains }.freeze
+        # What usually comes with a machine of a kind.
+        ACCESSORIES = { upright: ["hand wand", "crevice tool"], canister: ["wand", "floor tool", "crevice tool"],
+                        stick: ["wand", "charger", "crevice tool"], robot: %w[dock],
+                        drum: ["wand", "floor tool", "hose"] }.freeze
         UNKNOWN = "unknown"
         # Kinds of which some may be washed and others not.
         WATER_UNKNOWN = %w[filter path bin seal].freeze
@@ -60,16 +64,25 @@ module UprightBench
         # @param kind [Symbol] of Sheet::KINDS
         # @param dust [Symbol, nil] :bag or :bin, where it was looked at
         # @param power [Symbol, nil] :mains or :battery, where it is not the usual of its kind
+        # @param roll [Symbol, nil] :bristle or :soft, where it was looked at
         # @return [Hash{String=>Object}] as Parse takes it
         # @raise [KeyError] for an unknown kind
-        def content(kind:, maker:, model:, dust: nil, power: nil)
+        def content(kind:, maker:, model:, dust: nil, power: nil, roll: nil)
           plan = BY_KIND.fetch(kind)
           places = collecting(powered(plan.fetch(:positions), power), dust)
           { "format" => Shape::FORMAT, "maker" => maker, "model" => model, "kind" => kind.to_s, "family" => UNKNOWN,
             "body_style" => UNKNOWN,
             "power" => (power || POWER.fetch(kind)).to_s, "warranty_months" => 0, "rough" => true,
+            "accessories" => ACCESSORIES.fetch(kind),
             "stations" => plan.fetch(:stations).map { |key, name| { "key" => key, "name" => name } },
-            "positions" => places.map { |row| position(*row) } }
+            "positions" => places.map { |row| rolled(position(*row), roll) } }
+        end
+
+        # A soft roll may be washed or not; bristles are cut free, and nothing more.
+        def rolled(place, roll)
+          return place unless roll == :soft && place["kind"] == "roll"
+
+          place.merge("material" => "soft fibre", "water" => UNKNOWN)
         end
 
         # A bag or a bin, in the place where the dust collects.
@@ -100,7 +113,7 @@ module UprightBench
         def lead(station)
           ["lead", "Mains lead", station, "lead", true]
         end
-        private_class_method :collecting, :powered, :pack, :lead
+        private_class_method :rolled, :collecting, :powered, :pack, :lead
 
         def position(key, name, station, kind, *beside)
           { "key" => key, "name" => name, "station" => station, "kind" => kind }

@@ -28,6 +28,7 @@ const picker = () => ({
     if (!hit) return;
     this.$refs.id.value = hit.dataset.id;
     this.$refs.title.value = hit.dataset.title;
+    this.$refs.id.dispatchEvent(new Event("change", { bubbles: true })); // what depends on the model follows
     this.close();
     this.$refs.title.focus();
   },

@@ -21,6 +21,11 @@ module UprightBench
         @spares ||= Models::Spare.waiting.where(machine_id: @machine.id).eager(:part).order(:position).all
       end
 
+      # @return [Array<Models::HomePiece>] of opened boxes, with the customer
+      def at_home
+        @at_home ||= Models::HomePiece.there(@machine.id).all
+      end
+
       # @return [Array<Models::Job>] the newest first
       def jobs
         life.jobs.first(MOST_JOBS)

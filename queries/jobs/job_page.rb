@@ -87,6 +87,12 @@ module UprightBench
         @spares ||= Models::Spare.waiting.where(machine_id: @job.machine_id).eager(:part).to_hash(:position)
       end
 
+      # @return [Models::HomePiece, nil] new, of a box that the customer has at home, for what is replaced there
+      def at_home(item)
+        @at_home ||= Models::HomePiece.there(@job.machine_id).all
+        Services::HomePieces.for(@at_home, sheet.position(item.position), fits.fetch(item.position))
+      end
+
       # As it would be promised now; what was promised at the agreement stands on the job.
       # @return [Core::Work::Promise]
       def promise_now

@@ -3,8 +3,8 @@
 module UprightBench
   module Screens
     module Job
-      # What may be chosen at a place: to wash and wait, each part that fits, a spare in rotation, or to leave it as it
-      # is; each with when the machine would be ready.
+      # What may be chosen at a place: to wash and wait, what the customer has of a box, each part that fits, a spare in
+      # rotation, or to leave it as it is; each with when the machine would be ready.
       class PartChoices
         Choice = Struct.new(:value, :words, :number, :price_cents, :ready, :why, :chosen, keyword_init: true)
 
@@ -21,7 +21,7 @@ module UprightBench
 
         # @return [Array<Choice>]
         def all
-          [(wash if to_wash?), *@fit.candidates.map { |candidate| part(candidate) }, (rotation if to_wash?),
+          [(wash if to_wash?), from_home, *@fit.candidates.map { |candidate| part(candidate) }, (rotation if to_wash?),
            (leave if to_replace?)].compact
         end
 
@@ -80,6 +80,16 @@ module UprightBench
             why: English::Sentences.row_of(candidate.reasons), chosen: @item.part_id == part.id && !@item.rotates)
         end
 
+        # New, of a box that was opened and paid in an earlier job.
+        def from_home
+          piece = @page.at_home(@item) or return
+
+          at = @moment.call(@page.ready(@item, "replace"))
+          Choice.new(value: "home", words: "Fit their own: #{piece.part.name}", ready: "ready by #{at}",
+            why: "#{piece.pieces} went home on #{Core::Units::Day.words(piece.given_on)}, of a box that is paid; " \
+                 "nothing to buy", chosen: @item.own_spare && !@item.rotates)
+        end
+
         # Their own spare where one waits, else a new one that becomes it.
         def rotation
           spare = @page.spares[@item.position]
@@ -91,7 +101,7 @@ module UprightBench
 
         def own_spare(spare)
           Choice.new(value: "own", words: "Fit their own spare, wash this one for next time",
-            ready: ready("replace", rotates: true), chosen: @item.own_spare,
+            ready: ready("replace", rotates: true), chosen: @item.own_spare && @item.rotates,
             why: "washed #{Core::Units::Day.words(spare.washed_on)}, #{spare.wash_count} washes so far; " \
                  "nothing to buy")
         end

@@ -11,8 +11,9 @@ module UprightBench
         KINDS = Core::Sheets::Sheet::KINDS.map(&:to_s).freeze
         # What decides the places of a model that nobody knows, and can be seen at the counter.
         SEEN = { dust: { "bag" => "a bag", "bin" => "a bin" },
-                 power: { "mains" => "the mains", "battery" => "a pack" } }.freeze
-        ASKS = { dust: "Dust collects in", power: "Runs on" }.freeze
+                 power: { "mains" => "the mains", "battery" => "a pack" },
+                 roll: { "bristle" => "bristles", "soft" => "a soft roll" } }.freeze
+        ASKS = { dust: "Dust collects in", power: "Runs on", roll: "The brush has" }.freeze
         UUID = /\A\h{8}-\h{4}-\h{4}-\h{4}-\h{12}\z/
         # "2 crevice tools", "charger": pieces, then a name
         COUNTED = /\A(?:(?<pieces>[1-9]\d?)\s*[x×]?\s+)?(?<name>\S.{0,59})\z/
@@ -47,8 +48,7 @@ module UprightBench
               optional(:maker).maybe(:string, max_size?: 60)
               optional(:model).maybe(:string, max_size?: 60)
               optional(:kind).maybe(:string, included_in?: KINDS)
-              optional(:dust).maybe(:string, included_in?: SEEN.fetch(:dust).keys)
-              optional(:power).maybe(:string, included_in?: SEEN.fetch(:power).keys)
+              SEEN.each { |name, words| optional(name).maybe(:string, included_in?: words.keys) }
               optional(:serial_number).maybe(:string, max_size?: 40)
               optional(:bought_on).maybe(:date)
               optional(:bought_at).maybe(:string, max_size?: 120)
@@ -128,9 +128,9 @@ module UprightBench
           given = values[:machine] or return
           if given[:sheet_id].nil? && given[:maker]
             rough = { maker: given[:maker], model: given[:model],
-                      **given.slice(:kind, :dust, :power).compact.transform_values(&:to_sym) }
+                      **given.slice(:kind, *SEEN.keys).compact.transform_values(&:to_sym) }
           end
-          switched(given.except(:maker, :model, :kind, :dust, :power), :second_hand).merge({ rough: rough }.compact)
+          switched(given.except(:maker, :model, :kind, *SEEN.keys), :second_hand).merge({ rough: rough }.compact)
         end
 
         # What was ticked, and what was written beside it: name => pieces.

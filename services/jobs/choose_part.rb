@@ -6,7 +6,8 @@ module UprightBench
     # washed all the same and waits as the customer's own spare, which is fitted the next time. No part for a replace
     # means that it is left as it is.
     class ChoosePart
-      # @param choice [String] a part's id, the same after "rotate-", "own" (spare), "wash" or "leave"
+      # @param choice [String] a part's id, the same after "rotate-", "own" (spare), "home" (new, of a box
+      #   that the customer has), "wash" or "leave"
       # @return [Models::WorkItem]
       # @raise [Refused] when the part does not fit, or the item is done
       def self.call(number, item_id, choice:, by:, at:)
@@ -58,6 +59,7 @@ module UprightBench
         when "leave" then { **NONE, state: "left", done_by: @by.id, done_at: @at }
         when "wash" then wash
         when "own" then own_spare
+        when "home" then from_home
         when ROTATE then fit(@choice.sub(ROTATE, "")).merge(rotation)
         else fit(@choice)
         end
@@ -69,6 +71,12 @@ module UprightBench
 
         action("replace").merge(NONE, rotation, own_spare: true,
           part_reason: "the customer's own, washed #{Core::Units::Day.words(spare.washed_on)}")
+      end
+
+      def from_home
+        piece = HomePieces.of(@job, @item, on: Config::Zone.date(@at))
+        action("replace").merge(NONE, own_spare: true,
+          part_reason: "the customer's own, of the box of #{Core::Units::Day.words(piece.given_on)}")
       end
 
       def rotation

@@ -15,7 +15,7 @@ module UprightBench
         @by = by
         @at = at
         @wet_reason = wet_reason
-        @items = job.work_items_dataset.eager(:rack_stays).all
+        @items = job.work_items_dataset.eager(:rack_stays, :part).all
       end
 
       def call
@@ -23,6 +23,7 @@ module UprightBench
         refit_from_rack
         read_strips # before the strip's part is replaced
         done.each { |item| date_fitting(item) }
+        HomePieces.give(@job, @items, on: today)
         SetClocks.call(@job.machine, done: results.done, loads: results.loads, on: today,
           why: "found and done in job #{@job.number}")
         { closed_up_at: @at, **went_back_wet }
@@ -86,10 +87,17 @@ module UprightBench
       # @return [Hash] part_id and wash_count
       def what_goes_in(item)
         return { part_id: item.part_id, wash_count: 0 } unless item.own_spare
+        return from_home(item) unless item.rotates
 
         spare = Models::Spare.waiting.first!(machine_id: @job.machine_id, position: item.position)
         spare.update(used_item_id: item.id)
         spare.values.slice(:part_id, :wash_count)
+      end
+
+      def from_home(item)
+        piece = HomePieces.of(@job, item, on: today)
+        piece.update(pieces: piece.pieces - 1)
+        { part_id: piece.part_id, wash_count: 0 }
       end
 
       # What came out was washed, and waits for its turn; one that waited already is worn out or lost, and not counted

@@ -6,7 +6,7 @@ module UprightBench
     class JobResults
       DONE_BY = Core::Clocks::Task::DONE_BY
       LOOKED_AT = DONE_BY.fetch(:inspect)
-      # A spare that was washed is none that is new: what it replaces is washed, not replaced.
+      # A spare that was washed is none that is new: what it replaces is washed, not replaced. One of a box is new.
       OWN_SPARE = DONE_BY.fetch(:wash)
       # What was looked at and is still good, though its time is up: hardly gone, as what is judged good and was not
       # measured.
@@ -29,7 +29,7 @@ module UprightBench
       def done
         looked_at = (findings + still_good).to_h { |seen| [seen.position, LOOKED_AT] }
         looked_at.merge(@items.to_h do |item|
-          [item.position, item.own_spare ? OWN_SPARE : DONE_BY.fetch(item.action.to_sym, LOOKED_AT)]
+          [item.position, item.own_spare && item.rotates ? OWN_SPARE : DONE_BY.fetch(item.action.to_sym, LOOKED_AT)]
         end)
       end
 

@@ -6,7 +6,7 @@ module UprightBench
     # later. A model that is on file keeps its own sheet.
     class BeginSheet
       # @param kind [Symbol] the nearest of Core::Sheets::Sheet::KINDS
-      # @param seen [Hash] dust and power, as Core::Sheets::Starter takes them
+      # @param seen [Hash] dust, power and roll, as Core::Sheets::Starter takes them
       # @return [Models::Sheet]
       def self.call(maker:, model:, kind:, by:, at:, **seen)
         DB.transaction do

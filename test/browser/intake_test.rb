@@ -61,6 +61,28 @@ class IntakeBrowserTest < BrowserTest
     end
   end
 
+  # What comes with it and how it is made safe follows model and kind at once; what was ticked stays.
+  def test_a_new_machine_shows_its_accessories_and_its_safety_once_its_kind_is_known
+    sign_in
+    visit "/take-in?new=1"
+
+    assert_css "#safety li", text: "Unplug a mains machine"
+    check "burnt smell, sparks or a shock"
+    find("summary", text: "Model not on file").click
+    find("label", text: "robot", exact_text: true).click
+
+    assert_css "#safety li", text: "Take it off its dock"
+    assert_checked_field "burnt smell, sparks or a shock"
+    assert_no_field "lead or plug damaged"
+    check "dock"
+    fill_in "Model", with: "hallmoor dart m"
+    find(".picker-hits button", text: "Dart M").click
+
+    assert_css "#safety li", text: "Take the battery out"
+    assert_unchecked_field "mini head"
+    assert_checked_field "burnt smell, sparks or a shock"
+  end
+
   def picture(megabytes)
     bytes = Vips::Image.gaussnoise(2400, 1600, mean: 128, sigma: 50).cast(:uchar).jpegsave_buffer(Q: 95)
     file = Tempfile.new(["close", ".jpg"]).tap(&:binmode)

@@ -37,6 +37,51 @@ class BoxesTest < DatabaseTest
     assert_equal @before, part("BW-5010").stock
   end
 
+  def closed_up(job)
+    job.work_items_dataset.where(state: "to_do").each do |item|
+      Services::DoWorkItem.call(job.number, item.id, by: technician, at: NOW)
+    end
+    Services::CloseUp.call(job.number, by: technician, at: NOW)
+    Services::HandOver.call(job.number, counted_out: {}, by: technician, at: NOW)
+  end
+
+  def at_home
+    Models::HomePiece.there(@job.machine_id).all.map { |piece| [piece.part.number, piece.kind, piece.pieces] }
+  end
+
+  # The next time the customer brings a bag of that box along: nothing is sold, and the bag's clock begins anew.
+  def test_what_went_home_is_fitted_the_next_time
+    closed_up(@job)
+    pieces = part("BW-5010").contents.fetch("bag") - 1
+
+    assert_equal [["BW-5010", "bag", pieces]], at_home
+    again = take_in(Models::Machine[@job.machine_id], at: NOW + 60)
+    record(again, "bag", { fill_percent: 100 })
+    Services::FinishLookOver.call(again.number, by: technician, at: NOW)
+    Services::ChoosePart.call(again.number, item(again, "bag").id, choice: "home", by: technician, at: NOW)
+    Services::Settle.call(again.number, agreed_name: "Wendel", agreed_how: "phone", by: technician, at: NOW)
+    stock = part("BW-5010").stock
+    closed_up(again)
+
+    assert_equal [["BW-5010", "bag", pieces - 1]], at_home
+    assert_equal stock, part("BW-5010").stock
+    refute_includes Services::Quotes.agreed(again).to_lines.map(&:kind), :part
+    fitted = Models::Fitting.in_place.first(machine_id: again.machine_id, position: "bag")
+
+    assert_equal [part("BW-5010").id, again.id], [fitted.part_id, fitted.job_id]
+    due = Models::Due.running.first(machine_id: again.machine_id, position: "bag", action: "replace")
+
+    assert_equal today, due.started_on
+  end
+
+  def test_nothing_is_at_home_of_what_nobody_bought
+    refused = assert_raises(Services::Refused) do
+      Services::ChoosePart.call(@job.number, item(@job, "bag").id, choice: "home", by: technician, at: NOW)
+    end
+
+    assert_match(/known to be at home/, refused.message)
+  end
+
   # Four bags and a motor filter: one of each is fitted, three bags go home with the customer.
   def test_what_is_left_goes_home
     left = lambda {

@@ -86,18 +86,27 @@ class CasesTest < CoreTest
               "wheels" => [{ state: "drag" }, :clean], "inlet-flap" => [{ state: "jammed" }, :clean],
               "inner-lid-seal" => [{ state: "binds" }, :clean],
               "outer-lid-seal" => [{ state: "clean" }, :leave], "screen" => [{ state: "clogged" }, :clean],
-              "cyclone" => [{ state: "packed" }, :clean],
+              "cyclone" => [{ state: "packed" }, :wash], "comb" => [{ state: "hair-wound" }, :clean],
+              "mini-contacts" => [{ state: "bright" }, :leave],
               "battery" => [{ run_minutes: 24, run_minutes_full: 6 }, :leave], "filter" => [{ damp: true }, :wash],
               "seat-sensor" => [{ state: "silent" }, :clean] },
-      order: %w[filter mini-roll window wheels inlet-flap inner-lid-seal screen cyclone seat-sensor]
+      order: %w[cyclone filter mini-roll comb window wheels inlet-flap inner-lid-seal screen seat-sensor]
     },
     "a slim stick, neglected" => {
       sheet: "maristo-reed",
       seen: { "roll" => [{ turns: "stuck" }, :clean], "neck" => [{ state: "blocked" }, :clean],
-              "mesh" => [{ state: "clogged" }, :clean],
+              "mesh" => [{ state: "clogged" }, :wash],
               "separator" => [{ state: "dusty" }, :clean], "post-filter" => [{ grey: 4, after_wash: true }, :replace],
               "battery" => [{ charging: "flashes red" }, :refer] },
-      order: %w[battery roll neck mesh separator post-filter]
+      order: %w[battery mesh roll neck separator post-filter]
+    },
+    "a stick with two rolls, after a hairy summer" => {
+      sheet: "maristo-reed-duo",
+      seen: { "mini-roll" => [{ turns: "free" }, :leave], "mini-contacts" => [{ state: "dirty" }, :clean],
+              "front-roll" => [{ turns: "free", dirty: true }, :wash], "rear-roll" => [{ turns: "drags" }, :clean],
+              "comb" => [{ state: "broken" }, :replace], "mesh" => [{ state: "hair-wound" }, :wash],
+              "separator-gasket" => [{ state: "lifted" }, :clean], "post-filter" => [{ grey: 3 }, :wash] },
+      order: %w[front-roll post-filter mesh mini-contacts rear-roll comb separator-gasket]
     },
     "an upright whose rear roll shows a fault" => {
       sheet: "maristo-twinroll",
@@ -117,14 +126,15 @@ class CasesTest < CoreTest
     },
     "a robot back from a dusty month" => {
       sheet: "tolliver-rove-q",
-      seen: { "main-brush" => [{ turns: "drags" }, :clean], "side-brush" => [{ state: "bent" }, :replace],
+      seen: { "main-brush" => [{ turns: "drags" }, :clean], "side-brush-left" => [{ state: "bent" }, :replace],
+              "side-brush-right" => [{ state: "straight" }, :leave],
               "wheels" => [{ state: "drag" }, :clean],
               "mop-pad" => [{ state: "dirty" }, :wash], "window" => [{ state: "dirty" }, :clean],
-              "bin" => [{ fill_percent: 90 }, :clean], "mesh" => [{ grey: 3 }, :clean],
+              "bin" => [{ fill_percent: 90 }, :clean], "mesh" => [{ grey: 3 }, :wash],
               "foam" => [{ grey: 4 }, :wash], "pleat" => [{ grey: 5 }, :replace],
               "clean-tank" => [{ state: "clean" }, :leave], "dirty-tank" => [{ state: "gapes" }, :clean],
               "dock-bag" => [{ fill_percent: 89 }, :leave], "dock-seal" => [{ state: "dirty" }, :clean] },
-      order: %w[bin foam mop-pad main-brush side-brush wheels window mesh pleat dirty-tank dock-seal]
+      order: %w[bin foam mop-pad mesh main-brush side-brush-left wheels window pleat dirty-tank dock-seal]
     },
     "a plain upright whose exhaust filter was washed" => {
       sheet: "corvane-plain-2",
@@ -137,10 +147,11 @@ class CasesTest < CoreTest
     "a drum after two thousand hours" => {
       sheet: "corvane-drum-30",
       seen: { "bag" => [{ fill_percent: 50 }, :replace], "lid-seal" => [{ state: "dirty" }, :clean],
+              "tool-pedal" => [{ state: "stiff" }, :clean], "bleed-valve" => [{ state: "broken" }, :replace],
               "textile-filter" => [{ grey: 3 }, :wash],
               "carbon" => [{ length_mm: 11 }, :replace], "exhaust-filter" => [{ grey: 0 }, :leave],
               "lead" => [{ state: "sound" }, :leave] },
-      order: %w[bag textile-filter lid-seal carbon]
+      order: %w[bag textile-filter tool-pedal bleed-valve lid-seal carbon]
     },
     "a drum that sparks" => {
       sheet: "corvane-drum-30",

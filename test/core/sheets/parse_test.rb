@@ -26,8 +26,8 @@ class ParseTest < CoreTest
   def test_the_walk_follows_the_air_and_takes_what_hangs_beside_last
     sheet = Sheets::Parse.new(JSON.parse(File.read(FILES.grep(/loft/).first))).call
 
-    assert_equal %w[tool-strips tool-neck wand hose bag lid-seal motor-filter motor lead exhaust-filter],
-      sheet.walk.map(&:key)
+    assert_equal %w[tool-strips tool-neck tool-pedal wand bleed-valve hose bag lid-seal motor-filter motor lead
+                    exhaust-filter], sheet.walk.map(&:key)
   end
 
   def test_names_every_problem_at_once

@@ -199,6 +199,22 @@ class RulesTest < CoreTest
     assert_equal "battery", Sheets::Starter.content(kind: :upright, maker: "N", model: "O", power: :battery)["power"]
   end
 
+  # A soft roll may be washed or not, as only its maker knows; nobody washes bristles.
+  def test_a_starter_knows_a_soft_roll_from_bristles
+    roll = lambda { |**seen|
+      Sheets::Parse.new(Sheets::Starter.content(kind: :stick, maker: "N", model: "O", **seen)).call.position("roll")
+    }
+
+    assert_predicate roll[roll: :soft], :water_unknown?
+    [roll[roll: :bristle], roll.call].each { |one| refute_predicate one, :water_unknown? }
+  end
+
+  def test_a_starter_names_what_usually_comes_with_its_kind
+    Sheets::Sheet::KINDS.each do |kind|
+      refute_empty Sheets::Parse.new(Sheets::Starter.content(kind: kind, maker: "N", model: "O")).call.accessories, kind
+    end
+  end
+
   def test_what_hangs_beside_the_air_path_of_a_starter
     beside = Sheets::Sheet::KINDS.to_h do |kind|
       sheet = Sheets::Parse.new(Sheets::Starter.content(kind: kind, maker: "Newmark", model: "One")).call
