@@ -114,7 +114,7 @@ module UprightBench
           return unless form.ok?
 
           relative = form.values[:relative_id] && Services::Lookup.one(:sheet, form.values[:relative_id])
-          Services::BeginDraft.fresh(**form.values.slice(:maker, :model), kind: form.values[:kind].to_sym,
+          Services::BeginDraft.fresh(**form.values.slice(:maker, :model), **form.begun_from,
             relative: relative, by: person, at: now)
         rescue Services::Invalid => e
           form.add(e.errors)

@@ -69,7 +69,7 @@ module UprightBench
           typed = with_model(params)["machine"]
           typed = {} unless typed.is_a?(Hash)
           { sheet_id: typed["sheet_id"].to_s[/\A\d{1,18}\z/]&.to_i, kind: one_of(TakeInForm::KINDS, typed["kind"]),
-            power: one_of(TakeInForm::SEEN.fetch(:power).keys, typed["power"]) }
+            power: one_of(Seen::VALUES.fetch(:power), typed["power"]) }
         end
 
         # @return [Symbol, nil]
@@ -148,10 +148,10 @@ module UprightBench
 
         # @return [String, nil] what to ask the customer for
         def at_home_words(subject)
-          return if subject.at_home.empty?
+          at_home = subject.at_home(today)
+          return if at_home.empty?
 
-          pieces = subject.at_home
-            .map { |piece| "#{counted(piece.pieces, piece.kind.tr('_', ' '))} (#{piece.part.name})" }
+          pieces = at_home.map { |piece| "#{counted(piece.pieces, piece.kind.tr('_', ' '))} (#{piece.part.name})" }
           "They have new ones at home, ask for them: #{pieces.join(', ')}."
         end
       end

@@ -21,9 +21,10 @@ module UprightBench
         @spares ||= Models::Spare.waiting.where(machine_id: @machine.id).eager(:part).order(:position).all
       end
 
+      # @param today [Date]
       # @return [Array<Models::HomePiece>] of opened boxes, with the customer
-      def at_home
-        @at_home ||= Models::HomePiece.there(@machine.id).all
+      def at_home(today)
+        @at_home ||= Models::HomePiece.there(@machine.id, on: today).all
       end
 
       # @return [Array<Models::Job>] the newest first

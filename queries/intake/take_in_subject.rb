@@ -65,9 +65,10 @@ module UprightBench
         words[0].downcase + words[1..]
       end
 
+      # @param today [Date]
       # @return [Array<Models::HomePiece>] what the customer may bring along, of opened boxes
-      def at_home
-        @at_home ||= @machine ? Models::HomePiece.there(@machine.id).all : []
+      def at_home(today)
+        @at_home ||= @machine ? Models::HomePiece.there(@machine.id, on: today).all : []
       end
 
       # @return [Models::Job, nil] the job it is in already

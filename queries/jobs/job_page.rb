@@ -89,7 +89,7 @@ module UprightBench
 
       # @return [Models::HomePiece, nil] new, of a box that the customer has at home, for what is replaced there
       def at_home(item)
-        @at_home ||= Models::HomePiece.there(@job.machine_id).all
+        @at_home ||= Models::HomePiece.there(@job.machine_id, on: Config::Zone.date(@now)).all
         Services::HomePieces.for(@at_home, sheet.position(item.position), fits.fetch(item.position))
       end
 

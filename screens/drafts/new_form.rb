@@ -12,6 +12,7 @@ module UprightBench
             required(:maker).filled(:string, max_size?: 60)
             required(:model).filled(:string, max_size?: 60)
             required(:kind).filled(:string, included_in?: KINDS)
+            Seen::VALUES.each { |name, values| optional(name).maybe(:string, included_in?: values) }
             optional(:relative_id).maybe(:integer)
             optional(:sheet_title).maybe(:string, max_size?: 120)
           end
@@ -20,6 +21,11 @@ module UprightBench
               key(:relative_id).failure("is not on file: choose it from the list")
             end
           end
+        end
+
+        # @return [Hash{Symbol=>Symbol}] kind, and what was seen of the machine, as Core::Sheets::Starter takes them
+        def begun_from
+          values.slice(:kind, *Seen::VALUES.keys).compact.transform_values(&:to_sym)
         end
       end
     end

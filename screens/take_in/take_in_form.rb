@@ -9,11 +9,6 @@ module UprightBench
         AGREED = Core::Cards::Channels::ALL.map(&:agreed_column).freeze
         CONDITIONS = Core::Intake::Safety::CONDITIONS.keys.freeze
         KINDS = Core::Sheets::Sheet::KINDS.map(&:to_s).freeze
-        # What decides the places of a model that nobody knows, and can be seen at the counter.
-        SEEN = { dust: { "bag" => "a bag", "bin" => "a bin" },
-                 power: { "mains" => "the mains", "battery" => "a pack" },
-                 roll: { "bristle" => "bristles", "soft" => "a soft roll" } }.freeze
-        ASKS = { dust: "Dust collects in", power: "Runs on", roll: "The brush has" }.freeze
         UUID = /\A\h{8}-\h{4}-\h{4}-\h{4}-\h{12}\z/
         # "2 crevice tools", "charger": pieces, then a name
         COUNTED = /\A(?:(?<pieces>[1-9]\d?)\s*[x×]?\s+)?(?<name>\S.{0,59})\z/
@@ -48,7 +43,7 @@ module UprightBench
               optional(:maker).maybe(:string, max_size?: 60)
               optional(:model).maybe(:string, max_size?: 60)
               optional(:kind).maybe(:string, included_in?: KINDS)
-              SEEN.each { |name, words| optional(name).maybe(:string, included_in?: words.keys) }
+              Seen::VALUES.each { |name, values| optional(name).maybe(:string, included_in?: values) }
               optional(:serial_number).maybe(:string, max_size?: 40)
               optional(:bought_on).maybe(:date)
               optional(:bought_at).maybe(:string, max_size?: 120)
@@ -126,11 +121,12 @@ module UprightBench
 
         def machine
           given = values[:machine] or return
+          begun_from = [:kind, *Seen::VALUES.keys]
           if given[:sheet_id].nil? && given[:maker]
             rough = { maker: given[:maker], model: given[:model],
-                      **given.slice(:kind, *SEEN.keys).compact.transform_values(&:to_sym) }
+                      **given.slice(*begun_from).compact.transform_values(&:to_sym) }
           end
-          switched(given.except(:maker, :model, :kind, *SEEN.keys), :second_hand).merge({ rough: rough }.compact)
+          switched(given.except(:maker, :model, *begun_from), :second_hand).merge({ rough: rough }.compact)
         end
 
         # What was ticked, and what was written beside it: name => pieces.

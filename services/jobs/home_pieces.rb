@@ -7,7 +7,7 @@ module UprightBench
     module HomePieces
       module_function
 
-      # @param pieces [Array<Models::HomePiece>] that the customer may have, the oldest first
+      # @param pieces [Array<Models::HomePiece>] that the customer may have
       # @param place [Core::Sheets::Position]
       # @param answer [Core::Fit::Answer] of that place
       # @return [Models::HomePiece, nil] that fits there
@@ -23,7 +23,7 @@ module UprightBench
       def of(job, item, on:)
         place = job.sheet.position(item.position)
         answer = FitFor.new(job.sheet, job.machine, today: on, job: job).call([place.key]).fetch(place.key)
-        self.for(Models::HomePiece.there(job.machine_id).all, place, answer) ||
+        self.for(Models::HomePiece.there(job.machine_id, on: on).all, place, answer) ||
           raise(Refused, "Nothing of an opened box is known to be at home for #{place.name.downcase}.")
       end
 

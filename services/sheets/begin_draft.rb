@@ -18,10 +18,11 @@ module UprightBench
       # Of a model that is not on file yet.
       #
       # @param relative [Models::Sheet, nil] copied, with another name; else the air path of the kind
+      # @param seen [Hash] dust, power and roll, as Core::Sheets::Starter takes them
       # @return [Models::Draft]
       # @raise [Invalid] when the model is on file
       # @raise [Core::Sheets::Invalid] when it is not named
-      def self.fresh(maker:, model:, kind:, by:, at:, relative: nil)
+      def self.fresh(maker:, model:, kind:, by:, at:, relative: nil, **seen)
         if Models::Sheet.first(maker: maker, model_name: model)
           raise Invalid, { model: ["is on file already; edit its sheet"] }
         end
@@ -29,7 +30,7 @@ module UprightBench
         content = if relative
                     copy(relative, maker, model)
                   else
-                    Core::Sheets::Starter.content(kind: kind, maker: maker, model: model)
+                    Core::Sheets::Starter.content(kind: kind, maker: maker, model: model, **seen)
                   end
         Permissions.check!(Permissions.of_sheets(content), by)
         Core::Sheets::Parse.new(content).call

@@ -46,7 +46,7 @@ class BoxesTest < DatabaseTest
   end
 
   def at_home
-    Models::HomePiece.there(@job.machine_id).all.map { |piece| [piece.part.number, piece.kind, piece.pieces] }
+    Models::HomePiece.there(@job.machine_id, on: today).all.map { |piece| [piece.part.number, piece.kind, piece.pieces] }
   end
 
   # The next time the customer brings a bag of that box along: nothing is sold, and the bag's clock begins anew.
@@ -72,6 +72,17 @@ class BoxesTest < DatabaseTest
     due = Models::Due.running.first(machine_id: again.machine_id, position: "bag", action: "replace")
 
     assert_equal today, due.started_on
+  end
+
+  # What came before is used up by then.
+  def test_of_the_newest_box_and_not_for_ever
+    row = { machine_id: @job.machine_id, part_id: part("BW-5010").id, kind: "bag", job_id: @job.id }
+    other = take_in
+    Models::HomePiece.create(**row, pieces: 2, given_on: today - 300)
+    Models::HomePiece.create(**row, job_id: other.id, pieces: 3, given_on: today - 364)
+
+    assert_equal [["BW-5010", "bag", 3]], at_home
+    assert_empty Models::HomePiece.there(@job.machine_id, on: today + 65).all
   end
 
   def test_nothing_is_at_home_of_what_nobody_bought

@@ -79,6 +79,10 @@ class DraftsTest < DatabaseTest
   def test_a_new_model_from_a_relative_or_from_its_kind
     relative = Services::BeginDraft.fresh(maker: "Hallmoor", model: "Dart N", kind: :stick, relative: dart, by: owner,
       at: NOW)
+    seen = Services::BeginDraft.fresh(maker: "Ostrel", model: "Trough 4", kind: :upright, dust: :bag, roll: :soft,
+      by: owner, at: NOW)
+
+    assert_includes seen.content["positions"].map { |place| place["kind"] }, "bag"
     plain = Services::BeginDraft.fresh(maker: "Ostrel", model: "Trough 3", kind: :drum, by: owner, at: NOW)
 
     assert_equal dart.to_core.positions, relative.to_core.positions

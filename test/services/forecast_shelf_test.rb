@@ -29,9 +29,9 @@ class ForecastShelfTest < DatabaseTest
     Models::PartForecast.with_pk(part(number).id)
   end
 
-  def fit(number)
-    Models::Fitting.in_place.where(machine_id: @machine.id, position: @due.position).update(removed_on: today)
-    Models::Fitting.create(machine_id: @machine.id, position: @due.position, part_id: part(number).id,
+  def fit(number, at: @due.position)
+    Models::Fitting.in_place.where(machine_id: @machine.id, position: at).update(removed_on: today)
+    Models::Fitting.create(machine_id: @machine.id, position: at, part_id: part(number).id,
       fitted_on: today - 300, created_by: owner.id)
   end
 
@@ -41,6 +41,22 @@ class ForecastShelfTest < DatabaseTest
 
     assert_in_delta one_who_comes(of("HD-2010").days), of("HD-2010").from_dues, 1e-6
     assert_equal 1, of("HD-2010").tasks
+  end
+
+  # Their card names both, so both parts are asked for at once; what is due after the bundling window is not.
+  def test_what_travels_on_the_first_card_is_asked_for_with_it
+    later = Models::Due.running.where(machine_id: @machine.id, action: "replace", position: "roll").first
+    fit("HD-2030", at: "roll")
+    forecast = lambda { |days|
+      later.update(due_on: today + days, may_card: true)
+      reckon
+      of("HD-2030")
+    }
+
+    assert_in_delta 0, forecast.call(51).from_dues, 1e-6
+    forecast.call(50)
+
+    assert_in_delta one_who_comes(of("HD-2030").days), of("HD-2030").from_dues, 1e-6
   end
 
   # One card of one, ten days after it: (1 + 8) / 21 come, and one more within two weeks.

@@ -79,8 +79,12 @@ module UprightBench
         def card_in
           leads = Core::Cards::Channels::ORDER.to_h { |key| [key.to_s, @policy.lead_days(key)] }
           lead = Sequel.case(leads, 0, Sequel[:reached][:channel])
-          leaves = Sequel.function(:greatest, Sequel[:dues][:due_on] - lead, Sequel[:dues][:snoozed_until], @today)
-          Sequel.function(:coalesce, Sequel[:dues][:carded_on], leaves) - @today
+          leaves_on = first_cards.leaves_on(Sequel[:first_cards][:first_on], lead)
+          Sequel.function(:coalesce, Sequel[:dues][:carded_on], leaves_on) - @today
+        end
+
+        def first_cards
+          @first_cards ||= FirstCards.new(today: @today, policy: @policy)
         end
 
         # @return [Sequel::SQL::Expression] null where no more may follow
@@ -102,13 +106,14 @@ module UprightBench
           within(Models::Due.running.where(dues[:action] => "replace", dues[:may_card] => true))
             .join(:machines, id: dues[:machine_id])
             .join(reachable, { id: machines[:customer_id] }, table_alias: :reached)
-            .exclude(machines[:state] => %w[sold scrapped stored]).left_join(:fittings, here)
+            .left_join(first_cards.call, { customer_id: machines[:customer_id] }, table_alias: :first_cards)
+            .exclude(machines[:state] => %w[sold scrapped stored]).left_join(:fittings, here).where(card_in <= @days)
         end
 
         # Whose card leaves by then, or left so lately that it may still bring them.
         def within(dues)
           lately = @today - Core::Shelf::AnswerDays::STEPS.last
-          dues.where(Sequel[:due_on] <= @today + @days + @policy.longest_lead_days)
+          dues.where(Sequel[:due_on] <= @today + @days + @policy.longest_lead_days + @policy.bundle_days)
             .where((Sequel[:dues][:carded_on] >= lately) | { Sequel[:dues][:carded_on] => nil } |
               (Sequel[:dues][:attempts] <= @policy.most_follow_ups))
         end
