@@ -72,6 +72,14 @@ module UprightBench
             power: one_of(Seen::VALUES.fetch(:power), typed["power"]) }
         end
 
+        # What fetches accessories and safety anew when model or kind is chosen, and nothing else of the machine is: a
+        # box that is ticked meanwhile would be drawn as it was before.
+        # @return [String] attributes, as HTML
+        def of_its_kind
+          %(hx-get="/take-in/of-its-kind" hx-trigger="change" hx-include="#machine, #accessories, #safety" ) +
+            %(hx-swap="none" hx-sync="#machine:replace")
+        end
+
         # @return [Symbol, nil]
         def one_of(choices, typed)
           typed.to_sym if choices.include?(typed)

@@ -7,7 +7,7 @@ module UprightBench
       class CustomerForm < Form
         AGREED = Core::Cards::Channels::ALL.map(&:agreed_column).freeze
         BOXES = [*AGREED, :fleet].freeze
-        TEXTS = %i[name phone email street town region postcode country notes language].freeze
+        TEXTS = [:name, :phone, :email, *AddressFields::ALL.keys, :country, :notes, :language].freeze
 
         takes do
           params do
@@ -15,11 +15,8 @@ module UprightBench
             required(:name).filled(:string, max_size?: 120)
             optional(:phone).maybe(:string, max_size?: 40)
             optional(:email).maybe(:string, max_size?: 200)
-            optional(:street).maybe(:string, max_size?: 200)
-            optional(:town).maybe(:string, max_size?: 120)
-            optional(:region).maybe(:string, max_size?: 60)
-            optional(:postcode).maybe(:string, max_size?: 20)
-            optional(:country).maybe(:string, included_in?: Formats::PostalAddress.countries.keys)
+            AddressFields::LENGTHS.each { |name, most| optional(name).maybe(:string, max_size?: most) }
+            optional(:country).maybe(:string, included_in?: AddressFields::COUNTRIES)
             optional(:notes).maybe(:string, max_size?: 2000)
             optional(:language).maybe(:string, format?: /\A[a-z]{2,3}\z/)
             optional(:how).maybe(:string, included_in?: Services::KeepConsent::BY_HAND)

@@ -14,11 +14,11 @@ module UprightBench
             required(:password).filled(:string)
             required(:again).filled(:string)
             required(:shop_name).filled(:string, max_size?: 120)
-            required(:street).filled(:string, max_size?: 200)
-            required(:town).filled(:string, max_size?: 120)
-            optional(:region).maybe(:string, max_size?: 60)
-            optional(:postcode).maybe(:string, max_size?: 20)
-            required(:country).filled(:string, included_in?: Formats::PostalAddress.countries.keys)
+            AddressFields::LENGTHS.slice(:street, :town)
+              .each { |name, most| required(name).filled(:string, max_size?: most) }
+            AddressFields::LENGTHS.slice(:region, :postcode)
+              .each { |name, most| optional(name).maybe(:string, max_size?: most) }
+            required(:country).filled(:string, included_in?: AddressFields::COUNTRIES)
             required(:phone).filled(:string, max_size?: 40)
           end
 
@@ -41,7 +41,7 @@ module UprightBench
         # @return [Hash]
         def shop
           { name: values[:shop_name], email: values[:email],
-            **values.slice(:street, :town, :region, :postcode, :country, :phone) }
+            **values.slice(*AddressFields::ALL.keys, :country, :phone) }
         end
       end
     end

@@ -26,6 +26,13 @@ module UprightBench
           }
         end
 
+        # Street, town, region and postcode, as AddressFields has them.
+        def address_fields(form, *group, **more)
+          AddressFields::ALL.map do |name, (label, most)|
+            field(form, *group, name, label: label, maxlength: most, **more)
+          end.join
+        end
+
         # @return [Hash{String=>String}] code => name
         def countries
           Formats::PostalAddress.countries
@@ -40,10 +47,11 @@ module UprightBench
 
         # A model is found by typing: its id goes with the form, and beside it what was typed, as sheet_title.
         # @param path [Array<Symbol>] of the id
-        def sheet_picker(form, *path, label:)
+        # @param chosen [String] attributes, as HTML: what happens when a model was chosen
+        def sheet_picker(form, *path, label:, chosen: "")
           erb :"sheets/_picker", layout: false, locals: {
             id: path.join("-"), name: name_of(path), value: form.value(*path), title: form.value(:sheet_title),
-            label: label,
+            label: label, chosen: chosen,
             errors: form.errors_at(*path), more: described_error(form, *path)
           }
         end

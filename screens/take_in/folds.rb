@@ -7,7 +7,7 @@ module UprightBench
       # wrong.
       module Folds
         def customer_more?(form)
-          more?(form, :customer, %i[street town region postcode])
+          more?(form, :customer, AddressFields::ALL.keys)
         end
 
         def bought_more?(form)

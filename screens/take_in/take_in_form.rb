@@ -32,10 +32,7 @@ module UprightBench
               optional(:name).maybe(:string, max_size?: 120)
               optional(:phone).maybe(:string, max_size?: 40)
               optional(:email).maybe(:string, max_size?: 200)
-              optional(:street).maybe(:string, max_size?: 200)
-              optional(:town).maybe(:string, max_size?: 120)
-              optional(:region).maybe(:string, max_size?: 60)
-              optional(:postcode).maybe(:string, max_size?: 20)
+              AddressFields::LENGTHS.each { |name, most| optional(name).maybe(:string, max_size?: most) }
               AGREED.each { |channel| optional(channel).maybe(:bool) }
             end
             optional(:machine).maybe(:hash) do

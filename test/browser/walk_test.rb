@@ -42,13 +42,13 @@ class WalkBrowserTest < BrowserTest
     Capybara.using_session(:left) { tap_on("bin-seal-state-dirty") }
     Capybara.using_session(:right) do
       assert_css "#row-bin-seal .verdict", text: "Tobiah Lund"
-      assert_css "#outcome", text: "1 of 12 places looked at"
+      assert_css "#outcome", text: "1 of 13 places looked at"
       type_into("bin-fill_percent", "8") # half typed, not saved
     end
     Capybara.using_session(:left) { type_into("bin-fill_percent", "90", :Enter) }
     wait_for("the left one's bin") { finding(job, "bin") }
     Capybara.using_session(:right) do
-      assert_css "#outcome", text: "2 of 12 places looked at"
+      assert_css "#outcome", text: "2 of 13 places looked at"
       assert_field "bin-fill_percent", with: "8"
       press("0", :Enter)
 

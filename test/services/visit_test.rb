@@ -116,6 +116,7 @@ class VisitTest < DatabaseTest
   end
 
   def test_an_empty_shelf_refuses_and_moves_nothing
+    Services::CountStock.call(part("HD-2041"), pieces: 5, reason: "found", by: owner, at: NOW)
     job = settled({ "cyclone-gasket" => { state: "torn" } })
     gasket = item(job, "cyclone-gasket")
     Services::CountStock.call(gasket.part, pieces: 0, reason: "lost", by: owner, at: NOW)
