@@ -13,6 +13,7 @@ module UprightBench
         GREY_STEPS = ReadFilter::DARK
         TURNING = { "free" => 0.5, "drags" => 1.0, "stuck" => 1.5 }.freeze # house rule
         BRISTLES = { "full" => Load::HARDLY, "worn" => 1.0, "missing" => Load::MOST }.freeze # house rule
+        CARED_FOR = %i[clean wash].freeze # and not replaced
         GRADED = 0.5 # step of a word that is one of two or three
         # What tells how a household treats a part, the surest first. Bristles of two words and belts tell too little.
         TELLING = { filter: %i[indicator grey], bag: %i[bag_fill], bin: %i[bin_fill], brush: %i[standout],
@@ -43,6 +44,7 @@ module UprightBench
 
         # What is left as it was found. What is judged good and was not measured is hardly gone, and what a person
         # judged good over the measure is half gone at most (house rules); what is not good and was not measured is due.
+        # What was cleaned or washed, and not replaced, is presumed to be half gone (house rule).
         # @param action [Symbol]
         # @param verdict [Symbol] a key of VerdictKind
         # @param judged [Boolean] whether it is a person's own
@@ -58,8 +60,9 @@ module UprightBench
 
         def unmeasured(action, verdict)
           return Load.new(share: Load::HARDLY, step: GRADED) if verdict == :leave
+          return Load.new(share: 1.0, step: GRADED) if verdict == action
 
-          Load.new(share: 1.0, step: GRADED) if verdict == action
+          Load.new(share: GRADED, step: GRADED, presumed: true) if action == :replace && CARED_FOR.include?(verdict)
         end
 
         def load(action, share, step: 0, at_least: false)

@@ -151,7 +151,9 @@ module UprightBench
       # @return [Hash{Symbol=>Object}, nil] columns of a due: how far gone it was found today
       def found(place, task)
         load = @loads.dig(place.key, task.action)
-        load && { load: load.share, load_step: load.step, load_on: @on }
+        return if load.nil? || (load.presumed && start_of(place, task))
+
+        { load: load.share, load_step: load.step, load_on: @on }
       end
 
       def load_of(place, task)

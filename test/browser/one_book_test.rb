@@ -73,6 +73,10 @@ class OneBookBrowserTest < BrowserTest
     position = id[/\A[a-z-]+(?=-(?:state|turns|bristles|torn|loose|grey|dirty|cracked))/]
     execute_script("document.getElementById('#{id}').click()")
     wait_for(id) { Models::Finding.first(job_id: @job.id, position: position) }
+    drawn = "document.querySelector('#row-#{position} [name=version]')?.value"
+    wait_for("the row of #{id}") do
+      evaluate_script(drawn) == Models::Finding.first(job_id: @job.id, position: position).version.to_s
+    end
   end
 
   def finish_the_look_over

@@ -167,7 +167,7 @@ class StoryTest < BrowserTest
 
     assert_equal %w[wash replace clean clean clean leave],
       marks.values_at("pre-filter", "post-filter", "bin", "contacts", "bin-seal", "roll")
-    assert_equal 12, marks.size
+    assert_equal 13, marks.size
     assert_equal "looked_over", job.state
   end
 

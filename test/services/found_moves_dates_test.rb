@@ -42,6 +42,21 @@ class FoundMovesDatesTest < DatabaseTest
     assert_in_delta 0.25, dues.fetch(%w[roll replace]).load.to_f
   end
 
+  # Cut free and tapped out: of neither is known since when it has been in, and whoever did it would have seen it worn. The
+  # roll of a machine whose age is known goes by its age.
+  def test_what_was_cared_for_is_not_to_be_replaced_the_same_day_though_its_history_is_unknown
+    found = { "roll" => { turns: "drags" }, "post-filter" => { grey: 2 } }
+    dues = after(new_machine(bought_on: nil), found, done: true)
+
+    [%w[roll replace], %w[post-filter replace]].each do |key|
+      assert_operator dues.fetch(key).due_on, :>, today + 90, key.join(" ")
+    end
+    known = after(new_machine(bought_on: today - 800), found, done: true)
+
+    assert_nil known.fetch(%w[roll replace]).load
+    assert_operator known.fetch(%w[roll replace]).due_on, :<, today
+  end
+
   # A limit that comes whatever is seen, of a part whose age nobody knows, is asked about: no card says since when.
   def test_a_fixed_limit_of_unknown_start_is_looked_at_again_and_not_overdue
     dues = after(new_machine("Corvane Drum 30", bought_on: nil), { "exhaust-filter" => { grey: 2 } },

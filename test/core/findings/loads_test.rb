@@ -92,6 +92,17 @@ class LoadsTest < CoreTest
     assert_in_delta 1.0, of({ kind: :filter }, { grey: 5 }, :replace, :replace, judged: true)
   end
 
+  # Looked at, and something else was done with it: half gone, and only where nothing better is known.
+  def test_what_was_cared_for_and_not_replaced_is_presumed_to_be_half_gone
+    roll = Findings::Loads.new(position(kind: :roll), { turns: "drags" })
+    presumed = %i[clean wash].map { |verdict| roll.of(:replace, verdict: verdict) }
+
+    assert_equal [[0.5, 0.5, true]] * 2, presumed.map { |load| [load.share, load.step, load.presumed] }
+    assert_nil roll.of(:replace, verdict: :refer)
+    refute roll.of(:replace, verdict: :leave).presumed
+    assert_nil roll.of(:inspect, verdict: :clean)
+  end
+
   def test_what_a_load_is_unless_it_is_said
     load = Findings::Load.new(share: 0.4)
 
