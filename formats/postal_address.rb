@@ -18,6 +18,17 @@ module UprightBench
           .sort_by(&:last).to_h
       end
 
+      # Asked for each row of a list, and taken apart once.
+      # @param country [String, nil]
+      # @return [Array<Array<String>>] lines of what stands between them and the names of fields, in turn
+      def self.layout(country)
+        @layouts ||= Hash.new do |known, code|
+          format = ISO3166::Country[code]&.address_format || UNIVERSAL
+          known[code] = format.split("\n").map { |line| line.split(/\{\{(\w+)\}\}/, -1) }
+        end
+        @layouts[country]
+      end
+
       # @param whose [#name, #street, #town, #region, #postcode, #country]
       # @param from [String, nil] code of the country that it is sent from
       def self.of(whose, from: nil)
@@ -35,8 +46,7 @@ module UprightBench
       # @return [Array<String>] without those of which nothing is known
       def lines
         texts = { **@texts, "country" => abroad }
-        layout.split("\n").map { |line| line.gsub(/\{\{(\w+)\}\}/) { texts[Regexp.last_match(1)] }.squeeze(" ").strip }
-          .reject { |line| line.empty? || line == "〒" }
+        self.class.layout(@country).map { |line| line(line, texts) }.reject { |line| line.empty? || line == "〒" }
       end
 
       # @return [String] lines
@@ -51,8 +61,8 @@ module UprightBench
 
       private
 
-      def layout
-        ISO3166::Country[@country]&.address_format || UNIVERSAL
+      def line(pieces, texts)
+        pieces.each_with_index.map { |piece, index| index.odd? ? texts[piece] : piece }.join.squeeze(" ").strip
       end
 
       def abroad

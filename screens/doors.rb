@@ -21,6 +21,8 @@ module UprightBench
       Door = Struct.new(:verb, :path, :pattern, :open, :token, :most_bytes, keyword_init: true)
 
       READING = %w[GET HEAD].freeze
+      OF_REQUEST = "upright_bench.doors"
+      private_constant :OF_REQUEST
 
       def route(verb, path, options = {}, &)
         door = Door.new(verb: verb, path: path, pattern: Mustermann.new(path, **mustermann_opts),
@@ -39,8 +41,14 @@ module UprightBench
       # The doors that a request may come through: several where a route passes on to the next.
       # @return [Array<Door>]
       def doors_of(env)
-        path = env["PATH_INFO"]
-        @doors.select { |door| door.verb == env["REQUEST_METHOD"] && door.pattern.match(path) }
+        asked = env.values_at("REQUEST_METHOD", "PATH_INFO")
+        known, doors = env[OF_REQUEST]
+        return doors if known == asked
+
+        verb, path = asked
+        @doors.select { |door| door.verb == verb && door.pattern.match(path) }.tap do |found|
+          env[OF_REQUEST] = [asked, found] # asked several times on the way in, and all of them are tried
+        end
       end
 
       # @return [Boolean] whether whoever sends it need not have filled in a form of ours
