@@ -15,14 +15,14 @@ module UprightBench
 
       module_function
 
+      # Both are asked for each row of every list, so the offset is looked up once for all that lies between two changes
+      # of the clocks.
       # @param time [Time]
       # @return [Time] in the shop's zone
       def local(time)
-        zone.to_local(time)
+        time.getlocal(offset(time.to_i))
       end
 
-      # Asked for each row of every list, so the offset is looked up once for all that lies between two changes of the
-      # clocks.
       # @param time [Time]
       # @return [Date] the shop's calendar day
       def date(time)

@@ -13,8 +13,11 @@ module UprightBench
       # @param content [String] SVG already
       # @return [String]
       def tag(name, content = nil, **attributes)
-        written = attributes.map { |key, value| value.nil? ? "" : %( #{attribute(key)}="#{escape(value)}") }.join
-        content.nil? ? "<#{name}#{written}/>" : "<#{name}#{written}>#{content}</#{name}>"
+        element = "<#{name}" # one string, as a page writes a thousand of these
+        attributes.each do |key, value|
+          element << " " << attribute(key) << '="' << escape(value) << '"' unless value.nil?
+        end
+        content.nil? ? element << "/>" : element << ">" << content << "</#{name}>"
       end
 
       def text(words, **attributes)

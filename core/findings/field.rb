@@ -12,9 +12,13 @@ module UprightBench
         # @!attribute needs [String, nil] asked only where the sheet names this feature or measure
         fields :label, needs: nil
 
-        # @return [Symbol] :scale, :choice, :flag or :measure
+        # @return [Symbol] :scale, :choice, :flag, :measure or :text
+        def self.type
+          @type ||= name.split("::").last.downcase.to_sym
+        end
+
         def type
-          self.class.name.split("::").last.downcase.to_sym
+          self.class.type
         end
 
         # @return [Object, nil] what "it is fine" records here; nil for nothing

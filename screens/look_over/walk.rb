@@ -88,13 +88,15 @@ module UprightBench
           @form if @form && @form.position.key == place.key
         end
 
+        # Asked for every field of every place.
         def open?
-          @job.recordable? && shut.nil?
+          @open = @job.recordable? && shut.nil? if @open.nil?
+          @open
         end
 
         # @return [Models::Stop, nil] what keeps the machine shut
         def shut
-          @job.standing_stops.find(&:condition)
+          @shut ||= @job.standing_stops.find(&:condition)
         end
 
         # @return [Array<Core::Work::Item>]

@@ -12,7 +12,10 @@ class ZoneTest < AppTest
               changes.flat_map { |change| [-86_400, -3600, -1, 0, 1, 3600, 86_400].map { |seconds| change + seconds } }
 
     moments.shuffle(random: random).each do |moment|
-      assert_equal zone.to_local(moment).to_date, Config::Zone.date(moment), moment
+      local = zone.to_local(moment)
+
+      assert_equal local.to_date, Config::Zone.date(moment), moment
+      assert_equal local.strftime("%F %T %z"), Config::Zone.local(moment).strftime("%F %T %z")
     end
   end
 end
