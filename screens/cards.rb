@@ -194,7 +194,7 @@ module UprightBench
         # @return [String] those that are not listed, by reason
         def more_left_out(left_out)
           reasons = left_out.map { |_, why| why.counted_as }.tally.sort_by { |_, count| -count }.first(6)
-          "and #{left_out.size - SHOWN} more: #{reasons.map { |why, count| "#{count} #{why}" }.join('; ')}"
+          "and #{left_out.size - SHOWN} more: #{reasons.map { |why, count| "#{why} (#{count})" }.join(', ')}"
         end
 
         # @return [String] how long a text message is, and how many it becomes

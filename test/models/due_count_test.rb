@@ -49,7 +49,8 @@ class DueCountTest < DatabaseTest
       db.transaction(rollback: :always) do
         before = running.call(db)
         some = db[:dues].where(state: "open", may_card: true).exclude(due_on: nil)
-          .exclude(id: db[:card_lines].select(:due_id)).exclude(id: db[:due_changes].select(:due_id)).limit(7).select_map(:id)
+          .exclude(id: db[:card_lines].select(:due_id)).exclude(id: db[:due_changes].select(:due_id))
+          .limit(7).select_map(:id)
 
         assert_equal 7, db[:dues].where(id: some).delete
         assert_equal [before - 7] * 2, [running.call(db), db[:due_counts].sum(:dues)]

@@ -42,8 +42,8 @@ class FoundMovesDatesTest < DatabaseTest
     assert_in_delta 0.25, dues.fetch(%w[roll replace]).load.to_f
   end
 
-  # Cut free and tapped out: of neither is known since when it has been in, and whoever did it would have seen it worn. The
-  # roll of a machine whose age is known goes by its age.
+  # Cut free and tapped out: of neither is known since when it has been in, and whoever did it would have seen it worn.
+  # The roll of a machine whose age is known goes by its age.
   def test_what_was_cared_for_is_not_to_be_replaced_the_same_day_though_its_history_is_unknown
     found = { "roll" => { turns: "drags" }, "post-filter" => { grey: 2 } }
     dues = after(new_machine(bought_on: nil), found, done: true)
