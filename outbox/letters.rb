@@ -21,8 +21,12 @@ module UprightBench
       end
 
       # @param cards [Array<Models::Card>]
-      def initialize(cards, shop: Models::Shop.the)
+      # @param hours [Hash, nil] when the shop is open; as it is kept, when nil
+      # @param prices [Hash{Integer=>Integer}, nil] due => cents; as written with the cards, when nil
+      def initialize(cards, shop: Models::Shop.the, hours: nil, prices: nil)
         @shop = shop
+        @hours = hours
+        @prices = prices
         @words = Models::Wording.words
         @lines = Models::CardLine.where(card_id: cards.map(&:id)).all.group_by(&:card_id)
         @dues = Models::Due.where(id: @lines.values.flatten.map(&:due_id)).eager(machine: :sheet)
@@ -64,7 +68,7 @@ module UprightBench
 
       # @return [Hash{Integer=>Integer, nil}] due => cents
       def prices_on(card)
-        @lines.fetch(card.id, []).to_h { |line| [line.due_id, line.price_cents] }
+        @prices || @lines.fetch(card.id, []).to_h { |line| [line.due_id, line.price_cents] }
       end
 
       # @return [Array<Models::Due>] what it names, the soonest first

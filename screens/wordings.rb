@@ -154,7 +154,10 @@ module UprightBench
           words = Core::Cards::Words.new(texts: form.texts)
           return [] if words.problems.any?
 
-          Queries::SampleCards.call.map { |card| Outbox::Letters.of(card).with(words: words, said: nil) }
+          cards = Queries::SampleCards.call
+          prices = Services::CardPrices.call(cards.flat_map(&:due_ids), policies: policies, words: [words])
+          letters = Outbox::Letters.new(cards, shop: shop, hours: policies.open_hours, prices: prices)
+          cards.map { |card| letters.of(card).with(words: words) }
         end
       end
     end

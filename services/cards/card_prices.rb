@@ -7,10 +7,11 @@ module UprightBench
       module_function
 
       # @param due_ids [Array<Integer>]
+      # @param words [Array<Core::Cards::Words>] in which the cards are written
       # @return [Hash{Integer=>Integer}] due => cents; nothing while no text says a price, as that is asked for every
       #   card of a batch
-      def call(due_ids, policies:)
-        return {} unless Models::Wording.words.each_value.any? { |words| words.say?(:price) }
+      def call(due_ids, policies:, words: Models::Wording.words.values)
+        return {} unless words.any? { |texts| texts.say?(:price) }
 
         part_of = WhichPart.new(replacements(due_ids)).to_h { |part_id, row| [row[:due_id], part_id] }
         prices = Models::Part.where(id: part_of.values.uniq).select_hash(:id, :price_cents)

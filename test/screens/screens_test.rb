@@ -409,6 +409,16 @@ class ScreensTest < DatabaseTest
     assert_match(/between \d+ and \d+ in a hundred/, page)
   end
 
+  # Tried before they are saved: with the prices of now, and the hours as they are.
+  def test_words_are_tried_with_price_and_hours
+    Models::Due.where(id: Models::CardLine.select(:due_id)).update(action: "replace", deciding: "months")
+    submit "/cards/words", { "language" => "en", "look" => "1", "email_body" => "{tasks} {price} Open {hours} {link}" }
+
+    assert_says(/costs \$\d+\.\d\d, tax included/)
+    assert_says(/Open Monday to/)
+    assert_empty Models::Wording.where(language: "en").all
+  end
+
   def test_a_year_of_service_days_as_page_paper_and_calendar
     fleet = Models::Customer.first(fleet: true)
     get "/customers/#{fleet.id}/plan"
