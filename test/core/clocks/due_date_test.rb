@@ -33,6 +33,11 @@ class DueDateTest < CoreTest
     end
   end
 
+  def test_nobody_is_told_to_replace_what_is_only_not_known
+    assert_equal %w[inspect replace wash],
+      [["replace", :unknown], %w[replace months], ["wash", :count]].map { |told| Clocks::Due.told(*told) }
+  end
+
   # Common practice: a household cassette is good for 50 hours, an hour a week, a year.
   def test_fifty_hours_at_an_hour_a_week_is_about_a_year
     assert_equal MONDAY + 350, due(task(clock(:hours, 50))).call.due_on
@@ -130,6 +135,7 @@ class DueDateTest < CoreTest
     assert_equal [Reason.of(:after_months, months: 3, found: 40, found_on: NEW_YEAR, until_on: NEW_YEAR + 54)],
       foam.reasons
     assert_equal [54] * 3, days(found(0.4, clock(:months, 3))), "what was measured is certain"
+    assert_equal 75, found(0.75, clock(:months, 3)).reasons.first.figures[:found]
   end
 
   def test_what_has_come_as_far_as_it_may_is_due_on_that_day

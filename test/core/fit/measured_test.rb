@@ -18,6 +18,11 @@ class MeasuredTest < CoreTest
     Fit::Measured.new([first, second]).matches(parts).to_h { |match| [match.part.number, match.fits] }
   end
 
+  # House rule: three times the tolerance still looks alike.
+  def test_how_far_off_still_looks_alike
+    assert_in_delta 3.0, Fit::ByMeasure.new(:filter, { "length_mm" => 100, "width_mm" => 50 }).slack("length_mm")
+  end
+
   def test_a_belt_and_its_neighbours_the_nearest_first
     assert_equal({ "P0" => true, "P1" => true, "P2" => false }, found(332.5, 10))
   end

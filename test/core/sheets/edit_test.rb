@@ -33,6 +33,17 @@ class EditTest < CoreTest
       ["Lid latch, no. 2", "Motor", "☃", "Bêere seal"].map(&named)
   end
 
+  def test_a_position_goes_in_last_whatever_is_called_alike
+    seals = %w[Seal Seal Seal].inject(CONTENT) do |content, name|
+      Sheets::Edit.new(content).put_position("name" => name, "station" => "motor", "kind" => "seal").first
+    end
+
+    assert_equal [*keys(CONTENT, "positions"), "seal", "seal-2", "seal-3"], keys(seals, "positions")
+    only = { "positions" => [{ "key" => "seal" }, { "key" => "seal-2" }] }
+
+    assert_equal "seal-3", Sheets::Edit.new(only).put_position("name" => "Seal").last
+  end
+
   def test_a_position_is_replaced_but_for_its_key_and_empty_fields_go
     changed = edit.position("bag", { "name" => "Dust bag", "station" => "bag", "kind" => "bag", "care" => nil,
       "features" => [], "beside" => false, "measures" => {} })

@@ -159,5 +159,7 @@ class ForecastTest < CoreTest
     assert_in_delta 3.0, spread.call
     assert_in_delta Math.sqrt(27 / 6.0), spread.call(10, 10, 10) # three times nine over six
     assert_operator spread.call(5, 15, 5, 15), :>, 3
+    # What arrived takes the mean to 15: (3 x (9 + 25) + 3 x 25) / 6.
+    assert_in_delta Math.sqrt(177 / 6.0), spread.call(20, 20, 20)
   end
 end
