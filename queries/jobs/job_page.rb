@@ -59,8 +59,14 @@ module UprightBench
 
       # @return [Hash{String=>Core::Fit::Answer}] for what is still to be settled: replacements, and spares for a wash
       def fits
-        @fits ||= fit_for(items.select { |item| item.state != "done" && %w[replace wash].include?(item.action) })
+        @fits ||= fit_for(items.select { |item| item.state != "done" && fitted_or_washed?(item) })
       end
+
+      # Or could be washed, where only its seat is cleaned.
+      def fitted_or_washed?(item)
+        %w[replace wash].include?(item.action) || findings[item.position]&.verdict == "wash"
+      end
+      private :fitted_or_washed?
 
       # @return [Core::Drying::DryingTime::Answer]
       def drying(item)

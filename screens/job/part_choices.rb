@@ -22,7 +22,7 @@ module UprightBench
         # @return [Array<Choice>]
         def all
           [(wash if to_wash?), from_home, *@fit.candidates.map { |candidate| part(candidate) }, (rotation if to_wash?),
-           (leave if to_replace?)].compact
+           (leave if to_replace? || to_wash?)].compact
         end
 
         # @return [String, nil] what must be in place together with it
@@ -114,7 +114,9 @@ module UprightBench
         end
 
         def leave
-          Choice.new(value: "leave", words: "Leave it as it is", ready: ready(nil),
+          seat_only = to_wash? && @page.findings[@item.position]&.also.to_a.include?("clean")
+          Choice.new(value: "leave", words: seat_only ? "Clean its seat only" : "Leave it as it is",
+            ready: ready(seat_only ? "clean" : nil), chosen: seat_only && @item.action == "clean",
             why: "the customer knows what that means: #{seen}")
         end
 

@@ -3,8 +3,8 @@
 module UprightBench
   module Services
     # Settles which part a work item uses. A part for a wash is fitted now instead of it; in rotation, the old one is
-    # washed all the same and waits as the customer's own spare, which is fitted the next time. No part for a replace
-    # means that it is left as it is.
+    # washed all the same and waits as the customer's own spare, which is fitted the next time. What is left stays as it
+    # is.
     class ChoosePart
       # @param choice [String] a part's id, the same after "rotate-", "own" (spare), "home" (new, of a box
       #   that the customer has), "wash" or "leave"
@@ -45,7 +45,7 @@ module UprightBench
         raise Refused, "Job #{@job.number} is #{@job.state_words}." unless @job.changeable?
 
         @item.update(fields)
-        SettleDue.follow(@item, from: "now", to: "left") if @choice == "leave"
+        SettleDue.follow(@item, from: "now", to: "left") if @item.state == "left"
         @job.update(Promises.fields(@job, at: @at)) if @job.estimated?
         History.note("chose part", @item, by: @by, at: @at, job: @job,
           data: { position: @item.position, choice: @choice })
@@ -56,13 +56,24 @@ module UprightBench
 
       def fields
         case @choice
-        when "leave" then { **NONE, state: "left", done_by: @by.id, done_at: @at }
+        when "leave" then leave
         when "wash" then wash
         when "own" then own_spare
         when "home" then from_home
         when ROTATE then fit(@choice.sub(ROTATE, "")).merge(rotation)
         else fit(@choice)
         end
+      end
+
+      # Who leaves the wash of what is loose as well has its seat cleaned all the same.
+      def leave
+        return action("clean").merge(NONE) if @item.action == "wash" && also.include?("clean")
+
+        { **NONE, state: "left", done_by: @by.id, done_at: @at }
+      end
+
+      def also
+        Models::Finding.where(job_id: @job.id, position: @item.position).get(:also).to_a
       end
 
       def own_spare

@@ -67,6 +67,24 @@ class FoundMovesDatesTest < DatabaseTest
     assert_match(/found 40 % gone/, English::Sentences.row_of(exhaust.why))
   end
 
+  # Who wants no wash of a filter that sits loose as well has its seat cleaned all the same, and may still change their
+  # mind.
+  def test_who_leaves_the_wash_does_not_leave_the_seat
+    job = take_in(new_machine)
+    record(job, "pre-filter", { grey: 4, loose: true })
+    Services::FinishLookOver.call(job.number, by: technician, at: NOW)
+    filter = item(job, "pre-filter")
+    choose = lambda { |choice|
+      Services::ChoosePart.call(job.number, filter.id, choice: choice, by: technician, at: NOW)
+      filter.refresh.values.values_at(:action, :state)
+    }
+
+    assert_equal %w[clean to_do], choose["leave"]
+    assert_equal %w[wash to_do], choose["wash"]
+    assert_equal %w[clean to_do], choose["leave"]
+    assert_equal %w[clean left], choose["leave"]
+  end
+
   # Found to be as far gone as it may be, and left so by the customer: due that day.
   def test_what_is_far_gone_and_left_is_due_that_day
     job = settled({ "pre-filter" => { grey: 5 } }, machine: new_machine(bought_on: today - 10))
