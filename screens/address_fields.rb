@@ -8,7 +8,11 @@ module UprightBench
       ALL = { street: ["Street", 200], town: ["Town", 120], region: ["State or province", 60],
               postcode: ["Postcode", 20] }.freeze
       LENGTHS = ALL.transform_values(&:last).freeze
-      COUNTRIES = Formats::PostalAddress.countries.keys.freeze
+
+      # @param code [String] of two letters
+      def self.country?(code)
+        Formats::PostalAddress.countries.key?(code)
+      end
     end
   end
 end

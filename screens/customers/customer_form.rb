@@ -16,13 +16,14 @@ module UprightBench
             optional(:phone).maybe(:string, max_size?: 40)
             optional(:email).maybe(:string, max_size?: 200)
             AddressFields::LENGTHS.each { |name, most| optional(name).maybe(:string, max_size?: most) }
-            optional(:country).maybe(:string, included_in?: AddressFields::COUNTRIES)
+            optional(:country).maybe(:string)
             optional(:notes).maybe(:string, max_size?: 2000)
             optional(:language).maybe(:string, format?: /\A[a-z]{2,3}\z/)
             optional(:how).maybe(:string, included_in?: Services::KeepConsent::BY_HAND)
             BOXES.each { |box| optional(box).maybe(:bool) }
           end
 
+          rule(:country) { key.failure("is not on the list") if value && !AddressFields.country?(value) }
           rule(:email) do
             key.failure("is not an e-mail address") if value && !value.match?(/\A[^@\s<>]+@[^@\s<>]+\.[^@\s<>]+\z/)
           end

@@ -18,10 +18,11 @@ module UprightBench
               .each { |name, most| required(name).filled(:string, max_size?: most) }
             AddressFields::LENGTHS.slice(:region, :postcode)
               .each { |name, most| optional(name).maybe(:string, max_size?: most) }
-            required(:country).filled(:string, included_in?: AddressFields::COUNTRIES)
+            required(:country).filled(:string)
             required(:phone).filled(:string, max_size?: 40)
           end
 
+          rule(:country) { key.failure("is not on the list") unless AddressFields.country?(value) }
           rule(:password) do
             if value.length < Services::FirstOwner::LEAST_LETTERS
               key.failure("is too short: at least #{Services::FirstOwner::LEAST_LETTERS} letters")

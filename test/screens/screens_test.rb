@@ -409,6 +409,17 @@ class ScreensTest < DatabaseTest
     assert_match(/between \d+ and \d+ in a hundred/, page)
   end
 
+  def test_a_country_is_one_of_those_there_are
+    customer = Models::Customer.first
+    typed = { "name" => customer.name, "lock_version" => customer.lock_version.to_s }
+    submit "/customers/#{customer.id}", { **typed, "country" => "XX" }
+
+    assert_says(/Country is not on the list/)
+    submit "/customers/#{customer.id}", { **typed, "country" => "NO", "postcode" => "1234" }
+
+    assert_equal %w[NO 1234], customer.refresh.values.values_at(:country, :postcode)
+  end
+
   # Tried before they are saved: with the prices of now, and the hours as they are.
   def test_words_are_tried_with_price_and_hours
     Models::Due.where(id: Models::CardLine.select(:due_id)).update(action: "replace", deciding: "months")
