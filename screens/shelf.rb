@@ -74,6 +74,11 @@ module UprightBench
           [where, rule.body_style && "body style #{rule.body_style}", rule.position.tr("-", " ")].compact.join(", ")
         end
 
+        # @return [String] as in "$16.50 since 27 Nov (Ines Varga); $15.90 before."
+        def price_change_words(change)
+          "#{money(change.after)} since #{day(zone_date(change.at))} (#{change.by}); #{money(change.before)} before."
+        end
+
         # @return [Array<String>] what is known of a part, in a few words each
         def part_facts(part)
           [part.kind, money(part.price_cents), part.filter_class &&

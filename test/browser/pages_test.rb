@@ -26,8 +26,9 @@ class PagesTest < BrowserTest
   end
 
   def shelf
-    %w[short orders suppliers count
-       list].map { |page| "/shelf/#{page}" } << "/shelf/orders/#{Models::SupplierOrder.max(:number)}"
+    pages = %w[short orders suppliers count list new].push("#{part('HD-2010').id}/change",
+      "orders/#{Models::SupplierOrder.max(:number)}")
+    pages.map { |page| "/shelf/#{page}" }
   end
 
   # Of the model itself, and of one place.

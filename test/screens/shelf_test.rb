@@ -20,6 +20,25 @@ class ShelfScreensTest < DatabaseTest
       tasks: 6)
   end
 
+  def test_a_part_is_put_on_file_and_changed
+    typed = { "number" => "zz-9", "name" => "Seal", "kind" => "seal", "price" => "9,90", "cost" => "" }
+    submit "/shelf/parts", { **typed, "price" => "9,9o", "barcode" => "12" }
+
+    assert_says(/Price is a sum/)
+    assert_says(/Barcode is not thirteen digits/)
+    submit "/shelf/parts", typed
+    part = part("ZZ-9")
+    get "/shelf/#{part.id}/change"
+
+    assert_says(/value="9.90"/)
+    submit "/shelf/#{part.id}/change", { **typed, "number" => "OTHER", "price" => "$11" }
+
+    assert_equal [1100, "ZZ-9"], part.refresh.values.values_at(:price_cents, :number)
+    get "/shelf/#{part.id}"
+
+    assert_says(/\$11\.00 since today/)
+  end
+
   def test_what_is_short_says_why_and_is_ordered
     make_short
     get "/shelf/short"

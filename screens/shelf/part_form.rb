@@ -1,0 +1,90 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    module Shelf
+      # A part as it is put on file, or changed.
+      class PartForm < Form
+        KINDS = Core::Findings::KINDS.keys.map(&:to_s).freeze
+        NUMBER = %r{\A[A-Z0-9][A-Z0-9./-]{0,39}\z}
+        MONEY = /\A\d{1,6}(?:[.,]\d{1,2})?\z/
+        SIDES = %i[length_mm width_mm diameter_mm].freeze
+        WORDS = %i[name kind maker supplier filter_class successor barcode].freeze
+        WHOLE = %i[lead_days pack_pieces life_months].freeze
+
+        takes do
+          params do
+            required(:number).filled(:string)
+            required(:name).filled(:string, max_size?: 200)
+            required(:kind).filled(:string, format?: Formats::PartList::KIND)
+            required(:price).filled(:string)
+            optional(:cost).maybe(:string)
+            %i[maker supplier].each { |name| optional(name).maybe(:string, max_size?: 200) }
+            optional(:lead_days).maybe(:integer, gteq?: 0, lteq?: 365)
+            optional(:pack_pieces).maybe(:integer, gteq?: 1, lteq?: 1000)
+            optional(:life_months).maybe(:integer, gteq?: 1, lteq?: 600)
+            optional(:filter_class).maybe(:string, included_in?: Core::Fit::FilterClass::PERCENT.keys)
+            optional(:successor).maybe(:string, max_size?: 40)
+            optional(:barcode).maybe(:string)
+            SIDES.each { |side| optional(side).maybe(:float, gt?: 0, lteq?: 5000) }
+            %i[pattern discontinued].each { |flag| optional(flag).maybe(:bool) }
+          end
+
+          rule(:number) do
+            unless value.upcase.match?(NUMBER)
+              key.failure("may have letters, digits, dots, dashes and slashes, up to 40")
+            end
+          end
+          %i[price cost].each do |name|
+            rule(name) { key.failure("is a sum, for example 16.50") if value && !value.delete("$ ").match?(MONEY) }
+          end
+          rule(:barcode) do
+            key.failure("is not thirteen digits with a right check digit") if value && !Core::Shelf::Ean13.valid?(value)
+          end
+        end
+
+        # @param part [Models::Part]
+        # @return [Hash{String=>String, nil}] as it would be typed
+        def self.typed_from(part) # rubocop:disable Metrics/AbcSize -- one table
+          { "number" => part.number, "supplier" => part.supplier&.name, "successor" => part.successor&.number,
+            **(WORDS - %i[supplier successor] + WHOLE).to_h { |name| [name.to_s, part[name]&.to_s] },
+            **{ "price" => part.price_cents, "cost" => part.cost_cents }.transform_values { |cents| money(cents) },
+            **sides(part.measures.to_hash),
+            **%i[pattern discontinued].to_h { |flag| [flag.to_s, ("1" if part[flag])] } }
+        end
+
+        def self.sides(measures)
+          SIDES.map(&:to_s).to_h { |side| [side, measures[side] && format("%g", measures[side])] }
+        end
+
+        def self.money(cents)
+          cents && format("%.2f", cents/100r)
+        end
+        private_class_method :sides, :money
+
+        def number
+          values[:number].upcase
+        end
+
+        # @return [Hash{Symbol=>Object}] as Services::KeepPart takes them
+        def fields # rubocop:disable Metrics/AbcSize -- one table
+          fields = (WORDS + WHOLE).to_h { |name| [name, values[name]] }
+          fields.merge(pack_pieces: values[:pack_pieces] || 1, successor: values[:successor]&.upcase,
+            price_cents: cents(values[:price]), cost_cents: cents(values[:cost]),
+            pattern: values[:pattern] || false, discontinued: values[:discontinued] || false)
+        end
+
+        # @return [Hash{String=>Float, nil}] mm
+        def measures
+          SIDES.to_h { |side| [side.to_s, values[side]] }
+        end
+
+        private
+
+        def cents(typed)
+          typed && (BigDecimal(typed.delete("$ ").tr(",", ".")) * 100).to_i
+        end
+      end
+    end
+  end
+end
