@@ -6,11 +6,12 @@ module UprightBench
     # trigger off; history it may read and add to. Granted anew after every migration, as the owner.
     module Rights
       # Read and added to, never changed.
-      HISTORY = %i[events answers estimates consents estimates_sent stock_moves sheet_versions due_changes].freeze
+      HISTORY = %i[events answers estimates consents estimates_sent stock_moves sheet_versions due_changes
+                   ended_fits].freeze
       # Only migrations write here.
       READ = %i[schema_info].freeze
       # Rows that are workings, not records: whatever else there is may be added to and changed, but not deleted.
-      DELETABLE = %i[person_sessions sign_in_tries throttle_counts work_items earnings channel_faults wordings
+      DELETABLE = %i[person_sessions sign_in_tries throttle_counts work_items earnings channel_faults wordings fit_rules
                      part_forecasts skips findings
                      sheet_drafts wear_histories part_import_pieces paper_runs paper_pieces due_counts que_jobs
                      que_lockers].freeze

@@ -18,7 +18,21 @@ module UprightBench
           part = Services::Lookup.one(:part, id_of(params["id"]))
           keep_part(Shelf::PartForm.new({ **params, "number" => part.number }), part)
         end
+
+        fits_routes(app)
       end
+
+      def self.fits_routes(app)
+        app.post("/shelf/fits") { add_fit(Shelf::FitForm.new(params)) }
+
+        app.post "/shelf/fits/:id/end" do
+          rule = Services::Lookup.one(:fit_rule, id_of(params["id"]))
+          Services::KeepFit.end(rule, by: person, at: now)
+          say "It is listed there no longer."
+          redirect "/shelf/#{rule.part_id}", 303
+        end
+      end
+      private_class_method :fits_routes
 
       # Helpers of this screen's routes and templates.
       module Helpers
@@ -40,6 +54,41 @@ module UprightBench
         rescue Services::Invalid => e
           form.add(e.errors)
           part_form_page(form, part)
+        end
+
+        # The place's page again, with what is wrong or with the part among the others.
+        def add_fit(form)
+          allow!(:parts)
+          asked = Shelf::FitAsked.new({ "at" => params["position"] }, sheet_id: id_of(params["sheet_id"].to_s),
+            today: today)
+          raise Services::NotFound, "There is no such place." unless asked.place
+
+          return fit_page_of(asked, form) unless form.ok? && listed(form, asked)
+
+          redirect "/shelf/fit?sheet=#{asked.sheet_id}&at=#{asked.place.key}", 303
+        end
+
+        # @return [Boolean] false when the form says why not
+        def listed(form, asked)
+          part = Services::Lookup.part_scanned(form.values[:number])
+          return form.add(number: ["is not on file"]) && false unless part
+
+          Services::KeepFit.add(part, asked.sheet, asked.place, said: form.said,
+            whole_family: form.values[:whole_family] || false, by: person, at: now)
+          say "#{part.name} is listed here."
+          true
+        rescue Services::Invalid => e
+          form.add(e.errors)
+          false
+        end
+
+        # @param rule [Models::FitRule]
+        # @return [String] as in "tried here, 27 Nov: sits a little tight"
+        def said_to_fit_words(rule)
+          return "" unless rule.said_by
+
+          said = "#{Services::KeepFit::SAID_BY.fetch(rule.said_by)}, #{day(zone_date(rule.added_at))}"
+          [said, rule.note].compact.join(": ")
         end
 
         # @return [Hash{String=>String}] those of places, and the part's own if it is another

@@ -41,9 +41,14 @@ module UprightBench
       # Helpers of this screen's routes and templates.
       module Helpers
         def fit_page
-          @title = "What fits"
           sheet_id = params["sheet"].to_s.empty? ? nil : id_of(params["sheet"])
-          erb :"shelf/fit", locals: { asked: FitAsked.new(params, sheet_id: sheet_id, today: today) }
+          fit_page_of(FitAsked.new(params, sheet_id: sheet_id, today: today), FitForm.blank)
+        end
+
+        def fit_page_of(asked, form)
+          @title = "What fits"
+          status 422 if form.errors.any?
+          erb :"shelf/fit", locals: { asked: asked, form: form }
         end
 
         def part_page(part, form, move = nil)

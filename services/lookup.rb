@@ -10,7 +10,7 @@ module UprightBench
 
       # What may be looked up, and what it is called.
       WORDS = { answer: "answer", batch: "batch", booking: "booking", card: "card", customer: "customer",
-                draft: "draft", job: "job", machine: "machine",
+                draft: "draft", fit_rule: "fit", job: "job", machine: "machine",
                 offer: "offer", paper_run: "paper", part: "part", part_import: "list", picture: "picture",
                 rack_stay: "part on the rack",
                 sheet: "sheet", supplier: "supplier" }.freeze
@@ -37,6 +37,12 @@ module UprightBench
         whole = Models::Job.where(Sequel[:jobs][:number] => number)
           .eager_graph(:customer, :made_safe_person, machine: :sheet)
         (whole.all.first if number.between?(1, BIGGEST_ID)) || raise(NotFound, "There is no job #{number}.")
+      end
+
+      # @param code [String] a part's number, or its barcode
+      # @return [Models::Part, nil]
+      def part_scanned(code)
+        Models::Part.where(barcode: code.strip).or(number: code.strip.upcase).first
       end
 
       # @raise [NotFound] when the job has no such item

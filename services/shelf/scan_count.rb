@@ -62,8 +62,7 @@ module UprightBench
           raise Invalid, { code: ["The check digit is wrong: scan it again."] }
         end
 
-        Models::Part.where(barcode: code).or(number: code.upcase)
-          .first || raise(Invalid, { code: ["No part on file has the code #{code[0, 40]}."] })
+        Lookup.part_scanned(code) || raise(Invalid, { code: ["No part on file has the code #{code[0, 40]}."] })
       end
 
       # @param written [Boolean] false drops it: nothing on the shelf changes

@@ -20,6 +20,28 @@ class ShelfScreensTest < DatabaseTest
       tasks: 6)
   end
 
+  def test_a_part_is_said_to_fit_a_place_and_no_longer
+    sheet = sheet("Hallmoor Dart M")
+    typed = { "sheet_id" => sheet.id.to_s, "position" => "bin-seal", "number" => "none", "said_by" => "supplier" }
+    submit "/shelf/fits", typed
+
+    assert_says(/is not on file/)
+    submit "/shelf/fits", { **typed, "number" => part("BW-5040").barcode, "note" => "a little stiff" }
+    rule = Models::FitRule.first(part_id: part("BW-5040").id, model_title: "Hallmoor Dart M")
+    submit "/shelf/fits", { **typed, "number" => "bw-5040" }
+
+    assert_says(/is listed here already/)
+    get "/shelf/#{rule.part_id}"
+
+    assert_says(/list, today: a little stiff/)
+    submit "/shelf/fits/#{rule.id}/end", {}
+
+    assert_nil Models::FitRule[rule.id]
+    submit "/shelf/fits", { **typed, "position" => "attic", "number" => "BW-5040" }
+
+    assert_says(/There is no such place/)
+  end
+
   def test_a_part_is_put_on_file_and_changed
     typed = { "number" => "zz-9", "name" => "Seal", "kind" => "seal", "price" => "9,90", "cost" => "" }
     submit "/shelf/parts", { **typed, "price" => "9,9o", "barcode" => "12" }
