@@ -27,6 +27,7 @@ module UprightBench
         end
         stock = @rows.to_h { |row| [add(row, suppliers).id, row.fetch(:stock)] }
         succeed
+        wrong_fit
         stock
       end
 
@@ -53,6 +54,14 @@ module UprightBench
           Models::Part.where(number: row[:number]).update(successor_id: Models::Part.where(number: row[:successor])
             .get(:id))
         end
+      end
+
+      # What a supplier listed for another model too, until somebody tried it.
+      def wrong_fit
+        sheet = Models::Sheet.first(model_name: "Dart S").to_core
+        rule = Services::KeepFit.add(Models::Part.first(number: "PT-2031"), sheet, sheet.position("roll"),
+          said: { said_by: "supplier", note: "as in their list" }, by: @by, at: @at)
+        Services::KeepFit.end(rule, by: @by, at: @at)
       end
 
       # JSON's inner objects keep text keys.

@@ -17,6 +17,8 @@ Sequel.migration do
         ended_by bigint NOT NULL REFERENCES people,
         ended_at timestamptz NOT NULL);
       CREATE INDEX ended_fits_part ON ended_fits (part_id);
+      CREATE TRIGGER ended_fits_are_history BEFORE UPDATE OR DELETE ON ended_fits FOR EACH ROW EXECUTE FUNCTION refuse_rewriting();
+      CREATE TRIGGER ended_fits_are_not_emptied BEFORE TRUNCATE ON ended_fits FOR EACH STATEMENT EXECUTE FUNCTION refuse_rewriting();
       COMMENT ON TABLE ended_fits IS 'That a part was listed for a place, until somebody ended it. Never changed.';
     SQL
   end
