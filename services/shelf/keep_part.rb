@@ -13,6 +13,7 @@ module UprightBench
       def self.call(number, fields, measures:, by:, at:, part: nil)
         Permissions.check!(:parts, by)
         DB.transaction do
+          OneAtATime.wait("part", number) # of two who put one number on file, the second hears it
           changes = PartChanges.new([{ line: 1, number: number, **fields }], lock: true)
           refuse(number, changes, part)
           WriteParts.new(changes, by: by, at: at, how: "by hand").call if changes.changes.any?

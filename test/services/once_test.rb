@@ -141,6 +141,21 @@ class OnceTest < CommittedTest
 
   # Two lists at once, with the same parts: one is taken over; the other is told to look again, as what it would change
   # changed.
+  # The second hears that the number is taken, and changes nothing of the first.
+  def test_one_number_put_on_file_by_two_at_once
+    ends = %w[One Two].map { |name| Thread.new { put_on_file(name) } }.map(&:value)
+
+    assert_equal [part("ZZ-7").name, "taken"].sort, ends.sort
+  end
+
+  # @return [String] its name, or that the number is taken
+  def put_on_file(name)
+    fields = { name: name, kind: "seal", price_cents: 500, pack_pieces: 1, pattern: false, discontinued: false }
+    Services::KeepPart.call("ZZ-7", fields, measures: {}, by: owner, at: NOW).name
+  rescue Services::Invalid
+    "taken"
+  end
+
   def test_two_lists_at_once
     said = %w[5.00 6.00].map do |price|
       Services::KeepPartList.call(StringIO.new("number,price\nHD-2010,#{price}\nHD-2020,#{price}"), by: owner, at: NOW)
