@@ -70,8 +70,10 @@ module UprightBench
           (hands_on ? "" : hatch(from, from + width))
       end
 
+      # All strokes are one path: a long wait has forty of them.
       def hatch(from, to)
-        from.step(to - 6, 10).map { |left| Svg.tag(:line, x1: left, y1: 26, x2: left + 6, y2: 14, class: "hatch") }.join
+        strokes = from.step(to - 6, 10).map { |left| "M#{left.round(1)} 26l6-12" }
+        strokes.empty? ? "" : Svg.tag(:path, d: strokes.join, class: "hatch")
       end
 
       def now_line(height)
