@@ -6,6 +6,8 @@ module UprightBench
     module Fits
       FOR = {
         listed: ["listed for {model}", "listed for the {family} family", ", body style {body_style}", ", {place}"],
+        tried: ["tried here: it fits {model}", "tried here: it fits the {family} family", ", body style {body_style}",
+                ", {place}"],
         successor: ["takes the place of {part} ({number})", ", {steps} on", ", {listed}"],
         by_measure: "by measure only ({sides}): a guess that must be tried in place",
         of_the_size: "{sides} measured",
@@ -25,6 +27,7 @@ module UprightBench
       }.freeze
 
       AGAINST = {
+        tried_in_vain: "tried here, and it did not fit: {why}",
         other_body_style: "made for body style {styles}; this machine is a {body_style}",
         serial_number_unknown: "fits certain serial numbers only, and this machine's is not recorded",
         other_serial_number: ["fits serial numbers", " from {serial_from}", " up to {serial_to}",

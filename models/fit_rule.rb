@@ -10,7 +10,7 @@ module UprightBench
       def to_core
         Core::Fit::Rule.new(part_id: part_id, position: position, model: model_title, family: family,
           body_style: body_style,
-          serial_from: serial_from, serial_to: serial_to)
+          serial_from: serial_from, serial_to: serial_to, tried: said_by == "tried")
       end
     end
   end

@@ -111,8 +111,14 @@ module UprightBench
           when "part" then Services::ChoosePart.call(number, item, choice: params["choice"].to_s, **said)
           when "done" then Services::DoWorkItem.call(number, item, wash: how_washed, **said)
           when "cover" then Services::CoverItem.call(number, item, covered: params["covered"] == "1", **said)
+          when "fits" then Services::TeachFit.fits(number, item, **said)
+          when "misfits" then Services::TeachFit.misfits(number, item, reason: misfit_reason, **said)
           when "undo" then Services::UndoWorkItem.call(number, item, **said)
           end
+        end
+
+        def misfit_reason
+          Note.of(params["misfit_reason"], :misfit_reason).to_s[0, 300]
         end
 
         # @return [Models::Job] the one that the address names

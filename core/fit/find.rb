@@ -21,8 +21,10 @@ module UprightBench
         # @param rules [Array<Rule>]
         # @param wants [Wants]
         # @param fitted [Part, nil] what sits there now
+        # @param in_vain [Hash{Integer=>String}] part's id => why it did not fit when it was tried here
         # @param partner [Sheets::Position, nil] the place that must never be left empty when this one is filled
-        def initialize(position:, machine:, parts:, rules:, wants: Wants.new, fitted: nil, partner: nil)
+        def initialize(position:, machine:, parts:, rules:, wants: Wants.new, fitted: nil, partner: nil,
+          in_vain: {})
           @position = position
           @machine = machine
           @parts = parts
@@ -30,6 +32,7 @@ module UprightBench
           @wants = wants
           @fitted = fitted
           @partner = partner
+          @in_vain = in_vain
           @grounds = {} # by part's id, as each is asked for several times
           @stopped = {}
           @size = ByMeasure.new(position.kind, position.measures)
@@ -58,7 +61,7 @@ module UprightBench
 
         def ask
           @lineage = Lineage.new(@parts)
-          @stops = Stops.new(@position, @machine, @lineage)
+          @stops = Stops.new(@position, @machine, @lineage, @in_vain)
           @reasons = Reasons.new(position: @position, machine: @machine, wants: @wants, lineage: @lineage, size: @size,
             fitted: @fitted)
         end
@@ -118,15 +121,15 @@ module UprightBench
           part.pattern && (@wants.in_warranty || @wants.makers_first)
         end
 
-        # Looks alike: a rule puts it, or what it took the place of, at this position somewhere; or it is about as
-        # large.
         def near_miss(part)
-          unless @rules.key?(part.id) || @lineage.before(part)
-              .any? { |older, _| @rules.key?(older.id) } || @size.near?(part)
-            return
-          end
+          NearMiss.new(part: part, reasons: stops(part) + not_listed(part)) if alike?(part)
+        end
 
-          NearMiss.new(part: part, reasons: stops(part) + not_listed(part))
+        # A rule puts it, or what it took the place of, at this position somewhere; or it is about as large; or it was
+        # tried.
+        def alike?(part)
+          @rules.key?(part.id) || @lineage.before(part).any? { |older, _| @rules.key?(older.id) } ||
+            @size.near?(part) || @in_vain.key?(part.id)
         end
 
         def not_listed(part)

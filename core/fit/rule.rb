@@ -5,10 +5,12 @@ module UprightBench
     module Fit
       # Where a part is said to fit: listed for a model, or for a family, at a position.
       # `serial_from` and `serial_to` bound a range of serial numbers as text (compared by length, then sign by sign).
+      # `tried` when somebody fitted it here, and no list says so.
       class Rule
         include Value
 
-        fields :part_id, :position, model: nil, family: nil, body_style: nil, serial_from: nil, serial_to: nil
+        fields :part_id, :position, model: nil, family: nil, body_style: nil, serial_from: nil, serial_to: nil,
+          tried: false
 
         # @return [Symbol, nil] :model or :family where it speaks of this machine's kind, else nil
         def level(machine)

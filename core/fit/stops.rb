@@ -5,15 +5,18 @@ module UprightBench
     module Fit
       # What speaks against a part at a place of a machine, whatever speaks for it.
       class Stops
-        ALL = %i[wrong_body_style wrong_serial_number wrong_attributes lacks_what_it_needs no_longer_made].freeze
+        ALL = %i[tried_in_vain wrong_body_style wrong_serial_number wrong_attributes lacks_what_it_needs
+                 no_longer_made].freeze
 
         # @param position [Sheets::Position]
         # @param machine [Machine]
         # @param lineage [Lineage]
-        def initialize(position, machine, lineage)
+        # @param in_vain [Hash{Integer=>String}] part's id => why it did not fit when it was tried here
+        def initialize(position, machine, lineage, in_vain = {})
           @position = position
           @machine = machine
           @lineage = lineage
+          @in_vain = in_vain
         end
 
         # @param part [Part]
@@ -24,6 +27,11 @@ module UprightBench
         end
 
         private
+
+        def tried_in_vain(part, _rules)
+          why = @in_vain[part.id]
+          why ? [Reason.of(:tried_in_vain, why: why)] : []
+        end
 
         def wrong_body_style(_part, rules)
           return [] if rules.empty? || rules.any? { |rule| rule.body_style?(@machine) }
@@ -40,7 +48,10 @@ module UprightBench
             serial_number: @machine.serial_number)]
         end
 
-        def wrong_attributes(part, _rules)
+        # What was tried here and fitted has what it takes, whatever is written of it.
+        def wrong_attributes(part, rules)
+          return [] if rules.any?(&:tried)
+
           @position.attributes.filter_map do |name, wanted|
             had = part.attributes.fetch(name, false)
             wrong_attribute(name.tr("_", " "), wanted, had) unless had == wanted
@@ -54,7 +65,9 @@ module UprightBench
           Reason.of(:attribute_not_stated, attribute: name, wanted: wanted)
         end
 
-        def lacks_what_it_needs(part, _rules)
+        def lacks_what_it_needs(part, rules)
+          return [] if rules.any?(&:tried)
+
           lacking = part.needs.reject { |name, wanted| @position.attributes[name] == wanted }
           lacking.map do |name, wanted|
             attribute = name.tr("_", " ")

@@ -21,7 +21,7 @@ module UprightBench
 
         # @return [Array<Choice>]
         def all
-          [(wash if to_wash?), from_home, *@fit.candidates.map { |candidate| part(candidate) }, (rotation if to_wash?),
+          [(wash if to_wash?), other, from_home, *@fit.candidates.map { |candidate| part(candidate) }, (rotation if to_wash?),
            (leave if to_replace? || to_wash?)].compact
         end
 
@@ -78,6 +78,15 @@ module UprightBench
           Choice.new(value: part.id, words: words, number: part.number, price_cents: part.price_cents,
             ready: part.on_shelf? ? at : "to be ordered, #{at}",
             why: English::Sentences.row_of(candidate.reasons), chosen: @item.part_id == part.id && !@item.rotates)
+        end
+
+        # What was found on file or written, though nobody lists it.
+        def other
+          part = @item.part
+          return if !@item.untried || @fit.candidates.any? { |candidate| candidate.part.id == part.id }
+
+          Choice.new(value: "other-#{part.id}", words: part.name, number: part.number, price_cents: part.price_cents,
+            ready: ready("replace", part.to_core), why: @item.part_reason, chosen: true)
         end
 
         # New, of a box that was opened and paid in an earlier job.

@@ -70,7 +70,7 @@ module UprightBench
         def fields # rubocop:disable Metrics/AbcSize -- one table
           fields = (WORDS + WHOLE).to_h { |name| [name, values[name]] }
           fields.merge(pack_pieces: values[:pack_pieces] || 1, successor: values[:successor]&.upcase,
-            price_cents: cents(values[:price]), cost_cents: cents(values[:cost]),
+            price_cents: self.class.cents(values[:price]), cost_cents: self.class.cents(values[:cost]),
             pattern: values[:pattern] || false, discontinued: values[:discontinued] || false)
         end
 
@@ -79,9 +79,9 @@ module UprightBench
           SIDES.to_h { |side| [side.to_s, values[side]] }
         end
 
-        private
-
-        def cents(typed)
+        # @param typed [String, nil] a sum that was found to be one
+        # @return [Integer, nil]
+        def self.cents(typed)
           typed && (BigDecimal(typed.delete("$ ").tr(",", ".")) * 100).to_i
         end
       end

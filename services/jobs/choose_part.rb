@@ -6,8 +6,8 @@ module UprightBench
     # washed all the same and waits as the customer's own spare, which is fitted the next time. What is left stays as it
     # is.
     class ChoosePart
-      # @param choice [String] a part's id, the same after "rotate-", "own" (spare), "home" (new, of a box
-      #   that the customer has), "wash" or "leave"
+      # @param choice [String] a part's id, the same after "rotate-", the same after "other-" for one that nobody lists,
+      #   "own" (spare), "home" (new, of a box that the customer has), "wash" or "leave"
       # @return [Models::WorkItem]
       # @raise [Refused] when the part does not fit, or the item is done
       def self.call(number, item_id, choice:, by:, at:)
@@ -18,7 +18,8 @@ module UprightBench
       # @return [Hash] columns of a work item that uses it
       def self.chosen(candidate)
         { part_id: candidate.part.id, part_reason: English::Sentences.row_of(candidate.reasons),
-          goes_back: Sequel.pg_array(candidate.goes_back, :text), rotates: false, own_spare: false }
+          goes_back: Sequel.pg_array(candidate.goes_back, :text), rotates: false, own_spare: false,
+          untried: candidate.evidence == :measure }
       end
 
       # Hands-on: the one in, the other washed.
@@ -28,9 +29,10 @@ module UprightBench
         Core::Work::Plan.minutes(place, :replace) + Core::Findings::VerdictKind.of(:wash).minutes
       end
 
-      NONE = { part_id: nil, part_reason: nil, goes_back: Sequel.pg_array([], :text), rotates: false, own_spare: false }
-        .freeze
+      NONE = { part_id: nil, part_reason: nil, goes_back: Sequel.pg_array([], :text), rotates: false, own_spare: false,
+               untried: false }.freeze
       ROTATE = /\Arotate-/
+      OTHER = /\Aother-(?=\d{1,18}\z)/
 
       def initialize(job, item_id, choice, by, at)
         @job = job
@@ -61,6 +63,7 @@ module UprightBench
         when "own" then own_spare
         when "home" then from_home
         when ROTATE then fit(@choice.sub(ROTATE, "")).merge(rotation)
+        when OTHER then other(@choice.sub(OTHER, ""))
         else fit(@choice)
         end
       end
@@ -110,6 +113,18 @@ module UprightBench
         raise NotFound, "There is no such part for #{place.name.downcase}." unless near
 
         raise Refused, "#{near.part.name} does not fit: #{English::Sentences.row_of(near.reasons)}."
+      end
+
+      # One that nobody lists here. What was tried and did not fit is not sold again.
+      def other(id)
+        return fit(id) if by_id(answer.candidates, id)
+
+        part = Lookup.one(:part, id.to_i)
+        in_vain = by_id(answer.near_misses, id)&.reasons.to_a.find { |reason| reason.key == :tried_in_vain }
+        raise Refused, "#{part.name} does not fit: #{English::Sentences.of(in_vain)}." if in_vain
+
+        action("replace").merge(NONE, part_id: part.id, untried: true,
+          part_reason: "chosen by #{@by.name}; nobody lists it for this model: try it in place")
       end
 
       def by_id(answers, id)

@@ -90,7 +90,16 @@ module UprightBench
         return if Boxes.more(@job.sheet, @item, done).zero?
 
         refuse_kept
+        book_in if @item.part.bought_in
         MoveStock.call(@item.part, pieces: -1, kind: "used", job: @job, by: @by, at: @at)
+      end
+
+      # What was bought for this job never lay on the shelf.
+      def book_in
+        return if @item.part.stock.positive?
+
+        MoveStock.call(@item.part, pieces: 1, kind: "received", job: @job, by: @by, at: @at,
+          reason: "bought for job #{@job.number}")
       end
 
       # The level is locked, so that two jobs that ask at once are answered one after the other.

@@ -32,7 +32,8 @@ module UprightBench
 
         places = keys.map { |key| @sheet.position(key) }
         fitted = fitted_at(keys)
-        ids = (in_question(places) + fitted.values).uniq
+        @in_vain = Models::Misfit.of_model(@sheet).where(position: keys).order(:id).all.group_by(&:position)
+        ids = (in_question(places) + fitted.values + @in_vain.values.flatten.map(&:part_id)).uniq
         parts = parts_of(ids)
         rules = rules_for(ids, keys).map(&:to_core)
         places.to_h { |place| [place.key, answer(place, parts, rules, fitted[place.key])] }
@@ -99,6 +100,7 @@ module UprightBench
       def answer(place, parts, rules, fitted_id)
         Core::Fit::Find.new(position: place, parts: parts, rules: rules, wants: @wants,
           fitted: parts.find { |part| part.id == fitted_id },
+          in_vain: @in_vain.fetch(place.key, []).to_h { |misfit| [misfit.part_id, misfit.reason] },
           partner: place.never_without && @sheet.position(place.never_without),
           machine: Core::Fit::Machine.of(@sheet, serial_number: @machine&.serial_number)).call
       end

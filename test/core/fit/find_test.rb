@@ -191,4 +191,20 @@ class FindTest < CoreTest
       (answer.candidates + answer.near_misses).each { |candidate| refute_empty candidate.reasons }
     end
   end
+
+  # Common practice: what was fitted and sat right is a fact; what a list says of its clip is not.
+  def test_what_was_tried_and_fitted_needs_nothing_written_of_it
+    answer = find([cassette(1, clip: false)], [rule(1, model: "Brackwater Loft K", tried: true)])
+
+    assert_equal [:tried, { model: "Brackwater Loft K", place: "place" }],
+      answer.candidates.first.reasons.first.then { |reason| [reason.key, reason.figures.compact.slice(:model, :place)] }
+  end
+
+  def test_what_was_tried_in_vain_is_a_look_alike_however_it_is_listed
+    answer = Fit::Find.new(position: position(attributes: { "clip" => true }, measures: SIZE), machine: K,
+      parts: [cassette(1), cassette(2)], rules: [listed(1), listed(2)], in_vain: { 1 => "sits proud by 2 mm" }).call
+
+    assert_equal [2], answer.candidates.map { |candidate| candidate.part.id }
+    assert_equal [Reason.of(:tried_in_vain, why: "sits proud by 2 mm")], answer.near_misses.first.reasons
+  end
 end

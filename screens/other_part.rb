@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    # Another part for something to do in a job: found on file, whatever it is listed for, or written as a free line.
+    module OtherPart
+      def self.registered(app)
+        app.helpers Helpers
+        app.get("/jobs/:number/items/:id/other") { other_part_page(FreeLineForm.blank) }
+
+        app.get "/jobs/:number/items/:id/other/find" do
+          erb :"other_part/_hits", layout: false, locals: { job: job_asked, item: item_asked, **parts_found }
+        end
+
+        app.post "/jobs/:number/items/:id/other" do
+          form = FreeLineForm.new(params)
+          next other_part_page(form) unless form.ok? && written(form)
+
+          redirect "/jobs/#{job_asked.number}#item-#{item_asked.id}", 303
+        end
+      end
+
+      # Helpers of this screen's routes and templates.
+      module Helpers
+        # @return [Models::WorkItem] the one that the address names
+        def item_asked
+          Services::Lookup.work_item(job_asked, id_of(params["id"]))
+        end
+
+        def other_part_page(form)
+          job = job_asked
+          item = item_asked
+          place = job.sheet.position(item.position).name.downcase
+          @title = "Another part for the #{place} of job #{job.number}"
+          status 422 if form.errors.any?
+          erb :"other_part/page", locals: { job: job, item: item, place: place, form: form, **parts_found,
+                                            supplier_names: Queries::SupplierNames.call }
+        end
+
+        def parts_found
+          query = params["q"].to_s.strip[0, 80]
+          { query: query, found: Services::FindFit.call(query) }
+        end
+
+        # @return [Boolean] false when the form says why not
+        def written(form)
+          Services::WriteFreeLine.call(job_asked.number, item_asked.id, line: form.line, by: person, at: now)
+          true
+        rescue Services::Invalid => e
+          form.add(e.errors)
+          false
+        rescue Services::Refused => e
+          form.add(base: [e.message])
+          false
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    module OtherPart
+      # A part from nowhere: what it is, what it costs, where it was bought.
+      class FreeLineForm < Form
+        takes do
+          params do
+            required(:name).filled(:string, max_size?: 200)
+            required(:price).filled(:string)
+            optional(:supplier).maybe(:string, max_size?: 200)
+            optional(:number).maybe(:string)
+          end
+
+          rule(:number) do
+            if value && !value.upcase.match?(Shelf::PartForm::NUMBER)
+              key.failure("may have letters, digits, dots, dashes and slashes, up to 40")
+            end
+          end
+          rule(:price) do
+            key.failure("is a sum, for example 16.50") unless value.delete("$ ").match?(Shelf::PartForm::MONEY)
+          end
+        end
+
+        # @return [Hash] as Services::WriteFreeLine takes it
+        def line
+          { **values.slice(:name, :supplier), number: values[:number]&.upcase,
+            price_cents: Shelf::PartForm.cents(values[:price]) }
+        end
+      end
+    end
+  end
+end
