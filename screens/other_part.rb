@@ -37,9 +37,13 @@ module UprightBench
                                             supplier_names: Queries::SupplierNames.call }
         end
 
+        # Those of the kind of the place first.
         def parts_found
           query = params["q"].to_s.strip[0, 80]
-          { query: query, found: Services::FindFit.call(query) }
+          found = Services::FindFit.call(query)
+          kind = job_asked.sheet.position(item_asked.position).kind.to_s
+          found.parts = found.parts.partition { |part| part.kind == kind }.flatten
+          { query: query, found: found }
         end
 
         # @return [Boolean] false when the form says why not
@@ -47,7 +51,7 @@ module UprightBench
           Services::WriteFreeLine.call(job_asked.number, item_asked.id, line: form.line, by: person, at: now)
           true
         rescue Services::Invalid => e
-          form.add(e.errors)
+          form.add(e.errors.transform_keys(number: :part_number))
           false
         rescue Services::Refused => e
           form.add(base: [e.message])

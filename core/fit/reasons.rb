@@ -48,7 +48,8 @@ module UprightBench
 
         def listed(rule)
           by_model = rule.level(@machine) == :model
-          Reason.of(rule.tried ? :tried : :listed, model: (@machine.model if by_model), family: (rule.family unless by_model),
+          Reason.of(rule.tried ? :tried : :listed, model: (@machine.model if by_model),
+            family: (rule.family unless by_model),
             body_style: rule.body_style, place: @position.name.downcase)
         end
 

@@ -21,8 +21,8 @@ module UprightBench
 
         # @return [Array<Choice>]
         def all
-          [(wash if to_wash?), other, from_home, *@fit.candidates.map { |candidate| part(candidate) }, (rotation if to_wash?),
-           (leave if to_replace? || to_wash?)].compact
+          [(wash if to_wash?), other, from_home, *@fit.candidates.map { |candidate| part(candidate) },
+           (rotation if to_wash?), (leave if to_replace? || to_wash?)].compact
         end
 
         # @return [String, nil] what must be in place together with it

@@ -10,10 +10,10 @@ module UprightBench
             required(:name).filled(:string, max_size?: 200)
             required(:price).filled(:string)
             optional(:supplier).maybe(:string, max_size?: 200)
-            optional(:number).maybe(:string)
+            optional(:part_number).maybe(:string)
           end
 
-          rule(:number) do
+          rule(:part_number) do
             if value && !value.upcase.match?(Shelf::PartForm::NUMBER)
               key.failure("may have letters, digits, dots, dashes and slashes, up to 40")
             end
@@ -25,8 +25,8 @@ module UprightBench
 
         # @return [Hash] as Services::WriteFreeLine takes it
         def line
-          { **values.slice(:name, :supplier), number: values[:number]&.upcase,
-            price_cents: Shelf::PartForm.cents(values[:price]) }
+          { **values.slice(:name, :supplier), number: values[:part_number]&.upcase,
+                                              price_cents: Shelf::PartForm.cents(values[:price]) }
         end
       end
     end

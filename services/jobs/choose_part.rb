@@ -120,11 +120,15 @@ module UprightBench
         return fit(id) if by_id(answer.candidates, id)
 
         part = Lookup.one(:part, id.to_i)
-        in_vain = by_id(answer.near_misses, id)&.reasons.to_a.find { |reason| reason.key == :tried_in_vain }
-        raise Refused, "#{part.name} does not fit: #{English::Sentences.of(in_vain)}." if in_vain
-
+        refuse_tried_in_vain(part)
         action("replace").merge(NONE, part_id: part.id, untried: true,
           part_reason: "chosen by #{@by.name}; nobody lists it for this model: try it in place")
+      end
+
+      def refuse_tried_in_vain(part)
+        near = by_id(answer.near_misses, part.id.to_s)
+        why = near&.reasons&.find { |reason| reason.key == :tried_in_vain }
+        raise Refused, "#{part.name} does not fit: #{English::Sentences.of(why)}." if why
       end
 
       def by_id(answers, id)

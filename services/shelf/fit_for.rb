@@ -27,16 +27,18 @@ module UprightBench
 
       # @param keys [Array<String>] positions
       # @return [Hash{String=>Core::Fit::Answer}]
-      def call(keys)
+      def call(keys) # rubocop:disable Metrics/AbcSize -- what each reads, in order
         return {} if keys.empty?
 
         places = keys.map { |key| @sheet.position(key) }
         fitted = fitted_at(keys)
-        @in_vain = Models::Misfit.of_model(@sheet).where(position: keys).order(:id).all.group_by(&:position)
-        ids = (in_question(places) + fitted.values + @in_vain.values.flatten.map(&:part_id)).uniq
+        in_vain = in_vain_at(keys)
+        ids = (in_question(places) + fitted.values + in_vain.values.flat_map(&:keys)).uniq
         parts = parts_of(ids)
         rules = rules_for(ids, keys).map(&:to_core)
-        places.to_h { |place| [place.key, answer(place, parts, rules, fitted[place.key])] }
+        places.to_h do |place|
+          [place.key, answer(place, parts, rules, fitted[place.key], in_vain.fetch(place.key, {}))]
+        end
       end
 
       # @return [Array<Core::Fit::Part>] with what of each is free for this job
@@ -54,6 +56,12 @@ module UprightBench
 
         Models::Fitting.in_place.where(machine_id: @machine.id, position: keys)
           .exclude(part_id: nil).select_hash(:position, :part_id)
+      end
+
+      # @return [Hash{String=>Hash{Integer=>String}}] position => part's id => why it did not fit when it was tried
+      def in_vain_at(keys)
+        tried = Models::Misfit.of_model(@sheet).where(position: keys).order(:id).all.group_by(&:position)
+        tried.transform_values { |misfits| misfits.to_h { |misfit| [misfit.part_id, misfit.reason] } }
       end
 
       # All that speak of this model or its family; of those for others one is enough to know that there are some.
@@ -97,10 +105,10 @@ module UprightBench
           .select(:id)
       end
 
-      def answer(place, parts, rules, fitted_id)
+      def answer(place, parts, rules, fitted_id, in_vain)
         Core::Fit::Find.new(position: place, parts: parts, rules: rules, wants: @wants,
           fitted: parts.find { |part| part.id == fitted_id },
-          in_vain: @in_vain.fetch(place.key, []).to_h { |misfit| [misfit.part_id, misfit.reason] },
+          in_vain: in_vain,
           partner: place.never_without && @sheet.position(place.never_without),
           machine: Core::Fit::Machine.of(@sheet, serial_number: @machine&.serial_number)).call
       end

@@ -18,6 +18,10 @@ class AnotherPartTest < BrowserTest
     sign_in
     visit "/jobs/#{job.number}"
     within("#item-#{item(job, PLACE).id}") { click_link "Another part" }
+    click_button "Use this part"
+
+    assert_text "A name is needed"
+    assert_empty axe
     write_line
 
     assert_css ".part-chosen", text: "Seal cut from sheet"
@@ -26,16 +30,13 @@ class AnotherPartTest < BrowserTest
     click_button "It fits this model"
 
     assert_no_button "It fits this model"
+    assert_match(/\AOWN-\d+\z/, Models::Part.first(name: "Seal cut from sheet").number)
     visit "/jobs/#{looked_over.number}"
 
     assert_css ".part", text: /Seal cut from sheet.*tried here: it fits/m
   end
 
   def write_line
-    assert_empty axe
-    click_button "Use this part"
-
-    assert_text "A name is needed"
     fill_in "What it is", with: "Seal cut from sheet"
     fill_in "Price without tax, $", with: "6,50"
     fill_in "Where it was bought (optional)", with: "Harbour Rubber"
