@@ -25,6 +25,10 @@ module UprightBench
 
         app.get("/shelf/:id") { part_page(Services::Lookup.one(:part, id_of(params["id"])), StockForm.blank) }
 
+        app.post("/shelf/:id/order") do
+          order_by_hand(Services::Lookup.one(:part, id_of(params["id"])), OrderForm.new(params))
+        end
+
         app.post "/shelf/:id/:move" do
           part = Services::Lookup.one(:part, id_of(params["id"]))
           form = { "receive" => StockForm, "count" => CountForm }.fetch(params["move"]) { pass }.new(params)
@@ -55,6 +59,19 @@ module UprightBench
           @title = part.name
           erb :"shelf/part", locals: { part: part, page: Queries::PartOverview.new(part), form: form, failed: move,
                                        key: form.value(:request_key) || SecureRandom.uuid }
+        end
+
+        # Whatever the list proposes.
+        def order_by_hand(part, form)
+          form.add(ordered: ["has no supplier: change the part first"]) unless part.supplier
+          unless form.ok?
+            status 422
+            return part_page(part, form, "order")
+          end
+
+          order = Services::PlaceOrder.call(part.supplier, pieces: { part.id => form.values[:ordered] },
+            request_key: form.values[:request_key], by: person, at: now)
+          redirect "/shelf/orders/#{order.number}", 303
         end
 
         def move(part, form, kind)

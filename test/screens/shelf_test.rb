@@ -137,6 +137,24 @@ class ShelfScreensTest < DatabaseTest
     assert_match(/run out in the week of/, page)
   end
 
+  def test_a_part_is_ordered_by_hand
+    id = part("HD-2010").id
+    key = SecureRandom.uuid
+    2.times { submit "/shelf/#{id}/order", { "ordered" => "7", "request_key" => key }, from: "/shelf/#{id}" }
+
+    assert_equal [303, [7]], [status, Models::OrderLine.where(part_id: id).reverse(:id).limit(1).select_map(:pieces)]
+    assert_equal 1, Models::SupplierOrder.where(request_key: key).count
+    submit "/shelf/#{id}/order", { "ordered" => "0", "request_key" => key }, from: "/shelf/#{id}"
+
+    assert_equal 422, status
+    assert_says(/The number of pieces must be/)
+    part("HD-2010").update(supplier_id: nil)
+    submit "/shelf/#{id}/order", { "ordered" => "1", "request_key" => SecureRandom.uuid }, from: "/shelf/#{id}"
+
+    assert_equal 422, status
+    assert_says(/Say who supplies it/)
+  end
+
   def test_suppliers_are_put_on_file_and_changed
     submit "/shelf/suppliers", { "name" => "Anchor Belts", "lead_days" => "12" }, from: "/shelf/suppliers"
     supplier = Models::Supplier.first(name: "Anchor Belts")
