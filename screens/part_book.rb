@@ -47,8 +47,8 @@ module UprightBench
           allow!(:parts)
           return part_form_page(form, part) unless form.ok?
 
-          kept = Services::KeepPart.call(form.number, form.fields, measures: form.measures, part: part, by: person,
-            at: now)
+          kept = Services::KeepPart.call(form.number, form.fields, measures: form.measures, beside: form.beside,
+            part: part, by: person, at: now)
           say part ? "#{kept.name} is changed." : "#{kept.name} is on file."
           redirect "/shelf/#{kept.id}", 303
         rescue Services::Invalid => e

@@ -27,6 +27,8 @@ module UprightBench
             optional(:successor).maybe(:string, max_size?: 40)
             optional(:barcode).maybe(:string)
             SIDES.each { |side| optional(side).maybe(:float, gt?: 0, lteq?: 5000) }
+            %i[attributes contents].each { |name| optional(name).maybe(:string, max_size?: 400) }
+            optional(:lies_at).maybe(:string, max_size?: 60)
             %i[pattern discontinued].each { |flag| optional(flag).maybe(:bool) }
           end
 
@@ -37,6 +39,12 @@ module UprightBench
           end
           %i[price cost].each do |name|
             rule(name) { key.failure("is a sum, for example 16.50") if value && !value.delete("$ ").match?(MONEY) }
+          end
+          rule(:attributes) do
+            key.failure("are written as clip: yes, drive: left") unless Formats::NamedValues.attributes(value)
+          end
+          rule(:contents) do
+            key.failure("are written as bag: 5, filter: 1") unless Formats::NamedValues.pieces(value)
           end
           rule(:barcode) do
             key.failure("is not thirteen digits with a right check digit") if value && !Core::Shelf::Ean13.valid?(value)
@@ -49,7 +57,8 @@ module UprightBench
           { "number" => part.number, "supplier" => part.supplier&.name, "successor" => part.successor&.number,
             **(WORDS - %i[supplier successor] + WHOLE).to_h { |name| [name.to_s, part[name]&.to_s] },
             **{ "price" => part.price_cents, "cost" => part.cost_cents }.transform_values { |cents| money(cents) },
-            **sides(part.measures.to_hash),
+            **sides(part.measures.to_hash), "lies_at" => part.lies_at,
+            **%i[attributes contents].to_h { |name| [name.to_s, Formats::NamedValues.words(part[name].to_hash)] },
             **%i[pattern discontinued].to_h { |flag| [flag.to_s, ("1" if part[flag])] } }
         end
 
@@ -77,6 +86,12 @@ module UprightBench
         # @return [Hash{String=>Float, nil}] mm
         def measures
           SIDES.to_h { |side| [side.to_s, values[side]] }
+        end
+
+        # @return [Hash{Symbol=>Object}] as Services::KeepPart takes it
+        def beside
+          { lies_at: values[:lies_at], attributes: Formats::NamedValues.attributes(values[:attributes]),
+            contents: Formats::NamedValues.pieces(values[:contents]) }
         end
 
         # @param typed [String, nil] a sum that was found to be one

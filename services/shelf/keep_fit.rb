@@ -10,7 +10,7 @@ module UprightBench
 
       # @param sheet [Core::Sheets::Sheet]
       # @param place [Core::Sheets::Position]
-      # @param said [Hash] said_by, and where there is one: serial_from, serial_to, note
+      # @param said [Hash] said_by, and where there is one: serial_from, serial_to, body_style, note
       # @param whole_family [Boolean] it fits every model of the family
       # @return [Models::FitRule]
       # @raise [Invalid] when it is listed there already, or nobody knows the family
@@ -19,7 +19,7 @@ module UprightBench
         DB.transaction do
           part.lock! # the same said twice at once is said once
           rule = { part_id: part.id, position: place.key, **whom(sheet, whole_family),
-                   **said.slice(:serial_from, :serial_to) }
+                   **said.slice(:serial_from, :serial_to, :body_style) }
           raise Invalid, { number: ["is listed here already"] } if Models::FitRule.where(rule).any?
 
           History.note("listed a fit", part, by: by, at: at, data: rule)

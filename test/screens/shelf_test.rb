@@ -53,9 +53,17 @@ class ShelfScreensTest < DatabaseTest
     get "/shelf/#{part.id}/change"
 
     assert_says(/value="9.90"/)
-    submit "/shelf/#{part.id}/change", { **typed, "number" => "OTHER", "price" => "$11" }
+    submit "/shelf/#{part.id}/change", { **typed, "contents" => "bags", "attributes" => "clip" }
 
-    assert_equal [1100, "ZZ-9"], part.refresh.values.values_at(:price_cents, :number)
+    assert_says(/Attributes are written as/)
+    assert_says(/Contents are written as/)
+    submit "/shelf/#{part.id}/change", { **typed, "number" => "OTHER", "price" => "$11", "contents" => "bag: 5",
+                                                  "attributes" => "clip: yes", "lies_at" => "drawer 4" }
+
+    kept = part.refresh
+
+    assert_equal [1100, "ZZ-9", "drawer 4"], kept.values.values_at(:price_cents, :number, :lies_at)
+    assert_equal [{ "bag" => 5 }, { "clip" => true }], [kept.contents.to_hash, kept[:attributes].to_hash]
     get "/shelf/#{part.id}"
 
     assert_says(/\$11\.00 since today/)

@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Formats
+    # A few names with their values, as somebody writes them in one line: "clip: yes, drive: left", "bag: 5; filter: 1".
+    module NamedValues
+      NAME = /\A[a-z][a-z0-9 _-]{0,39}\z/i
+      WORD = %r{\A[\p{L}\p{N}][\p{L}\p{N} ./-]{0,59}\z}
+      MOST = 12
+      PIECES = /\A[1-9]\d{0,2}\z/
+      SAID = { "yes" => true, "no" => false }.freeze
+
+      module_function
+
+      # @param text [String, nil]
+      # @return [Hash{String=>true, false, String}, nil] nil where it cannot be read
+      def attributes(text)
+        read(text) { |value| SAID.fetch(value.downcase) { value if value.match?(WORD) } }
+      end
+
+      # @param text [String, nil]
+      # @return [Hash{String=>Integer}, nil] pieces by name; nil where it cannot be read
+      def pieces(text)
+        read(text) { |value| value.to_i if value.match?(PIECES) }
+      end
+
+      # @param values [Hash{String=>Object}]
+      # @return [String] as it would be written
+      def words(values)
+        values.map { |name, value| "#{name.tr('_', ' ')}: #{SAID.key(value) || value}" }.join(", ")
+      end
+
+      def read(text)
+        pairs = text.to_s.split(/[,;\n]/).map(&:strip).reject(&:empty?).map do |pair|
+          name, value = pair.split(":", 2).map(&:strip)
+          [name.downcase.tr(" -", "__"), (yield(value) if value && name.match?(NAME))]
+        end
+        pairs.to_h if pairs.size <= MOST && pairs.none? { |_, value| value.nil? }
+      end
+      private_class_method :read
+    end
+  end
+end
