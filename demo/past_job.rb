@@ -70,7 +70,8 @@ module UprightBench
       def hand_over(time)
         Services::HandOver.call(@job.number, counted_out: @job.accessories.to_h do |accessory|
           [accessory.name, accessory.pieces_in]
-        end, by: @counter, at: time)
+        end, way: way, by: @counter, at: time)
+        pay_later(time) if @machine.customer.fleet
       end
 
       def close_up(time)
@@ -83,6 +84,22 @@ module UprightBench
 
       def at(days, hour)
         Config::Zone.at(@date + days, hour)
+      end
+
+      # @return [String] most pay by card; a fleet pays later
+      def way
+        return Services::HandOver::ON_ACCOUNT if @machine.customer.fleet
+
+        (@job.number % 3).zero? ? "cash" : "card"
+      end
+
+      # Three weeks after, by transfer.
+      def pay_later(time)
+        owed = Services::Balance.of_job(@job)
+        paid_at = time + (21 * 86_400)
+        return if owed.zero? || paid_at > Time.now
+
+        Services::TakePayment.call(of: @job, way: "transfer", cents: owed, by: @counter, at: paid_at)
       end
 
       # Most of what is due anyway is done while it is here, whatever the part looks like.

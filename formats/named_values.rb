@@ -31,13 +31,18 @@ module UprightBench
       end
 
       def read(text)
-        pairs = text.to_s.split(/[,;\n]/).map(&:strip).reject(&:empty?).map do |pair|
-          name, value = pair.split(":", 2).map(&:strip)
-          [name.downcase.tr(" -", "__"), (yield(value) if value && name.match?(NAME))]
-        end
-        pairs.to_h if pairs.size <= MOST && pairs.none? { |_, value| value.nil? }
+        pairs = pairs(text)
+        return unless pairs.size <= MOST && pairs.all? { |name, value| value && name.match?(NAME) }
+
+        values = pairs.to_h { |name, value| [name.downcase.tr(" -", "__"), yield(value)] }
+        values unless values.value?(nil)
       end
-      private_class_method :read
+
+      def pairs(text)
+        written = text.to_s.split(/[,;\n]/).map(&:strip)
+        written.reject(&:empty?).map { |pair| pair.split(":", 2).map(&:strip) }
+      end
+      private_class_method :read, :pairs
     end
   end
 end

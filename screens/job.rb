@@ -17,12 +17,20 @@ module UprightBench
           Services::CloseUp.call(number, wet_reason: Note.of(typed["wet_reason"], :wet_reason), by: by, at: at)
         },
         "hand-over" => lambda { |number, typed, by, at|
-          Services::HandOver.call(number, counted_out: HandOverForm.counted(typed),
+          Services::HandOver.call(number, counted_out: HandOverForm.counted(typed), way: HandOverForm.way(typed),
             missing_note: Note.of(typed["missing_note"], :missing_note), by: by, at: at)
         },
         "estimate" => ->(number, _, by, at) { Services::SendEstimate.call(number, by: by, at: at) },
         "discount" => lambda { |number, typed, by, at|
           Services::SetDiscount.call(number, **DiscountForm.taken_off(typed), by: by, at: at)
+        },
+        "call-off" => lambda { |number, typed, by, at|
+          reason = Note.of(typed["call_off_reason"], :call_off_reason).to_s[0, 300]
+          Services::CallOff.call(number, reason: reason, by: by, at: at)
+        },
+        "take-back" => lambda { |number, typed, by, at|
+          reason = Note.of(typed["take_back_reason"], :take_back_reason).to_s[0, 300]
+          Services::TakeBack.call(number, reason: reason, by: by, at: at)
         },
         "sheet" => ->(number, _, by, at) { Services::AdoptSheet.call(number, by: by, at: at) },
         "end" => ->(number, typed, by, at) { Services::EndEarly.call(number, how: typed["how"].to_s, by: by, at: at) }
@@ -45,7 +53,7 @@ module UprightBench
           erb :"job/history", layout: !htmx?, locals: { job: job, events: Queries::JobHistory.call(job) }
         end
 
-        app.helpers Helpers, PageWords
+        app.helpers Helpers, PageWords, MoneyWords
       end
       private_class_method :pages_routes
 

@@ -104,7 +104,8 @@ module UprightBench
 
         # @return [Hash] what is known already, as it would be typed
         def prefilled(subject)
-          typed = { "request_key" => SecureRandom.uuid, "customer" => { "name" => params["name"].to_s } }
+          typed = { "request_key" => SecureRandom.uuid, "customer" => { "name" => params["name"].to_s },
+                    "look_fee" => policies["look_fee"].then { |fee| fee.zero? ? nil : fee.to_s } }
           machine = subject.machine or return typed
 
           typed.merge("hours_per_week" => machine.hours_per_week&.to_f&.then { |hours| format("%g", hours) },
@@ -152,6 +153,16 @@ module UprightBench
           mind = "Opening it beyond the owner's handbook may end the warranty: ask the customer first." if warranty.in?
           rough = "Its sheet is not complete yet." if subject.sheet.rough
           ["#{serial}, #{warranty_words(warranty)}.", mind, rough, at_home_words(subject)].compact.join(" ")
+        end
+
+        # @return [Date, nil]
+        def guarantee_until(subject)
+          subject.guarantee_until(policies["guarantee_days"])
+        end
+
+        def under_guarantee?(subject)
+          last = guarantee_until(subject)
+          !last.nil? && last >= today
         end
 
         # @return [String, nil] what to ask the customer for

@@ -18,6 +18,7 @@ module UprightBench
         card_offers: [OWNER, "Only the owner may change what the cards offer."],
         forgetting: [OWNER, "Only the owner may have a customer forgotten."],
         bulk_export: [OWNER, "Only the owner may take the whole list out."],
+        credits: [%w[counter owner], "Only the counter or the owner takes a bill back."],
         parts: [%w[technician owner], "Only a technician or the owner puts parts on file or changes them."],
         price_lists: [OWNER, "Only the owner may change parts and prices by a list."]
       }.freeze

@@ -13,7 +13,7 @@ module UprightBench
           waiting: %i[in_work],
           closed_up: %i[settled in_work waiting],
           handed_over: %i[closed_up declined referred],
-          declined: %i[taken_in looked_over settled],
+          declined: %i[taken_in looked_over settled in_work waiting],
           referred: %i[taken_in looked_over settled in_work waiting]
         }.freeze
         ALL = [:taken_in, *ENTERED_FROM.keys].freeze

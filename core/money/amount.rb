@@ -8,9 +8,11 @@ module UprightBench
         module_function
 
         # @param cents [Integer]
-        # @return [String] as in "$16.50"
+        # @return [String] as in "$16.50", and "-$0.05" for what is taken back
         def words(cents)
-          format("%<sign>s%<whole>d.%<part>02d", sign: "$", whole: cents / 100, part: cents % 100)
+          whole, part = cents.abs.divmod(100)
+          format("%<minus>s%<sign>s%<whole>d.%<part>02d", minus: ("-" if cents.negative?), sign: "$", whole: whole,
+            part: part)
         end
       end
     end

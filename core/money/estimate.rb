@@ -25,6 +25,13 @@ module UprightBench
             .reject { |_, cents| cents.zero? }
         end
 
+        # @return [Array<TaxRow>] by rate, the highest first; their tax is that of the kinds of lines, so that an
+        #   estimate and its bill say the same
+        def tax_rows
+          rows = @lines.group_by(&:kind).group_by { |kind, _| @policy.percent(kind) }
+          rows.map { |percent, kinds| tax_row(percent, kinds.to_h) }.sort_by { |row| -Rational(row.percent) }
+        end
+
         def tax_cents
           taxes.values.sum
         end
@@ -39,6 +46,11 @@ module UprightBench
         end
 
         private
+
+        def tax_row(percent, kinds)
+          TaxRow.new(percent: percent, net_cents: kinds.values.flatten.sum(&:charged_cents),
+            tax_cents: kinds.keys.sum { |kind| taxes.fetch(kind, 0) })
+        end
 
         # Once for all lines of a kind, or line by line, as the shop has it.
         def tax(kind, lines)

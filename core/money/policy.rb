@@ -28,16 +28,22 @@ module UprightBench
           Rounding.half_even(Rational(charged_minutes * rate_cents_an_hour, 60))
         end
 
-        # @param kind [Symbol] :labour or :part
-        # @return [Rational] as a share
         # @param cents [Integer] a part's price
         # @return [Integer] with the tax on it
         def with_part_tax(cents)
           (cents * (1 + tax_share(:part))).round
         end
 
+        # @param kind [Symbol] :labour or :part
+        # @return [String] of tax, as it is set
+        def percent(kind)
+          (kind == :labour ? labour_tax_percent : part_tax_percent).to_s.delete_suffix(".0")
+        end
+
+        # @param kind [Symbol] :labour or :part
+        # @return [Rational] as a share
         def tax_share(kind)
-          Rational((kind == :labour ? labour_tax_percent : part_tax_percent).to_s) / 100
+          Rational(percent(kind)) / 100
         end
 
         private

@@ -19,24 +19,33 @@ module UprightBench
 
         # @param free_minutes [Integer] of bench time, earned
         # @param free_words [String, nil] how they were earned
+        # @param look_cents [Integer] agreed at intake for looking, where nothing is done
         # @param off_percent [Numeric] taken off every line
         # @param off_words [String, nil] why
-        def initialize(work:, policy:, free_minutes: 0, free_words: nil, off_percent: 0, off_words: nil)
+        def initialize(work:, policy:, free_minutes: 0, free_words: nil, off_percent: 0, off_words: nil,
+          look_cents: 0)
           @work = work
           @policy = policy
           @free_minutes = free_minutes
           @free_words = free_words
           @off_percent = off_percent
           @off_words = off_words
+          @look_cents = look_cents
         end
 
         # @return [Estimate]
         def call
-          Estimate.new(lines: [*labour, *@work.map { |work| part(work) }.compact].map { |line| off(line) },
+          Estimate.new(lines: [*look, *labour, *@work.map { |work| part(work) }.compact].map { |line| off(line) },
             policy: @policy)
         end
 
         private
+
+        def look
+          return [] unless @look_cents.positive?
+
+          [Line.new(kind: :labour, words: "Looking it over, as agreed at intake", net_cents: @look_cents)]
+        end
 
         # What the maker pays is no bench time of the customer's; one line says how the minutes came about.
         def labour

@@ -11,6 +11,11 @@ module UprightBench
         @machine = machine
       end
 
+      # @return [Array<Models::Note>]
+      def notes
+        @notes ||= Models::Note.about(@machine).all
+      end
+
       # @return [Array<Models::Due>] the running clocks, soonest first, with how their dates moved
       def dues
         @dues ||= MachineDues.call(@machine.id)

@@ -71,6 +71,23 @@ module UprightBench
         @at_home ||= @machine ? Models::HomePiece.there(@machine.id, on: today).all : []
       end
 
+      # @return [Array<LastJobs::Past>]
+      def last_jobs
+        @last_jobs ||= @machine ? LastJobs.call(@machine) : []
+      end
+
+      # @param days [Integer] of the shop's own guarantee
+      # @return [Date, nil] until when the last work stands under it; nil where nothing was done
+      def guarantee_until(days)
+        last = last_jobs.first
+        last.ended_on + days if last&.work&.any?
+      end
+
+      # @return [Array<Models::Note>]
+      def notes
+        @notes ||= @machine ? Models::Note.about(@machine).all : []
+      end
+
       # @return [Models::Job, nil] the job it is in already
       def open_job
         @open_job ||= @machine && Models::Job.in_shop.first(machine_id: @machine.id)

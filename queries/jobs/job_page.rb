@@ -6,6 +6,7 @@ module UprightBench
     class JobPage
       include JobFindings
       include JobDues
+      include JobMoney
 
       attr_reader :job, :policies
 
@@ -51,6 +52,11 @@ module UprightBench
 
       def pictures
         @pictures ||= @job.pictures
+      end
+
+      # @return [Array<Models::Note>] on the job and on its machine
+      def notes_of_all
+        @notes_of_all ||= Models::Note.about(machine, job: @job).all
       end
 
       def standing_stops
@@ -129,42 +135,16 @@ module UprightBench
       end
       private :promised
 
-      # @return [Models::Estimate, nil] the newest that was agreed
-      def agreed
-        return @agreed if defined?(@agreed)
-
-        @agreed = Services::Quotes.agreed(@job)
-      end
-
-      # @return [Models::EstimateSent, nil] the newest
-      def sent_estimate
-        return @sent_estimate if defined?(@sent_estimate)
-
-        @sent_estimate = Services::Quotes.sent(@job)
-      end
-
-      # @return [Boolean] its day has not passed
-      def sent_estimate_stands?
-        !sent_estimate.nil? && sent_estimate.stands?(Config::Zone.date(@now))
-      end
-
-      # @return [Boolean] the customer can agree to it as the job stands
-      def sent_estimate_current?
-        sent_estimate_stands? && Services::Quotes.same?(sent_estimate, quote)
-      end
-
       # @return [Array<Models::Question>] what the customer asked
       def questions
         @questions ||= Models::Question.where(job_id: @job.id).eager(:replier).order(:id).all
       end
 
-      # @return [Core::Money::Estimate] as it stands now, at the prices agreed
-      def standing_estimate
-        sent_estimate if sent_estimate_stands?
-      end
+      # @return [Boolean] what was said last can still be taken back
+      def may_take_back?
+        return false if @job.came_from.to_a.empty? || !Services::TakeBack::STATES.include?(@job.state)
 
-      def quote
-        @quote ||= Services::Quotes.of(@job, items, held: agreed || standing_estimate, policies: @policies)
+        @job.state != "handed_over" || @now <= @job.handed_over_at + (@policies["take_back_hours"] * 3600)
       end
 
       # @return [Boolean] more is to be done than was agreed, or the warranty may end and nobody agreed to that by name

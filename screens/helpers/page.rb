@@ -7,7 +7,8 @@ module UprightBench
       module Page
         NAVIGATION = [["Bench", "/", "b"], ["Take in", "/take-in", "t"], ["Rack", "/rack", "r"],
                       ["Shelf", "/shelf", "s"],
-                      ["Cards", "/cards", "c"], ["Customers", "/customers", "u"], ["Sheets", "/sheets", "h"]].freeze
+                      ["Cards", "/cards", "c"], ["Customers", "/customers", "u"], ["Bills", "/bills", "i"],
+                      ["Sheets", "/sheets", "h"]].freeze
 
         def navigation
           NAVIGATION

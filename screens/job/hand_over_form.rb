@@ -7,6 +7,15 @@ module UprightBench
       module HandOverForm
         module_function
 
+        # @return [String] how it is paid; on account where nobody says
+        # @raise [Services::Invalid]
+        def way(typed)
+          way = typed["way"] || Services::HandOver::ON_ACCOUNT
+          return way if way == Services::HandOver::ON_ACCOUNT || Models::Payment::WAYS.key?(way)
+
+          raise Services::Invalid, { way: ["Choose how it is paid."] }
+        end
+
         # @param typed [Hash] the request's parameters; `out` is accessory => pieces
         # @return [Hash{String=>Integer}] what cannot be read counts as none
         def counted(typed)

@@ -19,6 +19,8 @@ module UprightBench
             optional(:customer_id).maybe(:integer)
             optional(:machine_id).maybe(:integer)
             optional(:sheet_title).maybe(:string, max_size?: 120)
+            optional(:look_fee).maybe(:decimal, gteq?: 0, lteq?: 1000)
+            optional(:came_back).maybe(:integer)
             required(:complaint).filled(:string, max_size?: 2000)
             optional(:came_with).maybe(:string, max_size?: 500)
             optional(:accessories).array(:string, max_size?: 60)
@@ -102,14 +104,18 @@ module UprightBench
 
         # @return [Hash] as Services::TakeIn takes it
         def input
-          known = values.slice(:request_key, :customer_id, :machine_id, :complaint)
+          known = values.slice(:request_key, :customer_id, :machine_id, :complaint, :came_back)
           customer = values[:customer]&.then { |typed| switched(typed, *AGREED) }
           known.merge(use: use, customer: customer, machine: machine,
             accessories: accessories, conditions: values[:conditions].to_a.uniq,
-            made_safe: !values[:made_safe].nil?)
+            made_safe: !values[:made_safe].nil?, look_fee_cents: look_fee_cents)
         end
 
         private
+
+        def look_fee_cents
+          ((values[:look_fee] || 0) * 100).round
+        end
 
         def use
           { hours_per_week: values[:hours_per_week], traits: (values[:traits] || []).uniq,

@@ -14,7 +14,16 @@ module UprightBench
       def of(job, items, held: nil, whole: items, policies: Policies.now)
         prices = held ? held.to_lines.to_h { |line| [line.key, line.net_cents] } : {}
         Core::Money::Quote.new(work: works(job.sheet, items, prices), policy: policies.money,
-          off_percent: job.discount_percent || 0, off_words: job.discount_reason, **free(Earned.of(job, whole))).call
+          off_percent: job.discount_percent || 0, off_words: job.discount_reason,
+          look_cents: look_cents(job, items, policies), **free(Earned.of(job, whole))).call
+      end
+
+      # For looking is charged where nothing is done, or beside the work where the shop has it so; what the maker pays
+      # is work.
+      # @return [Integer]
+      def look_cents(job, items, policies)
+        work = items.any? { |item| item.state != "left" && item.action != "refer" }
+        work && policies["look_fee_with_work"] == "free" ? 0 : job.look_fee_cents
       end
 
       def works(sheet, items, prices)

@@ -8,6 +8,7 @@ module UprightBench
       #   text_agreed, post_agreed, phone_agreed}; machine_id or machine {sheet_id, or rough {maker, model, kind};
       #   serial_number, bought_on, bought_at, second_hand};
       #   use {hours_per_week, traits, allergy}; complaint, accessories {name => pieces}, request_key;
+      #   look_fee_cents; came_back, number of the job after which it came back;
       #   made_safe, conditions (keys of Core::Intake::Safety::CONDITIONS, each of which raises a stop)
       # @param by [Models::Person] also the one who made the machine safe
       # @param at [Time]
@@ -125,9 +126,26 @@ module UprightBench
         raise Refused, "This machine is on the bench already, as job #{open.number}." if open
       end
 
+      # At the shop's cost, until somebody says otherwise when it is settled.
+      def came_back(machine)
+        number = @input[:came_back] or return {}
+
+        last = Models::Job.where(machine_id: machine.id).exclude(handed_over_at: nil).reverse(:id).first
+        refuse_comeback(last, number)
+        { comeback_of: last.id, discount_percent: 100, discount_reason: "our guarantee on job #{number}" }
+      end
+
+      def refuse_comeback(last, number)
+        days = Policies.now["guarantee_days"]
+        return if last&.number == number && Config::Zone.date(@at) <= Config::Zone.date(last.handed_over_at) + days
+
+        raise Refused, "Job #{number} is not its last one, or our guarantee on it has run out."
+      end
+
       def job_fields(machine)
         { machine_id: machine.id, customer_id: machine.customer_id, sheet_version_id: machine.sheet.current_version_id,
           complaint: @input.fetch(:complaint), request_key: @input.fetch(:request_key),
+          look_fee_cents: @input[:look_fee_cents] || 0, **came_back(machine),
           **(@input.fetch(:made_safe, true) ? { made_safe_at: @at, made_safe_by: @by.id } : {}), taken_in_by: @by.id,
           taken_in_at: @at }
       end

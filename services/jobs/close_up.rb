@@ -20,6 +20,7 @@ module UprightBench
 
       def call
         refuse_unfinished
+        BeforeCloseUp.keep(@job, at: @at)
         refit_from_rack
         read_strips # before the strip's part is replaced
         done.each { |item| date_fitting(item) }

@@ -21,17 +21,24 @@ module UprightBench
           end
 
           fields = yield(job)
-          job.update(state: state.to_s, **fields)
+          job.update(state: state.to_s, **came_from(job, state), **fields)
           History.note(words(state), job, by: by, at: at, job: job,
             data: fields.except(:promise_reason).transform_values(&:to_s))
           job
         end
       end
 
+      # @return [Hash] where a job goes back to, when this is taken back
+      def self.came_from(job, state)
+        return {} unless TakeBack::STATES.include?(state.to_s)
+
+        { came_from: Sequel.pg_array([*job.came_from, job.state], :text) }
+      end
+
       def self.words(state)
         Core::Jobs::States::WORDS.fetch(state)
       end
-      private_class_method :words
+      private_class_method :words, :came_from
     end
   end
 end

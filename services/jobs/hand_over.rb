@@ -2,13 +2,17 @@
 
 module UprightBench
   module Services
-    # The machine leaves the shop, with everything that came with it.
+    # The machine leaves the shop, with everything that came with it; its bill is made, and paid or owed.
     class HandOver
+      ON_ACCOUNT = "account" # paid later: a fleet's month, or whoever asks for it
+
       # @param counted_out [Hash{String=>Integer}] accessories given back, name => pieces
       # @param missing_note [String, nil] where the rest is
+      # @param way [String] of Models::Payment::WAYS, or ON_ACCOUNT
+      # @param cents [Integer, nil] what is paid; nil for all of it
       # @raise [Refused] before it is closed up, declined or referred
       # @raise [Invalid] naming what is missing, while nobody says where it is
-      def self.call(number, by:, at:, counted_out: {}, missing_note: nil)
+      def self.call(number, by:, at:, counted_out: {}, missing_note: nil, way: ON_ACCOUNT, cents: nil)
         EnterState.call(number, :handed_over, by: by, at: at) do |job|
           note = missing_note.to_s.strip
           missing = count_out(job, counted_out)
@@ -18,8 +22,18 @@ module UprightBench
             ] }
           end
 
+          bill(job, way, cents, by, at)
           { handed_over_at: at, missing_note: (note if missing.any?) }
         end
+      end
+
+      # @param job [Models::Job] locked
+      def self.bill(job, way, cents, by, at)
+        MakeBill.of_job(job, by: by, at: at)
+        owed = Balance.of_job(job)
+        return if way == ON_ACCOUNT || owed.zero?
+
+        TakePayment.call(of: job, way: way, cents: cents || owed, by: by, at: at)
       end
 
       # @return [Hash{String=>Integer}] what does not go back
@@ -30,7 +44,7 @@ module UprightBench
         end
         Core::Intake::Accessories.new(came).missing(counted_out)
       end
-      private_class_method :count_out
+      private_class_method :count_out, :bill
     end
   end
 end

@@ -8,16 +8,23 @@ module UprightBench
       # @param today [Date]
       # @return [Hash] as Papers::ClaimTag takes it
       def self.tag(job, today:)
-        came_in = Core::Units::Day.words(Config::Zone.date(job.taken_in_at))
-        stands = if job.promise_at
-                   "ready #{Core::Units::Moment.words(Config::Zone.local(job.promise_at), today: today)}"
-                 else
-                   "in #{came_in}"
-                 end
         { number: job.number, code: "J#{job.number}", lines: [
-          job.machine.sheet.title, job.customer.name, job.complaint, stands
+          job.machine.sheet.title, job.customer.name, job.complaint, [stands(job, today),
+                                                                      looking(job)].compact.join(", ")
         ] }
       end
+
+      def self.stands(job, today)
+        return "in #{Core::Units::Day.words(Config::Zone.date(job.taken_in_at))}" unless job.promise_at
+
+        "ready #{Core::Units::Moment.words(Config::Zone.local(job.promise_at), today: today)}"
+      end
+
+      # @return [String, nil] what was agreed at intake
+      def self.looking(job)
+        "looking: up to #{Core::Money::Amount.words(job.look_fee_cents)}" if job.look_fee_cents.positive?
+      end
+      private_class_method :stands, :looking
 
       # @param customer [Integer] id
       # @param from [Integer] number of the first job

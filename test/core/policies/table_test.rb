@@ -50,8 +50,11 @@ class PolicyTableTest < CoreTest
     "bundle_days" => [0..180, 45], "follow_up_gap_days" => [7..365, 30], "quiet_days" => [0..365, 60],
     "most_follow_ups" => [0..5, 2], "write_again_days" => [90..1095, 365],
     "labour_an_hour" => [0..1000, 60], "labour_step_minutes" => [1..120, 15], "least_labour_minutes" => [0..240, 15],
-    "labour_tax_percent" => [0..50, 0], "part_tax_percent" => [0..50, 0], "estimate_valid_days" => [1..365, 14],
-    "review_days" => [1..90, 7], "service_level_percent" => [50..99.9, 95], "kept_years" => [1..50, 10]
+    "labour_tax_percent" => [0..50, 0], "part_tax_percent" => [0..50, 0], "look_fee" => [0..1000, 0],
+    "smallest_coin_cents" => [1..100, 1],
+    "guarantee_days" => [0..1095, 90], "take_back_hours" => [0..168, 24], "estimate_valid_days" => [1..365, 14],
+    "review_days" => [1..90, 7], "service_level_percent" => [50..99.9, 95], "bills_kept_years" => [1..30, 10],
+    "kept_years" => [1..50, 10]
   }.freeze
 
   def test_what_a_shop_may_choose_and_what_it_starts_with

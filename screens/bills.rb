@@ -1,0 +1,145 @@
+# frozen_string_literal: true
+
+require "securerandom"
+
+module UprightBench
+  module Screens
+    # Money: the day's takings and the drawer, what is owed, each bill with what was paid, and what the books want.
+    module Bills
+      PAPERS = { "bill" => Papers::Bill, "roll" => Papers::BillRoll }.freeze
+
+      def self.registered(app)
+        app.helpers Helpers
+        day_routes(app)
+        books_routes(app)
+        bill_routes(app)
+      end
+
+      def self.day_routes(app)
+        app.get("/bills") { money_page(DrawerForm.blank) }
+
+        app.post "/bills/drawer" do
+          form = DrawerForm.new(params)
+          next money_page(form) unless form.ok? && drawer_counted(form)
+
+          say "The drawer is counted."
+          redirect "/bills", 303
+        end
+      end
+      private_class_method :day_routes
+
+      def self.books_routes(app)
+        app.get("/bills/bills.csv") do
+          csv Formats::Books.bills(Queries::Books.bills(*period)), "bills-#{period.map(&:iso8601).join('-to-')}"
+        end
+
+        app.get("/bills/payments.csv") do
+          csv Formats::Books.payments(Queries::Books.payments(*period)),
+            "payments-#{period.map(&:iso8601).join('-to-')}"
+        end
+      end
+      private_class_method :books_routes
+
+      def self.bill_routes(app)
+        app.get("/bills/:number") { bill_page(bill_asked) }
+
+        app.get "/bills/:number/:paper.pdf" do
+          paper = PAPERS.fetch(params["paper"]) { pass }
+          pdf BillPaper.new(Queries::BillOverview.new(bill_asked), words: self).render(on: paper),
+            "#{params['paper']}-#{params['number']}"
+        end
+
+        app.post("/bills/:number/pay") { pay_bill(bill_asked, PaymentForm.new(params)) }
+        app.post("/bills/:number/credit") { credit_bill(bill_asked) }
+      end
+      private_class_method :bill_routes
+
+      # Helpers of this screen's routes and templates.
+      module Helpers
+        def bill_asked
+          Models::Bill.first(number: id_of(params["number"])) ||
+            raise(Services::NotFound, "There is no bill #{params['number']}.")
+        end
+
+        def money_page(form)
+          @title = "Bills"
+          status 422 if form.errors.any?
+          erb :"bills/page", locals: { day: Queries::MoneyDay.new(day_of(params["on"]) || today), owed: Queries::Owed.new,
+                                       form: form, key: form.value(:request_key) || SecureRandom.uuid }
+        end
+
+        def bill_page(bill, form: nil, errors: {})
+          @title = bill.title
+          page = Queries::BillOverview.new(bill)
+          form ||= PaymentForm.blank("amount" => format("%.2f", page.owed_cents.abs/100r))
+          status 422 if form.errors.any? || errors.any?
+          erb :"bills/bill", locals: { page: page, bill: bill, form: form, errors: errors,
+                                       key: form.value(:request_key) || SecureRandom.uuid }
+        end
+
+        def drawer_counted(form)
+          Services::CountDrawer.call(**form.count, by: person, at: now)
+        rescue Services::Invalid => e
+          form.add(e.errors)
+          nil
+        end
+
+        def pay_bill(bill, form)
+          return bill_page(bill, form: form) unless form.ok?
+
+          Services::TakePayment.call(of: bill, cents: form.cents, by: person, at: now,
+            **form.values.slice(:way, :note, :request_key))
+          redirect "/bills/#{bill.number}", 303
+        rescue Services::Invalid => e
+          form.add(e.errors.transform_keys(cents: :amount))
+          bill_page(bill, form: form)
+        end
+
+        def credit_bill(bill)
+          allow!(:credits)
+          reason = Job::Note.of(params["reason"], :reason).to_s[0, 300]
+          credit = Services::CreditBill.call(bill, reason: reason, by: person, at: now)
+          redirect "/bills/#{credit.number}", 303
+        rescue Services::Invalid => e
+          bill_page(bill, errors: e.errors)
+        end
+
+        # @return [Array(Date, Date)] this month, where it is not said
+        def period
+          from = day_of(params["from"]) || Date.new(today.year, today.month)
+          till = day_of(params["till"]) || ((from >> 1) - 1)
+          [from, till]
+        end
+
+        # @return [Date, nil]
+        def day_of(text)
+          Date.iso8601(text) if text.is_a?(String) && text.match?(/\A\d{4}-\d\d-\d\d\z/)
+        rescue Date::Error
+          nil
+        end
+
+        # @return [Integer] -1 for a credit note, whose lines take back
+        def bill_sign(bill)
+          bill.credit? ? -1 : 1
+        end
+
+        # @return [String] who a bill is for
+        def billed_to_words(bill)
+          bill.billed_to.to_a.first || "at the counter"
+        end
+
+        # @param cents [Integer] owed; negative where it is given back
+        def owed_words(cents)
+          return "paid" if cents.zero?
+
+          cents.positive? ? "#{money(cents)} to pay" : "#{money(-cents)} to give back"
+        end
+
+        # @return [Hash{String=>String}] way => words
+        def ways_to_pay
+          Models::Payment::WAYS
+        end
+      end
+    end
+  end
+end

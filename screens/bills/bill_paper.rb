@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    module Bills
+      # A bill as it is printed: as it was written, and how it was paid.
+      class BillPaper
+        # @param page [Queries::BillOverview]
+        # @param words [#full_day, #money] how values are written
+        def initialize(page, words:)
+          @page = page
+          @bill = page.bill
+          @words = words
+        end
+
+        # @param on [Class] Papers::Bill or Papers::BillRoll
+        # @return [String] PDF
+        def render(on: Papers::Bill)
+          shop = @bill.shop.to_hash
+          on.new(title: @bill.title, date: @words.full_day(@bill.issued_on), shop: shop["lines"].to_a,
+            tax_number: shop["tax_number"], customer: @bill.billed_to.to_a, about: @bill.about.to_a,
+            rows: rows, sums: [*taxes, ["Total", @words.money(@bill.total_cents)]], notes: notes).render
+        end
+
+        private
+
+        def rows
+          @bill.to_lines.map do |line|
+            [line.words, line.note, line.covered ? "covered" : signed(line.charged_cents)]
+          end
+        end
+
+        # Of a credit note all is taken back.
+        def signed(cents)
+          @words.money(@bill.credit? ? -cents : cents)
+        end
+
+        def taxes
+          taxed = @bill.tax_rows.reject { |row| row.tax_cents.zero? }
+          return [] if taxed.empty?
+
+          [["Without tax", @words.money(@bill.net_cents)],
+           *taxed.map { |row| ["Tax #{row.percent} % on #{signed(row.net_cents)}", signed(row.tax_cents)] }]
+        end
+
+        def notes
+          return ["Takes back bill #{@bill.credited.number}: #{@bill.reason}"] if @bill.credit?
+
+          [*@page.payments.map { |payment| paid(payment) }, taken_back || open].compact
+        end
+
+        def paid(payment)
+          verb = payment.cents.positive? ? "Paid" : "Given back"
+          "#{verb} #{@words.full_day(payment.paid_on)}, #{Models::Payment::WAYS.fetch(payment.way)}: " \
+            "#{@words.money(payment.counted_cents.abs)}"
+        end
+
+        def taken_back
+          "Taken back by credit note #{@bill.credit.number}." if @bill.credit
+        end
+
+        def open
+          @page.owed_cents.positive? ? "To pay: #{@words.money(@page.owed_cents)}" : "Paid. Thank you."
+        end
+      end
+    end
+  end
+end

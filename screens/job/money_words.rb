@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    module Job
+      # The sentences about money on the job page. `page` is a Queries::JobPage throughout.
+      module MoneyWords
+        # @return [String] the sum agreed, the limit, and what stands now
+        def agreed_and_now_words(page)
+          agreed = page.agreed or return ""
+          limit = ", no call up to #{money(agreed.call_above_cents)}" if agreed.call_above_cents
+          "Agreed #{money(agreed.total_cents)}#{limit}; as it stands now #{money(page.quote.total_cents)}, " \
+            "done so far #{money(page.to_bill.total_cents)}."
+        end
+
+        # @return [String] above the ways to pay
+        def to_pay_words(page)
+          cents = page.due_cents
+          cents.positive? ? "#{money(cents)} is paid" : "#{money(-cents)} goes back"
+        end
+
+        # @return [Hash{String=>String}] way => words
+        def pay_choices
+          { **Models::Payment::WAYS, Services::HandOver::ON_ACCOUNT => "later, on account" }
+        end
+
+        # @return [String] how it is most likely paid
+        def usual_way(page)
+          page.customer.fleet ? Services::HandOver::ON_ACCOUNT : "cash"
+        end
+      end
+    end
+  end
+end

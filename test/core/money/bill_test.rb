@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+require_relative "../../core_helper"
+
+# What stands on a bill adds up, to the cent, whatever was done and however it is taxed.
+class BillTest < CoreTest
+  SCHEMES = [[0, 0], [19, 19], [5, "14.975"], [20, 0], ["8.25", "8.25"], [0, 7]].freeze
+
+  def policy(labour, part, rounding)
+    Money::Policy.new(labour_tax_percent: labour, part_tax_percent: part, rounding: rounding)
+  end
+
+  def work(random, index)
+    part = random.rand < 0.6
+    Money::Quote::Work.new(position: "p#{index}", place: "place #{index}", action: part ? "replace" : "clean",
+      minutes: random.rand(1..60), part_id: (index if part), part_name: ("Part #{index}" if part),
+      part_cents: (random.rand(1..99_999) if part), covered: random.rand < 0.1)
+  end
+
+  def estimate(random)
+    labour, part = SCHEMES.sample(random: random)
+    Money::Quote.new(work: Array.new(random.rand(0..7)) { |index| work(random, index) }, look_cents: [0, 0, 2500]
+      .sample(random: random), off_percent: [0, 0, 10, "12.5"].sample(random: random), off_words: "x",
+      policy: policy(labour, part, %i[total line].sample(random: random))).call
+  end
+
+  def test_five_thousand_bills_are_the_sum_of_what_stands_on_them
+    random = Random.new(16)
+    5_000.times do |index|
+      bill = estimate(random)
+      rows = bill.tax_rows
+      printed = bill.lines.sum(&:charged_cents) + rows.sum(&:tax_cents)
+
+      assert_equal [bill.total_cents, bill.net_cents, bill.tax_cents],
+        [printed, rows.sum(&:net_cents), rows.sum(&:tax_cents)], "job #{index}"
+      assert_equal rows.map(&:percent).uniq, rows.map(&:percent)
+    end
+  end
+
+  # Tax of each rate by itself, as an invoice must show it (EN 16931, BT-116 to BT-119: taxable amount, tax amount and
+  # rate of each category; the names from memory).
+  def test_the_tax_of_each_rate
+    lines = [Money::Line.new(kind: :labour, words: "time", net_cents: 4500),
+             Money::Line.new(kind: :part, words: "filter", net_cents: 1000)]
+    rows = Money::Estimate.new(lines: lines, policy: policy("7", "19.0", :total)).tax_rows
+
+    assert_equal [["19", 1000, 190], ["7", 4500, 315]], rows.map { |row| row.to_h.values }
+    same = Money::Estimate.new(lines: lines, policy: policy(10, "10.0", :total)).tax_rows
+
+    assert_equal [["10", 5500, 550]], same.map { |row| row.to_h.values }
+  end
+
+  # To five cents, as where the smallest coin is five (Canada since 2013, from memory: 1 and 2 go down, 3 and 4 up to
+  # five, 6 and 7 down to five, 8 and 9 up).
+  def test_cash_is_rounded_to_the_smallest_coin
+    assert_equal [0, 0, 0, 5, 5, 5, 5, 5, 10, 10, 10], (0..10).map { |cents| Money::Cash.rounded(cents, 5) }
+    assert_equal [-5, 1234, 10, 20], [Money::Cash.rounded(-6, 5), Money::Cash.rounded(1234, 1),
+                                      Money::Cash.rounded(15, 10), Money::Cash.rounded(16, 10)]
+  end
+
+  def test_what_is_taken_back_is_written_with_a_minus
+    assert_equal ["$16.50", "-$12.05", "-$0.05", "$0.00"], [1650, -1205, -5, 0].map { |cents| Money::Amount.words(cents) }
+  end
+
+  def test_how_long_it_has_been_open
+    assert_equal [30, 30, 60, 90, nil], [0, 30, 31, 90, 91].map { |days| Money::Age.step(days) }
+  end
+end

@@ -1,0 +1,152 @@
+# frozen_string_literal: true
+
+require_relative "../test_helper"
+require_relative "../support/as_staff"
+require "open3"
+
+# Money on screen: handed over and paid, part paid, taken back, counted, and out to the books.
+class BillsScreenTest < DatabaseTest
+  include AsStaff
+
+  def setup
+    sign_in
+    Models::Shop.the.update(tax_number: "TX-77")
+    Services::SavePolicies.call({ "part_tax_percent" => 19, "labour_tax_percent" => 7 }, by: owner, at: NOW)
+    @job = closed_up
+  end
+
+  def closed_up
+    job = take_in(new_machine)
+    record(job, "pre-filter", { torn: true })
+    Services::FinishLookOver.call(job.number, by: technician, at: NOW)
+    Services::Settle.call(job.number, agreed_name: "Anna", agreed_how: "counter", by: technician, at: NOW)
+    job.work_items_dataset.each { |item| Services::DoWorkItem.call(job.number, item.id, by: technician, at: NOW) }
+    Services::CloseUp.call(job.number, by: technician, at: NOW)
+    job
+  end
+
+  def hand_over(way)
+    submit "/jobs/#{@job.number}/hand-over", { "way" => way }, from: "/jobs/#{@job.number}"
+    Models::Bill.where(job_id: @job.id).reverse(:number).first
+  end
+
+  def test_handed_over_for_cash_is_billed_and_paid
+    get "/jobs/#{@job.number}"
+
+    assert_says(/is paid/)
+    bill = hand_over("cash")
+    get "/bills/#{bill.number}"
+
+    assert_says(%r{<b>Paid</b>|Paid})
+    refute_includes page, "Take payment"
+    get "/bills"
+
+    assert_includes page, "/bills/#{bill.number}"
+    refute_includes Queries::Owed.new.rows.map { |row| row.bill.number }, bill.number
+  end
+
+  def test_a_way_that_there_is_not
+    hand_over("gold")
+
+    assert_equal [422, "closed_up", 0], [status, @job.refresh.state, Models::Bill.where(job_id: @job.id).count]
+    assert_says(/Choose how it is paid/)
+  end
+
+  def test_on_account_is_owed_paid_in_parts_and_refused_beyond
+    bill = hand_over("account")
+    get "/bills"
+
+    assert_says(/up to 30 days/)
+    pay(bill, "99999")
+
+    assert_equal 422, status
+    assert_says(/The sum is at most/)
+    pay(bill, "1.50")
+    get "/bills/#{bill.number}"
+
+    assert_says(/#{Regexp.escape(Core::Money::Amount.words(bill.total_cents - 150))} to pay/)
+  end
+
+  def test_taken_back_by_whoever_may
+    bill = hand_over("card")
+    submit "/bills/#{bill.number}/credit", { "reason" => "" }, from: "/bills/#{bill.number}"
+
+    assert_equal 422, status
+    submit "/bills/#{bill.number}/credit", { "reason" => "wrong customer" }, from: "/bills/#{bill.number}"
+    credit = Models::Bill.first(credits_id: bill.id)
+    get "/bills/#{credit.number}"
+
+    assert_says(/Takes back/)
+    assert_says(/to give back/)
+    get "/bills"
+
+    assert_says(/To give back/)
+  end
+
+  def test_the_drawer
+    hand_over("cash")
+    key = SecureRandom.uuid
+    submit "/bills/drawer", { "counted" => "1", "left" => "0", "note" => "", "request_key" => key }, from: "/bills"
+
+    assert_says(/A reason is needed: \$[\d.]+ too little/)
+    submit "/bills/drawer", { "counted" => "1", "left" => "0", "note" => "float", "request_key" => key }, from: "/bills"
+
+    assert_equal 303, status
+    get "/bills"
+
+    assert_says(/Should hold <b class="mono">\$0\.00/)
+  end
+
+  def test_out_to_the_books
+    bill = hand_over("transfer")
+    get "/bills/bills.csv?from=#{today}&till=#{today}"
+    rows = CSV.parse(last_response.body, headers: true).select { |row| row["number"] == bill.number.to_s }
+
+    assert_equal %w[19 7], rows.map { |row| row["rate"] }
+    assert_equal bill.total_cents, rows.sum { |row| (row["total"].to_r * 100).to_i }
+    get "/bills/payments.csv"
+
+    assert_includes last_response.body, "transfer,#{format('%.2f', bill.total_cents/100r)}"
+    get "/bills/bills.csv?from=nonsense&till[]=1"
+
+    assert_equal 200, status
+  end
+
+  def test_on_paper_and_on_a_till_roll
+    bill = hand_over("cash")
+    %w[bill roll].each do |paper|
+      get "/bills/#{bill.number}/#{paper}.pdf"
+
+      assert_equal "application/pdf", last_response.media_type
+      text, = Open3.capture2("pdftotext", "-layout", "-", "-", stdin_data: last_response.body, binmode: true)
+
+      [bill.title, "TX-77", "Tax 19 %", "Tax 7 %", Core::Money::Amount.words(bill.total_cents), "Paid. Thank you."]
+        .each { |words| assert_includes text, words }
+    end
+    get "/bills/#{bill.number}/gold.pdf"
+
+    assert_equal 404, status
+    get "/bills/99999999"
+
+    assert_equal 404, status
+  end
+
+  def test_called_off_and_taken_back_from_the_page
+    submit "/jobs/#{@job.number}/take-back", { "take_back_reason" => "forgot the seal" }, from: "/jobs/#{@job.number}"
+
+    assert_equal "in_work", @job.refresh.state
+    submit "/jobs/#{@job.number}/call-off", { "call_off_reason" => " " }, from: "/jobs/#{@job.number}"
+
+    assert_equal 422, status
+    submit "/jobs/#{@job.number}/call-off", { "call_off_reason" => "moved away" }, from: "/jobs/#{@job.number}"
+
+    assert_equal ["in_work", "moved away"], @job.refresh.values.values_at(:state, :called_off_reason)
+  end
+
+  private
+
+  def pay(bill, amount)
+    submit "/bills/#{bill.number}/pay", { "way" => "cash", "amount" => amount, "request_key" => SecureRandom.uuid },
+      from: "/bills/#{bill.number}"
+  end
+end
