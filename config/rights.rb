@@ -28,7 +28,7 @@ module UprightBench
           owner.run("REVOKE ALL ON ALL TABLES IN SCHEMA public FROM #{name}; GRANT USAGE ON SCHEMA public TO " \
                     "#{name}; GRANT USAGE ON ALL SEQUENCES IN SCHEMA public TO #{name}")
           owner.tables.each { |table| owner.run("GRANT #{of(table).join(', ')} ON #{owner.literal(table)} TO #{name}") }
-          owner.run("GRANT EXECUTE ON FUNCTION forget_in_history(bigint, text) TO #{name}")
+          owner.run("GRANT EXECUTE ON FUNCTION forget_in_history(bigint, text), blank_old_bills(date) TO #{name}")
         end
       end
 

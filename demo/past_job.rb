@@ -93,10 +93,10 @@ module UprightBench
         (@job.number % 3).zero? ? "cash" : "card"
       end
 
-      # Three weeks after, by transfer.
+      # Five weeks after, by transfer.
       def pay_later(time)
         owed = Services::Balance.of_job(@job)
-        paid_at = time + (21 * 86_400)
+        paid_at = time + (35 * 86_400)
         return if owed.zero? || paid_at > Time.now
 
         Services::TakePayment.call(of: @job, way: "transfer", cents: owed, by: @counter, at: paid_at)

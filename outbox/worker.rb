@@ -11,6 +11,7 @@ module UprightBench
       THREADS = 2
       LOOK_AGAIN_SECONDS = 1
       READ_RETURNS_SECONDS = 30
+      TIDY_SECONDS = 3600
 
       def run
         Thread.report_on_exception = false
@@ -19,7 +20,7 @@ module UprightBench
         @told = Queue.new
         %w[INT TERM].each { |name| Signal.trap(name) { @told << name } }
         locker = Que::Locker.new(worker_priorities: Array.new(THREADS))
-        Thread.new { read_returns }
+        beside_the_queue
         @told.pop
         locker.stop!
       rescue Sequel::DatabaseError, PG::Error => e
@@ -28,13 +29,20 @@ module UprightBench
 
       private
 
+      def beside_the_queue
+        Thread.new { again_and_again(READ_RETURNS_SECONDS, "returned mail") { Returns.new.call } }
+        Thread.new do
+          again_and_again(TIDY_SECONDS, "old bills") { Services::BlankOldBills.call(on: Config::Zone.date(Time.now)) }
+        end
+      end
+
       # Whatever goes wrong here, cards go on leaving.
-      def read_returns
+      def again_and_again(seconds, what)
         loop do
-          sleep READ_RETURNS_SECONDS
-          Returns.new.call
+          sleep seconds
+          yield
         rescue StandardError => e
-          Config::Report.error(e, what: "returned mail")
+          Config::Report.error(e, what: what)
         end
       end
 

@@ -155,6 +155,15 @@ module UprightBench
           ["#{serial}, #{warranty_words(warranty)}.", mind, rough, at_home_words(subject)].compact.join(" ")
         end
 
+        # @param past [Queries::LastJobs::Past]
+        # @return [String] as in "Hose cleaned, foam filter replaced."
+        def past_work_words(past)
+          return "Nothing was done." if past.work.empty?
+
+          "#{past.work.map { |place, action| "#{place} #{Job::PageWords::DONE.fetch(action)}" }.join(', ')}."
+            .sub(/\A./, &:upcase)
+        end
+
         # @return [Date, nil]
         def guarantee_until(subject)
           subject.guarantee_until(policies["guarantee_days"])

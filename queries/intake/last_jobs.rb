@@ -8,7 +8,7 @@ module UprightBench
       Past = Struct.new(:job, :ended_on, :work, keyword_init: true)
 
       # @param machine [Models::Machine]
-      # @return [Array<Past>] `work` as in ["foam filter: replace"]
+      # @return [Array<Past>] `work` is place and action, as in [["foam filter", "replace"]]
       def self.call(machine)
         jobs = Models::Job.where(machine_id: machine.id).exclude(handed_over_at: nil).reverse(:id).limit(MOST).all
         done = Models::WorkItem.where(job_id: jobs.map(&:id), state: "done").order(:sequence).all.group_by(&:job_id)
@@ -16,7 +16,7 @@ module UprightBench
       end
 
       def self.past(job, done)
-        work = done.map { |item| "#{job.sheet.position(item.position).name.downcase}: #{item.action}" }
+        work = done.map { |item| [job.sheet.position(item.position).name.downcase, item.action] }
         Past.new(job: job, ended_on: Config::Zone.date(job.handed_over_at), work: work)
       end
       private_class_method :past

@@ -16,7 +16,7 @@ module UprightBench
         # @return [String] above the ways to pay
         def to_pay_words(page)
           cents = page.due_cents
-          cents.positive? ? "#{money(cents)} is paid" : "#{money(-cents)} goes back"
+          cents.positive? ? "#{money(cents)}, paid by" : "#{money(-cents)} goes back by"
         end
 
         # @return [Hash{String=>String}] way => words

@@ -3,7 +3,8 @@
 module UprightBench
   module Services
     # Takes a person out of the book. The machines, what was found and done with them and what it cost stay, of nobody;
-    # what says who it was goes: name, addresses, what was written to them and by them. It cannot be undone.
+    # what says who it was goes: name, addresses, what was written to them and by them. Bills keep the name for as long
+    # as the shop must. It cannot be undone.
     class Forget
       NAME = "forgotten"
       LIST = 40
@@ -52,6 +53,7 @@ module UprightBench
         forget_words
         DB.get(Sequel.function(:forget_in_history, @customer.id, NAME)) # what this role may not change itself
         forget_person
+        BlankOldBills.call(on: Config::Zone.date(@at))
         History.note("forgot", @customer, by: @by, at: @at)
         @customer
       end
@@ -78,7 +80,17 @@ module UprightBench
         Models::Question.where(job_id: jobs.select(:id)).update(asked: Sequel.join([
           NAME, " ", Sequel.cast(:id, String)
         ]))
-        jobs.update(agreed_name: Sequel.case([[{ agreed_name: nil }, nil]], NAME), complaint: NAME)
+        jobs.update(complaint: NAME, **%i[agreed_name called_off_reason].to_h { |name| [name, said(name)] })
+        notes.update(text: NAME)
+      end
+
+      def notes
+        machines = Models::Machine.where(customer_id: @customer.id).select(:id)
+        Models::Note.where(Sequel.|({ machine_id: machines }, { job_id: jobs.select(:id) }))
+      end
+
+      def said(column)
+        Sequel.case([[{ column => nil }, nil]], NAME)
       end
 
       def forget_person

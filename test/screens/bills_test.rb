@@ -33,7 +33,7 @@ class BillsScreenTest < DatabaseTest
   def test_handed_over_for_cash_is_billed_and_paid
     get "/jobs/#{@job.number}"
 
-    assert_says(/is paid/)
+    assert_says(/, paid by/)
     bill = hand_over("cash")
     get "/bills/#{bill.number}"
 

@@ -41,6 +41,25 @@ class ForgetTest < DatabaseTest
     assert_empty mentions("vanish")
   end
 
+  # As tax law has it: a bill names whom it is for until the shop need not keep it.
+  def test_a_bill_keeps_the_name_for_as_long_as_the_shop_must
+    job = @job.refresh
+    Services::KeepNote.write(@machine, text: "Vanish glued it", by: owner, at: NOW)
+    line = Core::Money::Line.new(kind: :part, words: "bag", net_cents: 100)
+    quote = Core::Money::Estimate.new(lines: [line], policy: Core::Money::Policy.new)
+    bill = Services::MakeBill.new(owner, NOW).call(quote, customer: @customer.refresh, about: ["x"], job_id: job.id)
+    forget
+
+    assert_equal [:bills], mentions("vanish")
+    Services::BlankOldBills.call(on: today >> 119)
+
+    assert_equal [:bills], mentions("vanish")
+    Services::BlankOldBills.call(on: today >> 120)
+
+    assert_empty mentions("vanish")
+    assert_equal 100, bill.refresh.total_cents
+  end
+
   def test_the_machine_and_what_was_found_and_done_stay
     counts = lambda {
       [Models::Job, Models::Finding, Models::WorkItem, Models::Fitting, Models::Due, Models::Estimate]

@@ -1,0 +1,62 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Demo
+    # What else happened lately: the drawer was counted, a note was written, a part was tried and did not fit, a machine
+    # came back under the shop's guarantee.
+    class Counter
+      FLOAT_CENTS = 15_000
+
+      # @param staff [Array<Models::Person>] owner, two technicians, counter
+      def initialize(now, staff)
+        @now = now
+        @technician = staff[1]
+        @counter = staff[3]
+      end
+
+      # @param at [Time] in the evening of the last open day
+      def call(at:)
+        count_drawer(at)
+        write_note
+        try_in_vain
+      end
+
+      private
+
+      def count_drawer(evening)
+        cents = Services::CountDrawer.expected
+        Services::CountDrawer.call(counted_cents: cents, left_cents: [FLOAT_CENTS, cents].min, by: @counter,
+          at: evening, request_key: SecureRandom.uuid)
+      end
+
+      def write_note
+        machine = Models::Job.in_shop.order(:number).first.machine
+        place = machine.to_core.walk.first
+        Services::KeepNote.write(machine, position: place.key, text: "Its clip was glued: hold it when opening.",
+          by: @technician, at: @now - 3600)
+      end
+
+      # A part of the kind that is listed for another model.
+      def try_in_vain
+        item = item_to_try
+        other = item && Models::Part.where(kind: item.part.kind).exclude(id: fitting(item)).order(:number).first
+        return unless other
+
+        said = { by: @technician, at: @now }
+        Services::ChoosePart.call(item.job.number, item.id, choice: "other-#{other.id}", **said)
+        Services::TeachFit.misfits(item.job.number, item.id, reason: "too long by 3 mm: the lid does not close", **said)
+        Services::FinishLookOver.choose_best(item.job, @now)
+      end
+
+      def item_to_try
+        Models::WorkItem.where(action: "replace", state: "to_do").exclude(part_id: nil)
+          .where(job_id: Models::Job.where(state: "looked_over").select(:id)).order(:id).first
+      end
+
+      def fitting(item)
+        Services::FitFor.new(item.job.sheet, item.job.machine, today: Config::Zone.date(@now), job: item.job)
+          .call([item.position]).fetch(item.position).candidates.map { |candidate| candidate.part.id }
+      end
+    end
+  end
+end
