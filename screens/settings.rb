@@ -10,6 +10,18 @@ module UprightBench
         app.get("/settings") { settings_page(SettingsForm.blank(SettingsForm.typed_from(policies))) }
         app.get("/settings/recomputes") { recomputes_under_way }
 
+        app.get("/settings/shop") { shop_page(ShopForm.blank(ShopForm.typed_from(shop))) }
+
+        app.post "/settings/shop" do
+          allow!(:settings)
+          form = ShopForm.new(params)
+          next shop_page(form) unless form.ok?
+
+          Services::KeepShop.call(form.fields, by: person, at: now)
+          say "Saved. From now on papers say so."
+          redirect "/settings/shop", 303
+        end
+
         app.post "/settings" do
           allow!(:settings)
           form = SettingsForm.new(params)
@@ -31,6 +43,12 @@ module UprightBench
 
       # Helpers of this screen's templates.
       module Helpers
+        def shop_page(form)
+          @title = "The shop"
+          status 422 if form.errors.any?
+          erb :"settings/shop", locals: { form: form, mine: may?(:settings) }
+        end
+
         def settings_page(form)
           @title = "Settings"
           erb :"settings/page", locals: { form: form, groups: Core::Policies::Table::GROUPS, mine: may?(:settings) }

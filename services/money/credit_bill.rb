@@ -19,8 +19,17 @@ module UprightBench
         DB.transaction do
           OneAtATime.wait("bill", bill.id) # a row of history cannot be locked
           bill.credit(reload: true) || MakeBill.new(by, at).credit(bill, reason.strip)
+            .tap { |credit| back_on_shelf(bill, credit, by, at) }
         end
       end
+
+      # What was sold over the counter comes back with its bill; the parts of a job do not.
+      def back_on_shelf(bill, credit, by, at)
+        Models::StockMove.where(bill_id: bill.id, kind: "sold").eager(:part).order(:id).all.each do |move|
+          MoveStock.call(move.part, pieces: -move.pieces, kind: "returned", bill: credit, by: by, at: at)
+        end
+      end
+      private_class_method :back_on_shelf
     end
   end
 end

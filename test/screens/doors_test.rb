@@ -123,7 +123,8 @@ class DoorsTest < CommittedTest
     real = { "number" => @job.number, "id" => 1, "stay" => 1, "position" => "pre-filter", "task" => "wash",
              "station" => "pre",
              "key" => "pre-filter", "size" => "small", "supplier" => 1,
-             "customer" => @job.customer_id, "step" => "end", "move" => "receive", "code" => "x", "part" => 1 }
+             "customer" => @job.customer_id, "step" => "end", "move" => "receive", "code" => "x", "part" => 1,
+             "paper" => "bill" }
     self.class.doors.reject(&:open).map { |door| door.path.gsub(/:(\w+)/) { real.fetch(Regexp.last_match(1)).to_s } }
       .uniq
   end

@@ -56,6 +56,22 @@ class AtOnceTest < CommittedTest
     assert(answers.grep(Services::Error).all? { |error| error.message.match?(/on the bench/) })
   end
 
+  # Eight at once, half of whom find the shelf empty after their bill was written: no number is left out or used twice.
+  def test_bills_are_numbered_without_a_gap
+    part = Models::Part.first(number: "HD-2010")
+    none = Models::Part.exclude(id: Models::StockLevel.exclude(pieces: 0).select(:part_id)).first
+    Services::MoveStock.call(part, pieces: 50, kind: "received", by: owner, at: NOW)
+    sold = at_once(MANY * 2) do |index|
+      Services::SellOverCounter.call(pieces: { (index.even? ? part : none).id => 1 }, way: "cash", by: owner, at: NOW,
+        request_key: SecureRandom.uuid)
+    end
+
+    assert_equal MANY, sold.grep(Models::Bill).size
+    numbers = Models::Bill.order(:number).select_map(:number)
+
+    assert_equal (1..numbers.size).to_a, numbers
+  end
+
   def test_one_settles_and_the_others_hear_who_did
     job = take_in
     record(job, "pre-filter", { grey: 5 })

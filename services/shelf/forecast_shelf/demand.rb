@@ -31,7 +31,7 @@ module UprightBench
         def walk_ins_a_week
           weeks = [[used_since, USED_DAYS].compact.min, FEWEST_DAYS].max / Core::Shelf::Forecast::DAYS_A_WEEK.to_f
           heirs = WhichPart.heirs
-          used.each_with_object(Hash.new(0.0)) do |row, found|
+          (used + sold).each_with_object(Hash.new(0.0)) do |row, found|
             found[heirs.fetch(row[:part_id], row[:part_id])] += row[:pieces] / weeks
           end
         end
@@ -138,9 +138,14 @@ module UprightBench
         end
 
         def used
-          moves.join(:jobs, id: Sequel[:stock_moves][:job_id]).exclude(carded.select(1).exists)
+          moves(%w[used returned]).join(:jobs, id: Sequel[:stock_moves][:job_id]).exclude(carded.select(1).exists)
             .group(:part_id).select(:part_id, (Sequel.function(:sum, :pieces) * -1).as(:pieces))
             .naked.all.select { |row| row[:pieces].positive? }
+        end
+
+        # Over the counter.
+        def sold
+          moves(%w[sold]).group(:part_id).select(:part_id, (Sequel.function(:sum, :pieces) * -1).as(:pieces)).naked.all
         end
 
         # Cards that may have brought the job.
@@ -150,9 +155,8 @@ module UprightBench
             .where(Sequel[:created_at] < taken_in_at).where(Sequel[:created_at] > taken_in_at - earned_days)
         end
 
-        def moves
-          Models::StockMove.where(kind: %w[used returned]).where(Sequel[:moved_at] > Config::Zone.at(@today - USED_DAYS,
-            0))
+        def moves(kinds)
+          Models::StockMove.where(kind: kinds).where(Sequel[:moved_at] > Config::Zone.at(@today - USED_DAYS, 0))
         end
 
         # @return [Integer, nil] days

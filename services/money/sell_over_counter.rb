@@ -1,0 +1,92 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # Sells parts without a job: they leave the shelf, the bill is made and paid, and what is put in at home begins its
+    # clock. The same key twice is sold once.
+    class SellOverCounter
+      MOST_LINES = 40
+
+      # @param pieces [Hash{Integer=>Integer}] part's id => pieces
+      # @param way [String] of Models::Payment::WAYS, or HandOver::ON_ACCOUNT where the customer is known
+      # @param customer [Models::Customer, nil]
+      # @param machine [Models::Machine, nil] of that customer
+      # @param fitted [Hash{String=>Integer}] position => part's id, put in at home today
+      # @return [Models::Bill]
+      # @raise [Invalid, Refused]
+      def self.call(pieces:, way:, request_key:, by:, at:, customer: nil, machine: nil, fitted: {})
+        DB.transaction do
+          OneAtATime.wait("sale", request_key)
+          Models::Bill.first(request_key: request_key) ||
+            new(customer || machine&.customer, machine, by, at).call(pieces, way, fitted, request_key)
+        end
+      end
+
+      def initialize(customer, machine, by, at)
+        @customer = customer
+        @machine = machine
+        @by = by
+        @at = at
+      end
+
+      def call(pieces, way, fitted, request_key)
+        parts = parts_of(pieces)
+        refuse_unknown_debtor(way)
+        bill = MakeBill.new(@by, @at).call(self.class.quote(parts, pieces), customer: @customer, about: about,
+          request_key: request_key, machine_id: @machine&.id)
+        parts.each { |part| take(part, pieces.fetch(part.id), bill) }
+        pay(bill, way)
+        at_home(fitted.select { |_, part_id| pieces.key?(part_id) })
+        bill
+      end
+
+      # @param parts [Array<Models::Part>]
+      # @return [Core::Money::Estimate]
+      def self.quote(parts, pieces)
+        lines = parts.map do |part|
+          count = pieces.fetch(part.id)
+          words = count == 1 ? part.name : "#{count} × #{part.name}"
+          Core::Money::Line.new(kind: :part, words: words, net_cents: part.price_cents * count, key: "part/#{part.id}",
+            note: part.number)
+        end
+        Core::Money::Estimate.new(lines: lines, policy: Policies.now.money)
+      end
+
+      private
+
+      def parts_of(pieces)
+        raise Invalid, { scan: ["Scan a part first."] } if pieces.empty?
+        if pieces.size > MOST_LINES || pieces.values.any? { |count| !count.between?(1, 999) }
+          raise Invalid, { scan: ["From 1 to 999 pieces, of at most #{MOST_LINES} parts."] }
+        end
+
+        parts = Models::Part.where(id: pieces.keys).order(:id).all
+        parts.size == pieces.size ? parts : raise(NotFound, "There is no such part.")
+      end
+
+      def refuse_unknown_debtor(way)
+        return if way != HandOver::ON_ACCOUNT || @customer
+
+        raise Invalid, { way: ["On account only for a customer on file."] }
+      end
+
+      def about
+        @machine ? ["Over the counter, for #{@machine.sheet.title}"] : ["Over the counter"]
+      end
+
+      def take(part, count, bill)
+        MoveStock.call(part, pieces: -count, kind: "sold", bill: bill, by: @by, at: @at)
+      end
+
+      def pay(bill, way)
+        return if way == HandOver::ON_ACCOUNT || bill.total_cents.zero?
+
+        TakePayment.call(of: bill, way: way, cents: bill.total_cents, by: @by, at: @at)
+      end
+
+      def at_home(fitted)
+        FitAtHome.call(@machine, fitted, on: Config::Zone.date(@at), by: @by, at: @at) if @machine && fitted.any?
+      end
+    end
+  end
+end
