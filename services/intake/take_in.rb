@@ -115,10 +115,7 @@ module UprightBench
       def customer
         return Lookup.one(:customer, @input[:customer_id]) if @input[:customer_id]
 
-        made = Models::Customer.create(**@input.fetch(:customer), created_by: @by.id, created_at: @at)
-        KeepConsent.begin(made, how: "counter", by: @by, at: @at)
-        History.note("added", made, by: @by, at: @at)
-        made
+        AddCustomer.call(@input.fetch(:customer), by: @by, at: @at)
       end
 
       def refuse_second_job(machine)

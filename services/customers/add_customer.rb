@@ -1,0 +1,21 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # Puts somebody on file, with what they agreed to.
+    module AddCustomer
+      module_function
+
+      # @param fields [Hash] columns
+      # @return [Models::Customer]
+      def call(fields, by:, at:)
+        DB.transaction do
+          made = Models::Customer.create(**fields, created_by: by.id, created_at: at)
+          KeepConsent.begin(made, how: "counter", by: by, at: at)
+          History.note("added", made, by: by, at: at)
+          made
+        end
+      end
+    end
+  end
+end
