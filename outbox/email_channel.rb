@@ -29,12 +29,14 @@ module UprightBench
       # @param shop [Models::Shop]
       # @raise [Rejected, InDoubt]
       def deliver(message, letter, shop)
-        written = CardMail.write(message, letter, shop)
-        if @smtp
-          send_out(written, from: @return_address || shop.email, to: message.recipient)
-        else
-          @drop.put(message.key, written, to: message.recipient, tries: message.tries)
-        end
+        post(message, CardMail.write(message, letter, shop), shop)
+      end
+
+      # @param notice [Models::Notice]
+      # @param shop [Models::Shop]
+      # @raise [Rejected, InDoubt]
+      def tell(notice, shop)
+        post(notice, NoticeMail.write(notice, shop), shop)
       end
 
       # What became of a message that was being handed over when the process died.
@@ -51,6 +53,15 @@ module UprightBench
       end
 
       private
+
+      # @param message [#key, #recipient, #tries]
+      def post(message, written, shop)
+        if @smtp
+          send_out(written, from: @return_address || shop.email, to: message.recipient)
+        else
+          @drop.put(message.key, written, to: message.recipient, tries: message.tries)
+        end
+      end
 
       # Byte by byte as it was written.
       # @param from [String] where a server sends it back to; not what the customer sees

@@ -17,6 +17,13 @@ module UprightBench
           tries: message.tries)
       end
 
+      # @param notice [Models::Notice]
+      # @raise [Rejected]
+      def tell(notice, _shop)
+        @gateway.submit(notice.key, to: notice.recipient, gsm: Core::Cards::Gsm.new(text: notice.body),
+          tries: notice.tries)
+      end
+
       # @return [Symbol] as in EmailChannel
       def fate(message)
         @gateway.has?(message.key) ? :arrived : :not_arrived

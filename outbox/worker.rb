@@ -32,6 +32,9 @@ module UprightBench
       def beside_the_queue
         Thread.new { again_and_again(READ_RETURNS_SECONDS, "returned mail") { Returns.new.call } }
         Thread.new do
+          again_and_again(TIDY_SECONDS, "reminders to fetch") { Services::RemindToFetch.call(at: Time.now) }
+        end
+        Thread.new do
           again_and_again(TIDY_SECONDS, "old bills") { Services::BlankOldBills.call(on: Config::Zone.date(Time.now)) }
         end
       end

@@ -15,7 +15,8 @@ module UprightBench
         app.helpers Helpers
         app.get "/" do
           @title = "Bench"
-          @keys = [["↓ ↑", "next and previous job"], ["Enter", "open the job"]]
+          @keys = [["↓ ↑", "next and previous job"], ["Enter", "open the job"],
+                   ["w", "what waits to be fetched"]]
           board = Board.new(jobs: Queries::JobsOnBench.new(now: now), now: now, policies: policies)
           erb :"bench/page", locals: { board: board, expected: Queries::ExpectedToday.call(today: today,
             policy: policies.cards) }

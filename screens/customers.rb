@@ -39,6 +39,12 @@ module UprightBench
           customer_page(customer, form)
         end
 
+        app.post "/customers/:id/hear" do
+          customer = customer_asked
+          Services::HearBy.call(customer, params["channel"].to_s, by: person, at: now)
+          redirect page_before, 303
+        end
+
         app.post "/customers/:id/try-again" do
           customer = customer_asked
           Services::TryChannelAgain.call(customer, params["channel"].to_s, by: person, at: now)

@@ -14,7 +14,8 @@ module UprightBench
           Services::Agree.call(number, **SettleForm.agreed(typed), by: by, at: at)
         },
         "close-up" => lambda { |number, typed, by, at|
-          Services::CloseUp.call(number, wet_reason: Note.of(typed["wet_reason"], :wet_reason), by: by, at: at)
+          Services::CloseUp.call(number, wet_reason: Note.of(typed["wet_reason"], :wet_reason),
+            stands_at: Note.of(typed["stands_at"], :stands_at), by: by, at: at)
         },
         "hand-over" => lambda { |number, typed, by, at|
           Services::HandOver.call(number, counted_out: HandOverForm.counted(typed), way: HandOverForm.way(typed),
@@ -32,6 +33,8 @@ module UprightBench
           reason = Note.of(typed["take_back_reason"], :take_back_reason).to_s[0, 300]
           Services::TakeBack.call(number, reason: reason, by: by, at: at)
         },
+        "tell" => ->(number, _, by, at) { Services::TellAgain.call(number, by: by, at: at) },
+        "tell-late" => ->(number, _, by, at) { Services::TellLate.call(number, by: by, at: at) },
         "sheet" => ->(number, _, by, at) { Services::AdoptSheet.call(number, by: by, at: at) },
         "end" => ->(number, typed, by, at) { Services::EndEarly.call(number, how: typed["how"].to_s, by: by, at: at) }
       }.freeze

@@ -53,6 +53,11 @@ module UprightBench
 
       # Helpers of this screen's routes and templates.
       module Helpers
+        # @return [Hash{String=>String}] how somebody hears about a machine that is here
+        def told_by_choices
+          { "" => "not agreed: on the call list", "email" => "e-mail", "text" => "text message", "phone" => "phone" }
+        end
+
         def complaints
           COMPLAINTS
         end
@@ -105,12 +110,18 @@ module UprightBench
         # @return [Hash] what is known already, as it would be typed
         def prefilled(subject)
           typed = { "request_key" => SecureRandom.uuid, "customer" => { "name" => params["name"].to_s },
-                    "look_fee" => policies["look_fee"].then { |fee| fee.zero? ? nil : fee.to_s } }
+                    "told_by" => subject.customer&.told_by, "look_fee" => usual_look_fee }
           machine = subject.machine or return typed
 
           typed.merge("hours_per_week" => machine.hours_per_week&.to_f&.then { |hours| format("%g", hours) },
             "traits" => machine.traits.to_a,
             "allergy" => (machine.allergy ? "1" : nil))
+        end
+
+        # @return [String, nil] what the shop proposes for looking
+        def usual_look_fee
+          fee = policies["look_fee"]
+          fee.to_s unless fee.zero?
         end
 
         # A model that was typed in full, and not chosen from the list, is the one of that name.

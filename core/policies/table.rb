@@ -53,6 +53,11 @@ module UprightBench
             range: 0..960,
             default: 120, hint: "In open hours, on top of the work and the drying."), # house rule
 
+          Number.new(key: "fetch_again_days", group: :promises, label: "Remind of what was not fetched after",
+            unit: "days", range: 1..90, default: 14), # house rule
+          Number.new(key: "most_fetch_reminders", group: :promises, label: "Remind at most", unit: "times",
+            range: 0..10, default: 3), # house rule
+
           # House rules; that they shorten, and in which order, is common practice.
           Number.new(key: "pets_percent", group: :households, label: "Pets that shed", default: 75,
             **PERCENT_OF_INTERVAL),

@@ -140,6 +140,33 @@ module UprightBench
         @questions ||= Models::Question.where(job_id: @job.id).eager(:replier).order(:id).all
       end
 
+      # @return [Models::Notice, nil] what the customer was told last
+      def notice
+        return @notice if defined?(@notice)
+
+        @notice = Models::Notice.standing.where(job_id: @job.id).reverse(:id).eager(:teller).first
+      end
+
+      # @return [Boolean] it cannot be ready when it was promised, if nothing but it is done from now on
+      def late?
+        step == :work && !@job.promise_at.nil? && to_do.any? && soonest > @job.promise_at
+      end
+
+      # @return [Time]
+      def soonest
+        Services::Promises.of(asks(to_do), at: @now, policies: @policies, buffer_minutes: 0).call
+      end
+      private :soonest
+
+      # Of a customer who gets no reminders and did not say that they want none.
+      # @return [Array<Core::Cards::Channel>] for which there is an address
+      def ways_to_hear
+        return [] if step != :hand_over || customer.stopped_on || customer.forgotten_on
+        return [] if Models::Customer::AGREED.values.any? { |column| customer[column] }
+
+        Core::Cards::Channels::ALL.select { |channel| customer[channel.address_column] }
+      end
+
       # @return [Boolean] what was said last can still be taken back
       def may_take_back?
         return false if @job.came_from.to_a.empty? || !Services::TakeBack::STATES.include?(@job.state)

@@ -7,7 +7,7 @@ module UprightBench
       class CustomerForm < Form
         AGREED = Core::Cards::Channels::ALL.map(&:agreed_column).freeze
         BOXES = [*AGREED, :fleet].freeze
-        TEXTS = [:name, :phone, :email, *AddressFields::ALL.keys, :country, :notes, :language].freeze
+        TEXTS = [:name, :phone, :email, *AddressFields::ALL.keys, :country, :notes, :told_by, :language].freeze
 
         takes do
           params do
@@ -17,6 +17,7 @@ module UprightBench
             optional(:email).maybe(:string, max_size?: 200)
             AddressFields::LENGTHS.each { |name, most| optional(name).maybe(:string, max_size?: most) }
             optional(:country).maybe(:string)
+            optional(:told_by).maybe(:string, included_in?: %w[email text phone])
             optional(:notes).maybe(:string, max_size?: 2000)
             optional(:language).maybe(:string, format?: /\A[a-z]{2,3}\z/)
             optional(:how).maybe(:string, included_in?: Services::KeepConsent::BY_HAND)

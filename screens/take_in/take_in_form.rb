@@ -19,6 +19,7 @@ module UprightBench
             optional(:customer_id).maybe(:integer)
             optional(:machine_id).maybe(:integer)
             optional(:sheet_title).maybe(:string, max_size?: 120)
+            optional(:told_by).maybe(:string, included_in?: %w[email text phone])
             optional(:look_fee).maybe(:decimal, gteq?: 0, lteq?: 1000)
             optional(:came_back).maybe(:integer)
             required(:complaint).filled(:string, max_size?: 2000)
@@ -104,7 +105,7 @@ module UprightBench
 
         # @return [Hash] as Services::TakeIn takes it
         def input
-          known = values.slice(:request_key, :customer_id, :machine_id, :complaint, :came_back)
+          known = values.slice(:request_key, :customer_id, :machine_id, :complaint, :came_back, :told_by)
           customer = values[:customer]&.then { |typed| switched(typed, *AGREED) }
           known.merge(use: use, customer: customer, machine: machine,
             accessories: accessories, conditions: values[:conditions].to_a.uniq,

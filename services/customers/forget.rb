@@ -82,6 +82,12 @@ module UprightBench
         ]))
         jobs.update(complaint: NAME, **%i[agreed_name called_off_reason].to_h { |name| [name, said(name)] })
         notes.update(text: NAME)
+        forget_notices
+      end
+
+      def forget_notices
+        Models::Notice.where(job_id: jobs.select(:id))
+          .update(recipient: NAME, subject: NAME, body: NAME, last_error: nil)
       end
 
       def notes

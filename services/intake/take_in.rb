@@ -8,7 +8,7 @@ module UprightBench
       #   text_agreed, post_agreed, phone_agreed}; machine_id or machine {sheet_id, or rough {maker, model, kind};
       #   serial_number, bought_on, bought_at, second_hand};
       #   use {hours_per_week, traits, allergy}; complaint, accessories {name => pieces}, request_key;
-      #   look_fee_cents; came_back, number of the job after which it came back;
+      #   look_fee_cents; told_by; came_back, number of the job after which it came back;
       #   made_safe, conditions (keys of Core::Intake::Safety::CONDITIONS, each of which raises a stop)
       # @param by [Models::Person] also the one who made the machine safe
       # @param at [Time]
@@ -50,10 +50,19 @@ module UprightBench
         move_dates(machine, job) if used_otherwise
         count_in(job)
         stop(job)
+        told_by(job.customer)
         Models::Booking.booked.where(customer_id: job.customer_id).update(state: "came")
         History.note("took in", job, by: @by, at: @at, job: job,
           data: { complaint: job.complaint, accessories: accessories, conditions: conditions })
         job
+      end
+
+      # How the customer wants to hear about this job and those after it; what is not asked stays.
+      def told_by(customer)
+        return if !@input.key?(:told_by) || customer.told_by == @input[:told_by]
+
+        customer.update(told_by: @input[:told_by])
+        History.note("said how to be told", customer, by: @by, at: @at, data: { told_by: @input[:told_by] })
       end
 
       def move_dates(machine, job)

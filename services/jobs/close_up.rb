@@ -4,10 +4,15 @@ module UprightBench
   module Services
     # Refits and closes a job: what was replaced is dated, wash counts rise, the clocks are set again.
     class CloseUp
+      # @param stands_at [String, nil] where it waits to be fetched
       # @param wet_reason [String, nil] why a wet part goes back; recorded under the person's name
       # @raise [Refused] while something is to do, a stop stands, or a part is wet
-      def self.call(number, by:, at:, wet_reason: nil)
-        EnterState.call(number, :closed_up, by: by, at: at) { |job| new(job, by, at, wet_reason.to_s.strip).call }
+      def self.call(number, by:, at:, wet_reason: nil, stands_at: nil)
+        EnterState.call(number, :closed_up, by: by, at: at) do |job|
+          fields = new(job, by, at, wet_reason.to_s.strip).call
+          Tell.call(job, :ready, by: by, at: at)
+          { **fields, stands_at: stands_at.to_s.strip[0, 40].then { |place| place unless place.empty? } }
+        end
       end
 
       def initialize(job, by, at, wet_reason)

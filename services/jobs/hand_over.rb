@@ -23,6 +23,7 @@ module UprightBench
           end
 
           bill(job, way, cents, by, at)
+          Models::Notice.where(job_id: job.id, state: %w[waiting to_call]).update(state: "withdrawn")
           { handed_over_at: at, missing_note: (note if missing.any?) }
         end
       end

@@ -21,12 +21,13 @@ module UprightBench
       end
 
       # @param asks [Array<Ask>]
+      # @param buffer_minutes [Integer] spare time; 0 for the soonest that it can be
       # @return [Core::Work::Promise]
-      def of(asks, at:, policies:)
+      def of(asks, at:, policies:, buffer_minutes: policies["promise_buffer_minutes"])
         Core::Work::Promise.new(hours: policies.schedule, now: at, hands_on_minutes: asks.sum(&:minutes),
           wait_hours: asks.map(&:wait_hours).max || 0,
           lead_days: asks.map(&:lead_days).max || 0,
-          buffer_minutes: policies["promise_buffer_minutes"])
+          buffer_minutes: buffer_minutes)
       end
 
       # @param item [Models::WorkItem]

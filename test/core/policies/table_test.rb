@@ -44,6 +44,7 @@ class PolicyTableTest < CoreTest
     "bag_limit_percent" => [10..100, 50], "bin_limit_percent" => [10..100, 66], "washes_in_a_life" => [1..100, 12],
     "battery_limit_percent" => [10..95, 60], "drying_hours" => [1..96, 24], "drying_temperature_c" => [-20..50, nil],
     "drying_humidity_percent" => [0..100, nil], "promise_buffer_minutes" => [0..960, 120],
+    "fetch_again_days" => [1..90, 14], "most_fetch_reminders" => [0..10, 3],
     "pets_percent" => [40..100, 75], "dust_percent" => [40..100, 70], "long_hair_percent" => [40..100, 90],
     "daily_percent" => [40..100, 80], "smoker_percent" => [40..100, 85], "email_lead_days" => [0..90, 10],
     "text_lead_days" => [0..90, 10], "post_lead_days" => [0..90, 21], "phone_lead_days" => [0..90, 7],

@@ -1,0 +1,19 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Models
+    # What a customer is told about a job.
+    class Notice < Sequel::Model(:notices)
+      many_to_one :job
+      many_to_one :teller, class: "UprightBench::Models::Person", key: :told_by
+
+      # kind => words
+      KINDS = { "ready" => "is ready", "fetch" => "still waits", "late" => "will be later" }.freeze
+
+      dataset_module do
+        where :to_call, state: "to_call"
+        exclude :standing, state: "withdrawn"
+      end
+    end
+  end
+end
