@@ -7,6 +7,7 @@ module UprightBench
       include JobFindings
       include JobDues
       include JobMoney
+      include JobTelling
 
       attr_reader :job, :policies
 
@@ -140,31 +141,16 @@ module UprightBench
         @questions ||= Models::Question.where(job_id: @job.id).eager(:replier).order(:id).all
       end
 
-      # @return [Models::Notice, nil] what the customer was told last
-      def notice
-        return @notice if defined?(@notice)
-
-        @notice = Models::Notice.standing.where(job_id: @job.id).reverse(:id).eager(:teller).first
+      # @param accessory [Models::Accessory]
+      # @return [Integer] pieces that go back: those that were fitted do not
+      def goes_home(accessory)
+        @brought_fitted ||= Services::Brought.fitted(@job)
+        accessory.pieces_in - @brought_fitted.fetch(accessory.id, 0)
       end
 
-      # @return [Boolean] it cannot be ready when it was promised, if nothing but it is done from now on
-      def late?
-        step == :work && !@job.promise_at.nil? && to_do.any? && soonest > @job.promise_at
-      end
-
-      # @return [Time]
-      def soonest
-        Services::Promises.of(asks(to_do), at: @now, policies: @policies, buffer_minutes: 0).call
-      end
-      private :soonest
-
-      # Of a customer who gets no reminders and did not say that they want none.
-      # @return [Array<Core::Cards::Channel>] for which there is an address
-      def ways_to_hear
-        return [] if step != :hand_over || customer.stopped_on || customer.forgotten_on
-        return [] if Models::Customer::AGREED.values.any? { |column| customer[column] }
-
-        Core::Cards::Channels::ALL.select { |channel| customer[channel.address_column] }
+      # @return [Boolean] something for this place came along
+      def came_along?(item)
+        !Services::Brought.among(accessories, sheet.position(item.position)).nil?
       end
 
       # @return [Boolean] what was said last can still be taken back

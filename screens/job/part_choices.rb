@@ -21,7 +21,7 @@ module UprightBench
 
         # @return [Array<Choice>]
         def all
-          [(wash if to_wash?), other, from_home, *@fit.candidates.map { |candidate| part(candidate) },
+          [(wash if to_wash?), other, brought, from_home, *@fit.candidates.map { |candidate| part(candidate) },
            (rotation if to_wash?), (leave if to_replace? || to_wash?)].compact
         end
 
@@ -89,6 +89,14 @@ module UprightBench
             ready: ready("replace", part.to_core), why: @item.part_reason, chosen: true)
         end
 
+        # Counted in with the machine, or said to be brought.
+        def brought
+          return unless @item.brought || (@item.action == "replace" && @page.came_along?(@item))
+
+          Choice.new(value: "brought", words: "Fit the one they brought", ready: ready("replace"),
+            chosen: @item.brought, why: "nothing to buy; its clock begins anew")
+        end
+
         # New, of a box that was opened and paid in an earlier job.
         def from_home
           piece = @page.at_home(@item) or return
@@ -96,7 +104,7 @@ module UprightBench
           at = @moment.call(@page.ready(@item, "replace"))
           Choice.new(value: "home", words: "Fit their own: #{piece.part.name}", ready: "ready by #{at}",
             why: "#{piece.pieces} went home on #{Core::Units::Day.words(piece.given_on)}, of a box that is paid; " \
-                 "nothing to buy", chosen: @item.own_spare && !@item.rotates)
+                 "nothing to buy", chosen: @item.own_spare && !@item.rotates && !@item.brought)
         end
 
         # Their own spare where one waits, else a new one that becomes it.

@@ -58,7 +58,12 @@ module UprightBench
 
         def back
           spares = @page.items.flat_map { |item| item.goes_back.to_a }.map { |name| [name.capitalize, "yours"] }
-          @page.accessories.map { |accessory| [accessory.name, "#{accessory.pieces_in} ×"] } + spares + from_boxes
+          accessories + spares + from_boxes
+        end
+
+        def accessories
+          going = @page.accessories.map { |accessory| [accessory.name, @page.goes_home(accessory)] }
+          going.select { |_, pieces| pieces.positive? }.map { |name, pieces| [name, "#{pieces} ×"] }
         end
 
         def from_boxes

@@ -7,7 +7,7 @@ module UprightBench
     # is.
     class ChoosePart
       # @param choice [String] a part's id, the same after "rotate-", the same after "other-" for one that nobody lists,
-      #   "own" (spare), "home" (new, of a box that the customer has), "wash" or "leave"
+      #   "own" (spare), "home" (new, of a box that the customer has), "brought" (along, today), "wash" or "leave"
       # @return [Models::WorkItem]
       # @raise [Refused] when the part does not fit, or the item is done
       def self.call(number, item_id, choice:, by:, at:)
@@ -19,7 +19,7 @@ module UprightBench
       def self.chosen(candidate)
         { part_id: candidate.part.id, part_reason: English::Sentences.row_of(candidate.reasons),
           goes_back: Sequel.pg_array(candidate.goes_back, :text), rotates: false, own_spare: false,
-          untried: candidate.evidence == :measure }
+          untried: candidate.evidence == :measure, brought: false, accessory_id: nil }
       end
 
       # Hands-on: the one in, the other washed.
@@ -30,7 +30,7 @@ module UprightBench
       end
 
       NONE = { part_id: nil, part_reason: nil, goes_back: Sequel.pg_array([], :text), rotates: false, own_spare: false,
-               untried: false }.freeze
+               untried: false, brought: false, accessory_id: nil }.freeze
       ROTATE = /\Arotate-/
       OTHER = /\Aother-(?=\d{1,18}\z)/
 
@@ -62,6 +62,7 @@ module UprightBench
         when "wash" then wash
         when "own" then own_spare
         when "home" then from_home
+        when "brought" then brought
         when ROTATE then fit(@choice.sub(ROTATE, "")).merge(rotation)
         when OTHER then other(@choice.sub(OTHER, ""))
         else fit(@choice)
@@ -91,6 +92,15 @@ module UprightBench
         piece = HomePieces.of(@job, @item, on: Config::Zone.date(@at))
         action("replace").merge(NONE, own_spare: true,
           part_reason: "the customer's own, of the box of #{Core::Units::Day.words(piece.given_on)}")
+      end
+
+      # What came along is counted, so that the rest of it goes back.
+      def brought
+        among = Brought.left(@job, place, except: @item)
+        raise Refused, "All #{among.name} that came along are planned already." if among && among.left < 1
+
+        action("replace").merge(NONE, own_spare: true, brought: true, accessory_id: among&.id,
+          part_reason: "the customer's own, brought along")
       end
 
       def rotation

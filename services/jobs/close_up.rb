@@ -93,6 +93,7 @@ module UprightBench
       # @return [Hash] part_id and wash_count
       def what_goes_in(item)
         return { part_id: item.part_id, wash_count: 0 } unless item.own_spare
+        return { part_id: nil, wash_count: 0 } if item.brought
         return from_home(item) unless item.rotates
 
         spare = Models::Spare.waiting.first!(machine_id: @job.machine_id, position: item.position)

@@ -39,7 +39,10 @@ module UprightBench
 
       # @return [Hash{String=>Integer}] what does not go back
       def self.count_out(job, counted_out)
-        came = job.accessories.to_h { |accessory| [accessory.name, accessory.pieces_in] }
+        fitted = Brought.fitted(job)
+        came = job.accessories.to_h do |accessory|
+          [accessory.name, accessory.pieces_in - fitted.fetch(accessory.id, 0)]
+        end
         job.accessories.each do |accessory|
           accessory.update(pieces_out: counted_out.fetch(accessory.name, 0).clamp(0, accessory.pieces_in))
         end

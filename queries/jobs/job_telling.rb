@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Queries
+    # What the customer of a job was told, whether it will be later than promised, and how they would hear of what is
+    # due. Whoever includes this is a JobPage.
+    module JobTelling
+      # @return [Models::Notice, nil] what the customer was told last
+      def notice
+        return @notice if defined?(@notice)
+
+        @notice = Models::Notice.standing.where(job_id: @job.id).reverse(:id).eager(:teller).first
+      end
+
+      # @return [Boolean] it cannot be ready when it was promised, if nothing but it is done from now on
+      def late?
+        step == :work && !@job.promise_at.nil? && to_do.any? && soonest > @job.promise_at
+      end
+
+      # @return [Time]
+      def soonest
+        Services::Promises.of(asks(to_do), at: @now, policies: @policies, buffer_minutes: 0).call
+      end
+      private :soonest
+
+      # Of a customer who gets no reminders and did not say that they want none.
+      # @return [Array<Core::Cards::Channel>] for which there is an address
+      def ways_to_hear
+        return [] if step != :hand_over || customer.stopped_on || customer.forgotten_on
+        return [] if Models::Customer::AGREED.values.any? { |column| customer[column] }
+
+        Core::Cards::Channels::ALL.select { |channel| customer[channel.address_column] }
+      end
+    end
+  end
+end
