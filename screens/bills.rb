@@ -41,6 +41,10 @@ module UprightBench
       private_class_method :books_routes
 
       def self.bill_routes(app)
+        app.get("/customers/:id/statement.pdf") do
+          pdf statement_of(Services::Lookup.one(:customer, id_of(params["id"]))), "statement"
+        end
+
         app.get("/bills/:number") { bill_page(bill_asked) }
 
         app.get "/bills/:number/:paper.pdf" do
@@ -102,6 +106,20 @@ module UprightBench
           redirect "/bills/#{credit.number}", 303
         rescue Services::Invalid => e
           bill_page(bill, errors: e.errors)
+        end
+
+        # @param customer [Models::Customer]
+        # @return [String] PDF
+        def statement_of(customer)
+          open = Queries::Owed.new(customer_id: customer.id).open
+          Papers::Statement.new(shop: [shop.name, postal_rest(shop), shop.phone], date: full_day(today),
+            customer: shop.address_of(customer).lines, rows: open.map { |row| statement_row(row) },
+            total: money(open.sum(&:cents))).render
+        end
+
+        # @param row [Queries::Owed::Row]
+        def statement_row(row)
+          ["#{row.bill.title}, #{full_day(row.bill.issued_on)}: #{row.bill.about.to_a.join(', ')}", money(row.cents)]
         end
 
         # @return [Array(Date, Date)] this month, where it is not said

@@ -33,6 +33,11 @@ module UprightBench
         @faults ||= @customer.channel_faults
       end
 
+      # @return [Owed]
+      def owed
+        @owed ||= Owed.new(customer_id: @customer.id)
+      end
+
       # @return [Models::Booking, nil]
       def booking
         @booking ||= Bookings.of_customer(@customer.id)

@@ -131,6 +131,22 @@ class BillsScreenTest < DatabaseTest
     assert_equal 404, status
   end
 
+  def test_a_fleets_month_on_account_is_one_statement
+    first = hand_over("account")
+    customer = @job.refresh.customer
+    @job = closed_up
+    @job.refresh.update(customer_id: customer.id)
+    second = hand_over("account")
+    get "/customers/#{customer.id}"
+
+    assert_says(/Print the statement/)
+    get "/customers/#{customer.id}/statement.pdf"
+    text, = Open3.capture2("pdftotext", "-layout", "-", "-", stdin_data: last_response.body, binmode: true)
+
+    [first.title, second.title, Core::Money::Amount.words(first.total_cents + second.total_cents)]
+      .each { |words| assert_includes text, words }
+  end
+
   def test_called_off_and_taken_back_from_the_page
     submit "/jobs/#{@job.number}/take-back", { "take_back_reason" => "forgot the seal" }, from: "/jobs/#{@job.number}"
 
