@@ -34,6 +34,7 @@ module UprightBench
         Thread.new do
           again_and_again(TIDY_SECONDS, "reminders to fetch") { Services::RemindToFetch.call(at: Time.now) }
         end
+        Thread.new { again_and_again(TIDY_SECONDS, "parcels") { Services::MoveParcel.fitted_by_now(at: Time.now) } }
         Thread.new do
           again_and_again(TIDY_SECONDS, "old bills") { Services::BlankOldBills.call(on: Config::Zone.date(Time.now)) }
         end

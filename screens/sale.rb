@@ -79,17 +79,23 @@ module UprightBench
           params[name].to_s.empty? ? nil : id_of(params[name].to_s)
         end
 
+        # @return [Hash{String=>Integer}] as the address says it
+        def whom_for(sale)
+          { "machine_id" => sale.machine&.id, "customer_id" => sale.customer&.id, "card_id" => id_typed("card_id") }
+            .compact
+        end
+
         # @return [String] what lies on the counter, as hidden fields
         def counter_fields(sale)
           lines = sale.pieces.transform_keys { |id| "lines[#{id}]" }
-          whom = { "machine_id" => sale.machine&.id, "customer_id" => sale.customer&.id }.compact
+          whom = whom_for(sale)
           lines.merge(whom).map { |name, value| %(<input type="hidden" name="#{name}" value="#{value}">) }.join
         end
 
         # @return [String] the same counter with so many pieces of a part
         def counter_path(sale, part_id, count)
           pieces = sale.pieces.merge(part_id => count).reject { |_, pieces| pieces < 1 }
-          asked = { "machine_id" => sale.machine&.id, "customer_id" => sale.customer&.id }.compact
+          asked = whom_for(sale)
           asked.merge!(pieces.to_h { |id, pieces| ["lines[#{id}]", pieces] })
           "/bills/sale?#{URI.encode_www_form(asked)}"
         end

@@ -11,7 +11,7 @@ module UprightBench
       # What may be looked up, and what it is called.
       WORDS = { answer: "answer", batch: "batch", booking: "booking", card: "card", customer: "customer",
                 draft: "draft", fit_rule: "fit", job: "job", machine: "machine",
-                note: "note", notice: "notice", bill: "bill",
+                note: "note", parcel: "parcel", notice: "notice", bill: "bill",
                 offer: "offer", paper_run: "paper", part: "part", part_import: "list", picture: "picture",
                 rack_stay: "part on the rack",
                 sheet: "sheet", supplier: "supplier" }.freeze

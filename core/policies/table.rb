@@ -98,6 +98,8 @@ module UprightBench
           *MoneyRules::ALL,
 
           Number.new(key: "review_days", group: :shelf, label: "Reorder every", unit: "days", range: 1..90, default: 7),
+          Number.new(key: "parcel_fitted_days", group: :shelf, label: "A parcel is taken to be fitted after",
+            unit: "days", range: 1..90, default: 10, hint: "When nobody says anything."), # house rule
           Number.new(key: "service_level_percent", group: :shelf, label: "Chance of not running out", unit: "%",
             range: 50.0..99.9,
             default: 95.0, whole: false, hint: "Before the next delivery."),

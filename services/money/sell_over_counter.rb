@@ -12,13 +12,15 @@ module UprightBench
       # @param customer [Models::Customer, nil]
       # @param machine [Models::Machine, nil] of that customer
       # @param fitted [Hash{String=>Integer}] position => part's id, put in at home today
+      # @param postage_cents [Integer] of what goes by post
       # @return [Models::Bill]
       # @raise [Invalid, Refused]
-      def self.call(pieces:, way:, request_key:, by:, at:, customer: nil, machine: nil, fitted: {})
+      def self.call(pieces:, way:, request_key:, by:, at:, customer: nil, machine: nil, fitted: {},
+        postage_cents: 0)
         DB.transaction do
           OneAtATime.wait("sale", request_key)
           Models::Bill.first(request_key: request_key) ||
-            new(customer || machine&.customer, machine, by, at).call(pieces, way, fitted, request_key)
+            new(customer || machine&.customer, machine, by, at).call(pieces, way, fitted, request_key, postage_cents)
         end
       end
 
@@ -29,11 +31,12 @@ module UprightBench
         @at = at
       end
 
-      def call(pieces, way, fitted, request_key)
+      def call(pieces, way, fitted, request_key, postage_cents)
         parts = parts_of(pieces)
         refuse_unknown_debtor(way)
-        bill = MakeBill.new(@by, @at).call(self.class.quote(parts, pieces), customer: @customer, about: about,
-          request_key: request_key, machine_id: @machine&.id)
+        quote = self.class.quote(parts, pieces, postage_cents)
+        bill = MakeBill.new(@by, @at).call(quote, customer: @customer, about: about, request_key: request_key,
+          machine_id: @machine&.id)
         parts.each { |part| take(part, pieces.fetch(part.id), bill) }
         pay(bill, way)
         at_home(fitted.select { |_, part_id| pieces.key?(part_id) })
@@ -42,15 +45,18 @@ module UprightBench
 
       # @param parts [Array<Models::Part>]
       # @return [Core::Money::Estimate]
-      def self.quote(parts, pieces)
-        lines = parts.map do |part|
-          count = pieces.fetch(part.id)
-          words = count == 1 ? part.name : "#{count} × #{part.name}"
-          Core::Money::Line.new(kind: :part, words: words, net_cents: part.price_cents * count, key: "part/#{part.id}",
-            note: part.number)
-        end
+      def self.quote(parts, pieces, postage_cents = 0)
+        lines = parts.map { |part| line(part, pieces.fetch(part.id)) }
+        postage = Core::Money::Line.new(kind: :part, words: "Postage", net_cents: postage_cents)
+        lines << postage if postage_cents.positive?
         Core::Money::Estimate.new(lines: lines, policy: Policies.now.money)
       end
+
+      def self.line(part, count)
+        Core::Money::Line.new(kind: :part, words: count == 1 ? part.name : "#{count} × #{part.name}",
+          net_cents: part.price_cents * count, key: "part/#{part.id}", note: part.number)
+      end
+      private_class_method :line
 
       private
 

@@ -22,7 +22,7 @@ class CounterBrowserTest < BrowserTest
     find(%(a[aria-label="One less: #{part.name}"])).click
 
     assert_css "td b", text: /\A1\z/
-    assert_checked_field "fitted today: #{machine.to_core.position('pre-filter').name.downcase}"
+    assert_checked_field "fits the #{machine.to_core.position('pre-filter').name.downcase}"
     choose "card, on the till's device"
     click_button "Sell"
 

@@ -54,7 +54,8 @@ class PolicyTableTest < CoreTest
     "labour_tax_percent" => [0..50, 0], "part_tax_percent" => [0..50, 0], "look_fee" => [0..1000, 0],
     "smallest_coin_cents" => [1..100, 1],
     "guarantee_days" => [0..1095, 90], "take_back_hours" => [0..168, 24], "estimate_valid_days" => [1..365, 14],
-    "review_days" => [1..90, 7], "service_level_percent" => [50..99.9, 95], "bills_kept_years" => [1..30, 10],
+    "review_days" => [1..90, 7], "parcel_fitted_days" => [1..90, 10],
+    "service_level_percent" => [50..99.9, 95], "bills_kept_years" => [1..30, 10],
     "kept_years" => [1..50, 10]
   }.freeze
 
