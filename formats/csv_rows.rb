@@ -6,7 +6,8 @@ require "stringio"
 module UprightBench
   module Formats
     # The rows of a CSV (RFC 4180; a semicolon or a tab between the fields is understood too) whose first line names
-    # its columns, whatever their order and case. Blank rows are left out. Read row by row, however long it is, and
+    # its columns, whatever their order and case. A line before it may say the sign, as spreadsheets write it ("sep=;").
+    # Blank rows are left out. Read row by row, however long it is, and
     # within bounds: what is larger than any list is refused where it stands.
     class CsvRows
       SEPARATORS = [",", ";", "\t"].freeze
@@ -60,8 +61,9 @@ module UprightBench
 
       # A row may go over several lines of the file.
       def lines
-        line = 1
-        csv = CSV.new(@source, col_sep: separator, field_size_limit: LONGEST_CELL)
+        sign = said_separator
+        line = sign ? 2 : 1
+        csv = CSV.new(@source, col_sep: sign || separator, field_size_limit: LONGEST_CELL)
         while (cells = csv.shift)
           if cells.size > MOST_COLUMNS
             raise Malformed, ["Line #{line}: there are #{cells.size} columns; at most #{MOST_COLUMNS}."]
@@ -72,6 +74,14 @@ module UprightBench
         end
       rescue CSV::MalformedCSVError => e
         raise Malformed, ["Line #{e.line_number}: #{e.message.sub(/ in line \d+\.?\z/, '')}."]
+      end
+
+      # @return [String, nil] the sign that the list says itself; its line is read past then
+      def said_separator
+        start = @source.pos
+        sign = @source.gets(LONGEST_LINE).to_s[/\Asep=([,;\t])\r?\n\z/, 1]
+        @source.seek(start) unless sign
+        sign
       end
 
       # The sign that the first line has most of.

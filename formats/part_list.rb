@@ -11,15 +11,18 @@ module UprightBench
     #     discontinued,successor,barcode,on_shelf (all in one line)
     #   HD-2010,Pre-motor filter Dart M,filter,Hallmoor,16.50,9.90,Harbor Parts Exchange,,1,12,,no,no,,2000046100236,5
     #
-    # Only number is needed. A column that is not there leaves its field as it is; an empty cell empties it, where the
-    # field may be empty. on_shelf is written for reading only: stock is moves, and is counted, not typed over.
+    # Only number is needed. Columns may be called otherwise, where somebody said what they are; those that nobody knows
+    # are left aside. A column that is not there leaves its field as it is; an empty cell empties it, where the field
+    # may be empty. A barcode that a spreadsheet has damaged is told and left as it is. on_shelf is written for reading
+    # only: stock is moves, and is counted, not typed over.
     class PartList
+      include PartCells
+
       COLUMNS = %w[number name kind maker price cost supplier lead_days pack_pieces life_months filter_class pattern
                    discontinued successor barcode on_shelf].freeze
       MOST = 50_000
       LONGEST = 200
       MOST_PROBLEMS = 100
-      FLAGS = { "yes" => true, "no" => false }.freeze
       # column => field, how it is read
       FIELDS = { "name" => %i[name words], "kind" => %i[kind kind], "maker" => %i[maker words],
                  "price" => %i[price_cents money], "cost" => %i[cost_cents money],
@@ -31,7 +34,6 @@ module UprightBench
       NEEDED = %i[name kind price_cents].freeze # may not be emptied
       # What an empty cell means; nothing for the others
       EMPTY = { pack_pieces: 1, pattern: false, discontinued: false }.freeze
-      KIND = /\A[a-z][a-z_]{0,39}\z/
 
       # @param parts [Array<Hash{Symbol=>Object}>] number, the fields of FIELDS, and on_shelf
       # @return [String]
@@ -54,16 +56,30 @@ module UprightBench
       KNOWN = "The columns are #{COLUMNS.join(', ')}.".freeze
       private_constant :KNOWN
 
+      # @return [Array<String>] columns that are left aside
+      attr_reader :aside
+
+      # @return [Array<String>] what was left out of a line, without refusing the rest
+      attr_reader :told
+
       # @param source [String, File] UTF-8
-      def initialize(source)
+      # @param columns [Hash{String=>String}] theirs => ours, or empty for what is left aside
+      # @param fixed [Hash{String=>String}] our column => what all lines have, where there is no such column
+      def initialize(source, columns: {}, fixed: {})
         @source = source
+        @columns = columns
+        @fixed = fixed
         @problems = []
+        @told = []
+        @aside = []
       end
 
       # @return [Array<Hash{Symbol=>Object}>] line (in the file), number, and the fields of the columns that are there
+      # @raise [Unmapped] where no column is known to be the number
       # @raise [Malformed] with every problem, each naming its line; with the first hundred where there are more
       def call
-        rows = CsvRows.new(@source, most: MOST).call { |headers| check(headers) }.map { |row, line| read(row, line) }
+        rows = CsvRows.new(@source, most: MOST).call { |headers| check(headers) }
+          .map { |row, line| read(ours(row), line) }
         twice(rows)
         @problems << "The list is empty." if rows.empty? && @problems.empty?
         raise Malformed, @problems if @problems.any?
@@ -74,13 +90,28 @@ module UprightBench
       private
 
       def check(headers)
-        refuse("there is no column number. #{KNOWN}") unless headers.include?("number")
+        meant = headers.to_h { |name| [name, ours_of(name)] }
+        unless meant.value?("number")
+          raise Unmapped.new(headers.reject(&:empty?), ["Line 1: there is no column number. #{KNOWN}"])
+        end
 
-        strange = headers.reject { |name| name.empty? || COLUMNS.include?(name) }.first(5)
-        refuse("the column #{strange.join(', ')} is not known. #{KNOWN}") if strange.any?
+        @aside = meant.reject { |name, column| name.empty? || column }.keys
+        refuse_double(headers.filter_map { |name| meant[name] })
+      end
 
-        double = headers.tally.select { |name, count| count > 1 && !name.empty? }.keys
+      def refuse_double(columns)
+        double = columns.tally.select { |_, count| count > 1 }.keys
         refuse("the column #{double.join(', ')} stands twice.") if double.any?
+      end
+
+      # @return [String, nil] which of our columns one of theirs is; nil for one that is left aside
+      def ours_of(name)
+        column = @columns.fetch(name, name)
+        column if COLUMNS.include?(column)
+      end
+
+      def ours(row)
+        { **@fixed, **row.transform_keys { |name| ours_of(name) }.except(nil) }
       end
 
       def refuse(words)
@@ -94,8 +125,22 @@ module UprightBench
           say(line, "number may have letters, digits, dots, dashes and slashes, up to 40")
         end
         FIELDS.each_with_object({ line: line, number: number }) do |(column, (field, type)), part|
-          part[field] = value(row[column], column, field, type, line) if row.key?(column)
+          next if !row.key?(column) || (column == "barcode" && damaged?(row[column], line))
+
+          part[field] = value(row[column], column, field, type, line)
         end
+      end
+
+      # As a spreadsheet writes a long number that it took for a figure.
+      DAMAGED = /\A\d(?:[.,]\d+)?E\+\d+\z/i
+      private_constant :DAMAGED
+
+      def damaged?(barcode, line)
+        return false unless barcode.to_s.match?(DAMAGED)
+
+        @told << "Line #{line}: barcode #{barcode} was damaged by a spreadsheet, and is left as it is on file." if
+          @told.size < MOST_PROBLEMS
+        true
       end
 
       def value(text, column, field, type, line)
@@ -103,53 +148,6 @@ module UprightBench
         return say(line, "#{column} is too long") if text.length > LONGEST
 
         type.is_a?(Range) ? whole(text, column, type, line) : send(type, text, column, line)
-      end
-
-      def words(text, _column, _line)
-        text
-      end
-
-      def kind(text, _column, line)
-        kind = text.downcase.tr(" ", "_")
-        kind.match?(KIND) ? kind : say(line, "kind must be words, as in filter or side brush")
-      end
-
-      def money(text, column, line)
-        plain = text.delete("$").strip.tr(",", ".")
-        if plain.match?(/\A\d{1,6}(\.\d{1,2})?\z/)
-          (BigDecimal(plain) * 100).to_i
-        else
-          say(line, "#{column} must be money, as in 16.50")
-        end
-      end
-
-      def whole(text, column, range, line)
-        number = text.match?(/\A\d{1,6}\z/) ? text.to_i : nil
-        if number && range.cover?(number)
-          number
-        else
-          say(line, "#{column} must be a whole number from #{range.begin} to #{range.end}")
-        end
-      end
-
-      def flag(text, column, line)
-        FLAGS.fetch(text.downcase) { say(line, "#{column} must be yes or no") }
-      end
-
-      def filter_class(text, column, line)
-        if Core::Fit::FilterClass::PERCENT.key?(text.upcase)
-          text.upcase
-        else
-          say(line, "#{column} must be one of #{Core::Fit::FilterClass::PERCENT.keys.join(', ')}")
-        end
-      end
-
-      def barcode(text, _column, line)
-        if Core::Shelf::Ean13.valid?(text)
-          text
-        else
-          say(line, "barcode #{text} is not thirteen digits with a right check digit")
-        end
       end
 
       def twice(rows)

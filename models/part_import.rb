@@ -8,6 +8,7 @@ module UprightBench
       # A list that a page reads and takes over while somebody waits; longer ones are the worker's.
       SHORT_BYTES = 64 * 1024
 
+      many_to_one :supplier
       many_to_one :giver, class: "UprightBench::Models::Person", key: :given_by
 
       def short?
@@ -17,6 +18,11 @@ module UprightBench
       # Somebody has to wait: the worker is at it.
       def under_way?
         %w[kept taking_over].include?(state)
+      end
+
+      # @return [Hash{Symbol=>String}] what its new parts are, where no column says it
+      def fresh
+        { kind: kind }.compact
       end
 
       # @yieldparam bytes [String] piece by piece, in order

@@ -34,6 +34,7 @@ module UprightBench
         end
 
         looked_at_routes(app)
+        columns_routes(app)
       end
 
       def self.looked_at_routes(app)
@@ -51,7 +52,18 @@ module UprightBench
           end
         end
       end
-      private_class_method :out_routes, :incoming_routes, :looked_at_routes
+
+      def self.columns_routes(app)
+        app.get("/shelf/list/:id/columns") { columns_page(import_asked) }
+
+        app.post "/shelf/list/:id/columns" do
+          import = import_asked
+          kind = params["kind"].to_s.downcase.tr(" ", "_")[Formats::PartList::KIND]
+          Services::KeepPartList.map(import, columns_typed(import), kind: kind, by: person, at: now)
+          redirect "/shelf/list/#{import.id}", 303
+        end
+      end
+      private_class_method :out_routes, :incoming_routes, :looked_at_routes, :columns_routes
 
       # Helpers of this screen's routes.
       module Helpers
@@ -59,7 +71,38 @@ module UprightBench
 
         def list_page(problems = [])
           @title = "Parts file"
-          erb :"part_lists/page", locals: { problems: problems, typed: params["list"].to_s[0, MOST_TYPED] }
+          erb :"part_lists/page", locals: { problems: problems, typed: params["list"].to_s[0, MOST_TYPED],
+                                            suppliers: Models::Supplier.order(:name).select_map(%i[id name]) }
+        end
+
+        def columns_page(import)
+          @title = "Columns"
+          erb :"part_lists/columns", locals: { import: import, headers: headers_of(import) }
+        end
+
+        # @return [Array<String>] theirs, those that are left aside and those whose meaning is known
+        def headers_of(import)
+          [*import.headers.to_a, *import.meanings.to_hash.keys].uniq
+        end
+
+        # By their order on the page, as a name of theirs may hold any sign.
+        # @return [Hash{String=>String}] theirs => ours; empty for what is left aside
+        def columns_typed(import)
+          typed = params["columns"].is_a?(Hash) ? params["columns"] : {}
+          headers_of(import).each_with_index.to_h do |header, index|
+            column = typed[index.to_s].to_s
+            [header, Formats::PartList::COLUMNS.include?(column) ? column : ""]
+          end
+        end
+
+        # @return [String, nil] which of our columns one of theirs is taken for
+        def column_meant(import, header)
+          import.meanings.to_hash.fetch(header) { Formats::ListColumns.likely(header) }
+        end
+
+        # @return [Hash{String=>String}]
+        def part_columns
+          { "" => "left aside" }.merge(Formats::PartList::COLUMNS.to_h { |name| [name, name.tr("_", " ")] })
         end
 
         # The file, or what was pasted.
@@ -71,7 +114,9 @@ module UprightBench
                    else
                      StringIO.new(params["list"].to_s)
                    end
-          Services::KeepPartList.call(source, by: person, at: now)
+          supplier = id_typed("supplier_id")
+          Services::KeepPartList.call(source, by: person, at: now,
+            supplier: supplier && Services::Lookup.one(:supplier, supplier))
         rescue Services::Invalid
           nil
         end

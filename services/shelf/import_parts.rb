@@ -44,7 +44,7 @@ module UprightBench
           import.lock!
           next import if import.applied_at
 
-          changes = PartChanges.new(ReadPartList.rows(import), lock: true)
+          changes = PartChanges.new(ReadPartList.rows(import), lock: true, fresh: import.fresh)
           refuse(changes, digest)
           WriteParts.new(changes, by: by, at: at, how: "by a list").call
           import.update(applied_at: at, state: "taken_over", refused: nil)

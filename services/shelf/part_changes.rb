@@ -22,8 +22,10 @@ module UprightBench
 
       # @param rows [Array<Hash>] as Formats::PartList reads them
       # @param lock [Boolean] whether the parts are kept as they are until the transaction ends
-      def initialize(rows, lock: false)
+      # @param fresh [Hash{Symbol=>Object}] what a new part is, where no column says it
+      def initialize(rows, lock: false, fresh: {})
         @rows = rows
+        @fresh = FRESH.merge(fresh)
         @problems = []
         read_parts(lock)
         read_suppliers
@@ -78,7 +80,7 @@ module UprightBench
       def change(row)
         part = @parts[row[:number]]
         before = part ? fields_of(part) : {}
-        after = part ? row : FRESH.merge(row)
+        after = part ? row : @fresh.merge(row)
         fields = FIELDS.filter_map do |field|
           [field, [before[field], after[field]]] if after.key?(field) && before[field] != after[field]
         end.to_h

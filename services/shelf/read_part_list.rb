@@ -21,9 +21,13 @@ module UprightBench
       # @param import [Models::PartImport]
       # @return [Models::PartImport] read, or bad
       def self.call(import)
-        changes = PartChanges.new(rows(import))
-        keep(import, state: "read", problems: Sequel.pg_array(changes.problems.first(MOST_SHOWN), :text),
-          reading: Sequel.pg_jsonb(told(changes)))
+        list = nil
+        changes = PartChanges.new(rows(import) { |read| list = read }, fresh: import.fresh)
+        keep(import, state: "read", reading: Sequel.pg_jsonb(told(changes)),
+          told: Sequel.pg_array(list.told, :text), headers: Sequel.pg_array(list.aside, :text),
+          problems: Sequel.pg_array(changes.problems.first(MOST_SHOWN), :text))
+      rescue Formats::Unmapped => e
+        keep(import, state: "to_map", headers: Sequel.pg_array(e.headers, :text))
       rescue Formats::Malformed => e
         keep(import, state: "bad", problems: Sequel.pg_array(e.problems, :text))
       end
@@ -33,14 +37,21 @@ module UprightBench
         import.update(**fields).refresh
       end
 
+      # @yieldparam list [Formats::PartList] that was read, with what it left out
       # @return [Array<Hash>] as Formats::PartList reads them
       # @raise [Formats::Malformed]
       def self.rows(import)
         Tempfile.create("part-list", encoding: "UTF-8") do |file|
           copy(import, file)
           file.rewind
-          Formats::PartList.new(file).call
+          list = Formats::PartList.new(file, columns: import.meanings.to_hash, fixed: fixed(import))
+          list.call.tap { yield list if block_given? }
         end
+      end
+
+      # What all lines of a supplier's list have in common.
+      def self.fixed(import)
+        { "supplier" => import.supplier&.name }.compact
       end
 
       # Line by line, each as text that can be read; never the whole of it in memory.
@@ -57,7 +68,7 @@ module UprightBench
 
       def self.write(file, line, number)
         refuse_long(line, number)
-        text = Formats::ReadableText.of(line)
+        text = Formats::ListText.of(line)
         file.write(number == 1 ? text.delete_prefix("\uFEFF") : text)
       end
 
@@ -78,7 +89,7 @@ module UprightBench
         { line: change.line, number: change.number, name: change.part&.name || change.fields.dig(:name, 1),
           new: change.new?, fields: change.fields }
       end
-      private_class_method :keep, :copy, :write, :refuse_long, :told
+      private_class_method :keep, :copy, :write, :refuse_long, :told, :fixed
     end
   end
 end

@@ -43,7 +43,6 @@ class PartListTest < AppTest
 
   def test_lists_that_are_none
     assert_match(/no column number/, problems("name", "x").first)
-    assert_match(/column gizmo is not known/, problems("number,gizmo", "A,1").first)
     assert_match(/stands twice/, problems("number,price,price", "A,1,2").first)
     assert_match(/empty/, problems("number").first)
     assert_match(/Line 3/, problems("number,name", "A,b", "B,\"c").first)
@@ -64,5 +63,44 @@ class PartListTest < AppTest
 
     assert_includes text, "'=1+1"
     assert_equal "=1+1", read(*text.split("\r\n")).first[:name]
+  end
+
+  def list(text, **how)
+    Formats::PartList.new(text, **how).tap(&:call)
+  end
+
+  def test_what_a_supplier_calls_the_columns_is_said_once_and_the_rest_is_left_aside
+    lines = "Art.-Nr.;Bezeichnung;Preis;Farbe\nzz-1;Dichtung;3,50\n"
+    error = assert_raises(Formats::Unmapped) { read(lines) }
+
+    assert_equal %w[art.-nr. bezeichnung preis farbe], error.headers
+    assert_equal %w[number name price], error.headers.first(3).map { |header| Formats::ListColumns.likely(header) }
+    read = list(lines, columns: { "art.-nr." => "number", "bezeichnung" => "name", "preis" => "price", "farbe" => "" },
+      fixed: { "supplier" => "Harbour" })
+
+    assert_equal [["ZZ-1", "Dichtung", 350, "Harbour"]],
+      read.call.map { |row| row.values_at(:number, :name, :price_cents, :supplier) }
+    assert_equal ["farbe"], read.aside
+    assert_match(/stands twice/, assert_raises(Formats::Malformed) do
+      list(lines, columns: { "art.-nr." => "number", "bezeichnung" => "number" })
+    end.message)
+  end
+
+  # As the best-known spreadsheets write and spoil such files (common practice).
+  def test_a_separator_that_is_said_and_barcodes_that_were_spoilt
+    read = Formats::PartList.new("sep=;\r\nnumber;barcode;price\r\nA-1;2,00005E+12;1.234,50\r\nA-2;36000291452;\"1,234.50\"\r\n")
+    rows = read.call
+
+    assert_equal [3, 4], rows.map { |row| row[:line] }
+    assert_equal [123_450, 123_450], rows.map { |row| row[:price_cents] }
+    assert_equal [nil, "0036000291452"], rows.map { |row| row[:barcode] }
+    refute rows.first.key?(:barcode)
+    assert_match(/Line 3: barcode 2,00005E\+12 was damaged/, read.told.first)
+  end
+
+  # Windows-1252, from Unicode's table: E4 ä, 80 €, 96 –.
+  def test_encodings_are_told_apart
+    assert_equal "Filter für 5 € – groß", Formats::ListText.of("Filter f\xFCr 5 \x80 \x96 gro\xDF".b)
+    assert_equal "für", Formats::ListText.of("für".b)
   end
 end

@@ -225,6 +225,39 @@ class ShelfScreensTest < DatabaseTest
     refute_includes page, "Take it over"
   end
 
+  def test_a_suppliers_list_is_told_once_what_its_columns_are
+    supplier = Models::Supplier.create(name: "Kupplung & Sohn")
+    lines = "Art.-Nr.;Bezeichnung;Preis;Farbe\nks-1;F\xFChrung;3,50;rot\n".b
+    send_list(lines, supplier)
+    path = last_response["location"][%r{/shelf/list/\d+}]
+    get path
+
+    assert_says(/None of its columns is known/)
+    get "#{path}/columns"
+
+    assert_match(/value="number" selected/, page)
+    columns = { "0" => "number", "1" => "name", "2" => "price", "3" => "", "9" => "name" }
+    submit "#{path}/columns", { "columns" => columns, "kind" => "seal" }, from: "#{path}/columns"
+    get path
+
+    assert_says(/Left aside: farbe/)
+    assert_says(/Führung/)
+    submit path, { "digest" => page[/name="digest" value="(\h+)"/, 1] }, from: path
+    kept = part("KS-1")
+
+    assert_equal ["Führung", "seal", supplier.id, 350],
+      kept.values.values_at(:name, :kind, :supplier_id, :price_cents)
+    send_list(lines.sub("3,50", "4,00"), supplier)
+    get last_response["location"]
+
+    assert_says(/\$3\.50 → \$4\.00/)
+  end
+
+  def send_list(lines, supplier)
+    file = Rack::Test::UploadedFile.new(StringIO.new(lines), "text/csv", original_filename: "list.csv")
+    submit "/shelf/list", { "list_file" => file, "supplier_id" => supplier.id.to_s }, from: "/shelf/list"
+  end
+
   def test_shelf_labels
     { "part=#{@part.id}" => 1, "q=Dart+M" => Models::Part.where(Sequel.ilike(:name, "%Dart M%")).count }.each do |query,
       pages|

@@ -143,10 +143,11 @@ class ImportPartsTest < DatabaseTest
     end
   end
 
+  # Windows-1252 leaves 81 open; E9 is é there.
   def test_bytes_that_are_no_text
-    import = keep("number,name,kind,price\nNX-9,caf\xE9,belt,3\n".b)
+    import = keep("number,name,kind,price\nNX-9,caf\xE9 \x81,belt,3\n".b)
 
-    assert_equal "caf\uFFFD", import.reading["shown"].first["name"]
+    assert_equal "café \uFFFD", import.reading["shown"].first["name"]
   end
 
   def test_all_or_nothing
