@@ -121,8 +121,10 @@ module UprightBench
           raise Services::NotFound, "Page not found."
         end
 
+        # With semicolons where the address asks for them (?sheet=semicolons).
         def csv(text, name)
           content_type "text/csv", charset: "utf-8"
+          text = Formats::ForSpreadsheet.semicolons(text) if params["sheet"] == "semicolons"
           headers "content-disposition" => %(attachment; filename="#{name}.csv")
           text
         end
