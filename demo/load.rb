@@ -87,8 +87,8 @@ module UprightBench
 
       def shop
         Models::Shop.create(id: 1, name: "Ropewalk Vacuum Repair", street: "Ferry Slip 3", **Names::PLACE,
-          country: "CA", phone: "555-0199",
-          email: "bench@ropewalk.example.org")
+          country: "CA", phone: "555-0199", email: "bench@ropewalk.example.org", tax_number: "555 0199 RT",
+          storage_rule: "After a month we write once more. What nobody fetches within a year may be sold for parts.")
         Services::SavePolicies.call(POLICIES.merge("closed_days" => closed_days), by: owner, at: @begun)
         Models::Offer.create(minutes: 15, starts_on: Config::Zone.date(@begun), ends_on: @today + 60, first_only: true,
           created_by: owner.id, created_at: @begun)

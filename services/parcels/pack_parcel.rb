@@ -17,7 +17,9 @@ module UprightBench
         raise Invalid, { scan: ["There is no address on file: ask for it first."] } unless customer.street
 
         DB.transaction do
-          bill = SellOverCounter.call(**sale, fitted: {}, postage_cents: postage_cents, by: by, at: at)
+          # nobody puts coins in a parcel
+          way = sale[:way] == "cash" ? HandOver::ON_ACCOUNT : sale[:way]
+          bill = SellOverCounter.call(**sale, way: way, fitted: {}, postage_cents: postage_cents, by: by, at: at)
           Models::Parcel.first(bill_id: bill.id) || pack(bill, customer, sale, card_id, by, at)
         end
       end
