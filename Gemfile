@@ -38,6 +38,7 @@ gem "matrix", "~> 0.4" # prawn needs it since Ruby 3.1
 gem "net-smtp", "~> 0.5"
 gem "prawn", "~> 2.5"
 gem "rqrcode", "~> 3.1"
+gem "secretariat", "~> 3.9" # bills as EN 16931 has them
 
 # Pictures
 gem "ruby-vips", "~> 2.2"

@@ -38,6 +38,12 @@ module UprightBench
         taxes.map { |row| Core::Money::TaxRow.new(**row.to_hash.transform_keys(&:to_sym)) }
       end
 
+      # @param kind [Symbol] of a line
+      # @return [String] the rate of its tax, as the bill's rows have it
+      def percent_of(kind)
+        rates[kind.to_s]
+      end
+
       # @param on [Date]
       # @return [Integer] days since it was issued
       def age_days(on)

@@ -53,6 +53,7 @@ module UprightBench
             "#{params['paper']}-#{params['number']}"
         end
 
+        app.get("/bills/:number/e-bill.xml") { e_bill(bill_asked) }
         app.post("/bills/:number/pay") { pay_bill(bill_asked, PaymentForm.new(params)) }
         app.post("/bills/:number/credit") { credit_bill(bill_asked) }
       end
@@ -63,6 +64,19 @@ module UprightBench
         def bill_asked
           Models::Bill.first(number: id_of(params["number"])) ||
             raise(Services::NotFound, "There is no bill #{params['number']}.")
+        end
+
+        # @return [String] XML
+        # @raise [Services::Refused] naming what is not written down
+        def e_bill(bill)
+          made = Formats::EBill.new(bill, currency: shop.currency)
+          if made.lacking.any?
+            raise Services::Refused, "An e-bill needs more than is on file: #{made.lacking.join(', ')}."
+          end
+
+          content_type "application/xml", charset: "utf-8"
+          headers "content-disposition" => %(attachment; filename="bill-#{bill.number}.xml")
+          made.to_xml
         end
 
         def money_page(form)

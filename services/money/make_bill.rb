@@ -36,8 +36,7 @@ module UprightBench
       # @return [Models::Bill]
       def call(quote, customer:, about:, **more)
         bill = Models::Bill.create(kind: "bill", customer_id: customer&.id, about: Sequel.pg_jsonb(about), **more,
-          lines: Sequel.pg_jsonb(quote.lines.map(&:to_h)), taxes: Sequel.pg_jsonb(quote.tax_rows.map(&:to_h)),
-          net_cents: quote.net_cents, tax_cents: quote.tax_cents, total_cents: quote.total_cents,
+          **priced(quote), net_cents: quote.net_cents, tax_cents: quote.tax_cents, total_cents: quote.total_cents,
           **heads(customer), **issued).refresh
         History.note("billed", bill, by: @by, at: @at, job: bill.job, data: { number: bill.number,
                                                                               total_cents: bill.total_cents })
@@ -49,7 +48,8 @@ module UprightBench
       # @return [Models::Bill]
       def credit(bill, reason)
         sums = %i[net_cents tax_cents total_cents].to_h { |sum| [sum, -bill[sum]] }
-        same = bill.values.slice(:job_id, :customer_id, :billed_to, :about, :lines, :taxes)
+        same = bill.values.slice(:job_id, :customer_id, :machine_id, :billed_to, :parties, :about, :lines, :taxes,
+          :rates)
         credit = Models::Bill.create(kind: "credit", credits_id: bill.id, reason: reason, shop: shop_now, **same,
           **sums, **issued).refresh
         History.note("credited", bill, by: @by, at: @at, job: bill.job, data: { number: credit.number, reason: reason })
@@ -58,9 +58,23 @@ module UprightBench
 
       private
 
+      def priced(quote)
+        rates = Core::Money::Line::KINDS.to_h { |kind| [kind, quote.policy.percent(kind)] }
+        { lines: Sequel.pg_jsonb(quote.lines.map(&:to_h)), taxes: Sequel.pg_jsonb(quote.tax_rows.map(&:to_h)),
+          rates: Sequel.pg_jsonb(rates) }
+      end
+
       def heads(customer)
         shop = Models::Shop.the
-        { billed_to: Sequel.pg_jsonb(customer ? shop.address_of(customer).lines : []), shop: shop_now }
+        parties = { seller: party(shop).merge(tax_number: shop.tax_number), buyer: (party(customer) if customer) }
+        { billed_to: Sequel.pg_jsonb(customer ? shop.address_of(customer).lines : []), shop: shop_now,
+          parties: Sequel.pg_jsonb(parties.compact) }
+      end
+
+      # A customer without a country lives in the shop's.
+      def party(whose)
+        fields = whose.values.slice(:name, :street, :town, :region, :postcode, :country)
+        fields.merge(country: whose.country || Models::Shop.the.country)
       end
 
       # As it stands on the bill for ever.
