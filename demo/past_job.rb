@@ -88,7 +88,7 @@ module UprightBench
 
       # @return [String] most pay by card; a fleet pays later
       def way
-        return Services::HandOver::ON_ACCOUNT if @machine.customer.fleet
+        return Core::Money::Ways::ON_ACCOUNT if @machine.customer.fleet
 
         (@job.number % 3).zero? ? "cash" : "card"
       end

@@ -7,8 +7,10 @@ module UprightBench
       many_to_one :job
       many_to_one :teller, class: "UprightBench::Models::Person", key: :told_by
 
-      # kind => words
-      KINDS = { "ready" => "is ready", "fetch" => "still waits", "late" => "will be later" }.freeze
+      # @return [String] what it says of the machine
+      def says
+        { "ready" => "is ready", "fetch" => "still waits", "late" => "will be later" }.fetch(kind)
+      end
 
       dataset_module do
         where :to_call, state: "to_call"

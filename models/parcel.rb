@@ -9,9 +9,10 @@ module UprightBench
       many_to_one :machine
       many_to_one :card
 
-      # state => words
-      STATES = { "packed" => "packed", "sent" => "on its way", "fitted" => "fitted at home",
-                 "came_back" => "came back" }.freeze
+      # @return [String]
+      def state_words
+        Core::Shelf::ParcelStates::WORDS.fetch(state)
+      end
 
       dataset_module do
         where :under_way, state: %w[packed sent]

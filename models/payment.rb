@@ -8,9 +8,6 @@ module UprightBench
       many_to_one :job
       many_to_one :taker, class: "UprightBench::Models::Person", key: :taken_by
 
-      # way => words
-      WAYS = { "cash" => "cash", "card" => "card, on the till's device", "transfer" => "bank transfer" }.freeze
-
       # @return [Integer] what went over the counter
       def counted_cents
         cents + rounded_cents

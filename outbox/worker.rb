@@ -11,7 +11,12 @@ module UprightBench
       THREADS = 2
       LOOK_AGAIN_SECONDS = 1
       READ_RETURNS_SECONDS = 30
-      TIDY_SECONDS = 3600
+      ROUND_SECONDS = 3600
+
+      # @param round [#call] what the day asks for by itself, with the time it is
+      def initialize(round)
+        @round = round
+      end
 
       def run
         Thread.report_on_exception = false
@@ -31,13 +36,7 @@ module UprightBench
 
       def beside_the_queue
         Thread.new { again_and_again(READ_RETURNS_SECONDS, "returned mail") { Returns.new.call } }
-        Thread.new do
-          again_and_again(TIDY_SECONDS, "reminders to fetch") { Services::RemindToFetch.call(at: Time.now) }
-        end
-        Thread.new { again_and_again(TIDY_SECONDS, "parcels") { Services::MoveParcel.fitted_by_now(at: Time.now) } }
-        Thread.new do
-          again_and_again(TIDY_SECONDS, "old bills") { Services::BlankOldBills.call(on: Config::Zone.date(Time.now)) }
-        end
+        Thread.new { again_and_again(ROUND_SECONDS, "daily round") { @round.call(at: Time.now) } }
       end
 
       # Whatever goes wrong here, cards go on leaving.

@@ -107,7 +107,8 @@ module UprightBench
           @title = "Results"
           returns = Services::CardReturns.new(today: today)
           erb :"answers/_returns", layout: !htmx?, locals: {
-            attempts: returns.by_attempt, leads: returns.by_lead, offers: returns.by_offer
+            comebacks: Services::Comebacks.share(today: today), attempts: returns.by_attempt,
+            leads: returns.by_lead, offers: returns.by_offer
           }
         end
 

@@ -35,6 +35,15 @@ module UprightBench
 
       # Helpers of this screen's templates.
       module Helpers
+        # @param booking [Queries::ExpectedToday::Booking]
+        # @return [String] the take-in with everything filled in that is known
+        def booking_path(booking)
+          return "/take-in?customer_id=#{booking.customer_id}" unless booking.machine_id
+
+          asked = { machine_id: booking.machine_id, complaint: "as on the card: #{booking.tasks.join(', ')}" }
+          "/take-in?#{URI.encode_www_form(asked)}"
+        end
+
         # Where the browser says it came from, as a path of ours; the bench when it is none.
         def page_before
           path = URI(request.referer.to_s).request_uri

@@ -62,8 +62,7 @@ module UprightBench
       # Helpers of this screen's routes and templates.
       module Helpers
         def bill_asked
-          Models::Bill.first(number: id_of(params["number"])) ||
-            raise(Services::NotFound, "There is no bill #{params['number']}.")
+          Services::Lookup.bill(id_of(params["number"]))
         end
 
         # @return [String] XML
@@ -169,7 +168,7 @@ module UprightBench
 
         # @return [Hash{String=>String}] way => words
         def ways_to_pay
-          Models::Payment::WAYS
+          Core::Money::Ways::WORDS
         end
       end
     end

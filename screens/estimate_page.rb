@@ -18,6 +18,14 @@ module UprightBench
         app.helpers Helpers
         app.get("/j/:code", open: true) { estimate_page(job_of(params["code"])) }
 
+        app.get "/j/:code/bill.pdf", open: true do
+          headers "cache-control" => "no-store", "x-robots-tag" => "noindex"
+          bill = Queries::Books.standing(job_of(params["code"]))
+          raise Services::NotFound, "There is no bill yet." unless bill
+
+          pdf Bills::BillPaper.new(Queries::BillOverview.new(bill), words: self).render, "bill-#{bill.number}"
+        end
+
         app.post "/j/:code/agree", open: true do
           answer_estimate("agree") do |job|
             Services::AgreeToEstimate.call(job.number, id_of(params["estimate"]),

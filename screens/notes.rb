@@ -44,7 +44,7 @@ module UprightBench
         # @return [String, nil] a place of the machine
         def place_of_note(on)
           key = params["position"].to_s
-          key if on.is_a?(Models::Machine) && on.to_core.position?(key)
+          key if on.respond_to?(:to_core) && on.to_core.position?(key)
         end
       end
     end

@@ -14,7 +14,7 @@ module UprightBench
 
         app.post "/jobs/:number/items/:id/other" do
           form = FreeLineForm.new(params)
-          next other_part_page(form) unless form.ok? && written(form)
+          next other_part_page(form) unless form.ok? && free_line_written(form)
 
           redirect "/jobs/#{job_asked.number}#item-#{item_asked.id}", 303
         end
@@ -47,7 +47,7 @@ module UprightBench
         end
 
         # @return [Boolean] false when the form says why not
-        def written(form)
+        def free_line_written(form)
           Services::WriteFreeLine.call(job_asked.number, item_asked.id, line: form.line, by: person, at: now)
           true
         rescue Services::Invalid => e

@@ -63,12 +63,6 @@ module UprightBench
             .map { |key| sheet.position(key).name.downcase }
           [names.empty? ? "For your #{sheet.title}." : "For your #{sheet.title}: #{list_words(names)}."]
         end
-
-        # @param parcel [Models::Parcel]
-        # @return [String] as in "on its way"
-        def parcel_words(parcel)
-          Models::Parcel::STATES.fetch(parcel.state)
-        end
       end
     end
   end

@@ -72,7 +72,7 @@ module UprightBench
         def list_page(problems = [])
           @title = "Parts file"
           erb :"part_lists/page", locals: { problems: problems, typed: params["list"].to_s[0, MOST_TYPED],
-                                            suppliers: Models::Supplier.order(:name).select_map(%i[id name]) }
+                                            suppliers: Queries::SupplierNames.with_ids }
         end
 
         def columns_page(import)

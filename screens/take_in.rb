@@ -109,13 +109,18 @@ module UprightBench
 
         # @return [Hash] what is known already, as it would be typed
         def prefilled(subject)
-          typed = { "request_key" => SecureRandom.uuid, "customer" => { "name" => params["name"].to_s },
-                    "told_by" => subject.customer&.told_by, "look_fee" => usual_look_fee }
+          typed = known_beforehand.merge("told_by" => subject.customer&.told_by)
           machine = subject.machine or return typed
 
           typed.merge("hours_per_week" => machine.hours_per_week&.to_f&.then { |hours| format("%g", hours) },
             "traits" => machine.traits.to_a,
             "allergy" => (machine.allergy ? "1" : nil))
+        end
+
+        # @return [Hash] what the address says, and what the shop proposes
+        def known_beforehand
+          { "request_key" => SecureRandom.uuid, "customer" => { "name" => params["name"].to_s },
+            "look_fee" => usual_look_fee, "complaint" => params["complaint"].to_s[0, 300] }
         end
 
         # @return [String, nil] what the shop proposes for looking

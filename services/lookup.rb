@@ -10,11 +10,9 @@ module UprightBench
 
       # What may be looked up, and what it is called.
       WORDS = { answer: "answer", batch: "batch", booking: "booking", card: "card", customer: "customer",
-                draft: "draft", fit_rule: "fit", job: "job", machine: "machine",
-                note: "note", parcel: "parcel", notice: "notice", bill: "bill",
-                offer: "offer", paper_run: "paper", part: "part", part_import: "list", picture: "picture",
-                rack_stay: "part on the rack",
-                sheet: "sheet", supplier: "supplier" }.freeze
+                draft: "draft", fit_rule: "fit", job: "job", machine: "machine", note: "note", notice: "notice",
+                offer: "offer", paper_run: "paper", parcel: "parcel", part: "part", part_import: "list",
+                picture: "picture", rack_stay: "part on the rack", sheet: "sheet", supplier: "supplier" }.freeze
 
       # @param name [Symbol] one of WORDS
       # @param id [Integer, nil]
@@ -38,6 +36,12 @@ module UprightBench
         whole = Models::Job.where(Sequel[:jobs][:number] => number)
           .eager_graph(:customer, :made_safe_person, machine: :sheet)
         (whole.all.first if number.between?(1, BIGGEST_ID)) || raise(NotFound, "There is no job #{number}.")
+      end
+
+      # @raise [NotFound]
+      def bill(number)
+        (Models::Bill.first(number: number) if number.between?(1, BIGGEST_ID)) ||
+          raise(NotFound, "There is no bill #{number}.")
       end
 
       # @param code [String] a part's number, or its barcode

@@ -35,15 +35,16 @@ module UprightBench
         TO_COLLECT = %i[closed_up declined referred].freeze
         # Ended without the work: the customer declined, or it went to the maker.
         ENDED_EARLY = %i[declined referred].freeze
+        # Said too early, it may be taken back.
+        TAKEN_BACK = (TO_COLLECT + %i[handed_over]).freeze
         # Nothing more happens to it.
         OVER = %i[handed_over].freeze
         # The machine is in the shop.
         IN_SHOP = (ALL - OVER).freeze
 
         SETS = { to_look_over: TO_LOOK_OVER, estimated: ESTIMATED, agreed: AGREED, under_way: UNDER_WAY,
-                 changeable: CHANGEABLE,
-                 recordable: RECORDABLE, to_collect: TO_COLLECT, ended_early: ENDED_EARLY, over: OVER,
-                 in_shop: IN_SHOP }.freeze
+                 changeable: CHANGEABLE, recordable: RECORDABLE, to_collect: TO_COLLECT, ended_early: ENDED_EARLY,
+                 taken_back: TAKEN_BACK, over: OVER, in_shop: IN_SHOP }.freeze
 
         # What the button on the bench says.
         NEXT_ACTION = {

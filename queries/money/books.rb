@@ -6,6 +6,11 @@ module UprightBench
     module Books
       module_function
 
+      # @return [Models::Bill, nil] the one that stands for a job
+      def standing(job)
+        Models::Bill.standing.first(job_id: job.id)
+      end
+
       # @return [Array<Models::Bill>]
       def bills(from, till)
         Models::Bill.where(issued_on: from..till).eager(:job).order(:number).all

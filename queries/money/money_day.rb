@@ -17,7 +17,7 @@ module UprightBench
       def takings
         sums = Models::Payment.where(paid_on: @on).group(:way)
           .select_hash(:way, Sequel.function(:sum, Sequel[:cents] + Sequel[:rounded_cents]).cast(Integer).as(:cents))
-        Models::Payment::WAYS.keys.to_h { |way| [way, sums.fetch(way, 0)] }
+        Core::Money::Ways::WORDS.keys.to_h { |way| [way, sums.fetch(way, 0)] }
       end
 
       # @return [Array<Models::Bill>] the newest first

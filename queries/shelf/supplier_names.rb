@@ -7,6 +7,11 @@ module UprightBench
       def self.call
         Models::Supplier.order(:name).select_map(:name)
       end
+
+      # @return [Array<Array(Integer, String)>]
+      def self.with_ids
+        Models::Supplier.order(:name).select_map(%i[id name])
+      end
     end
   end
 end

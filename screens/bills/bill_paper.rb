@@ -51,7 +51,7 @@ module UprightBench
 
         def paid(payment)
           verb = payment.cents.positive? ? "Paid" : "Given back"
-          "#{verb} #{@words.full_day(payment.paid_on)}, #{Models::Payment::WAYS.fetch(payment.way)}: " \
+          "#{verb} #{@words.full_day(payment.paid_on)}, #{Core::Money::Ways::WORDS.fetch(payment.way)}: " \
             "#{@words.money(payment.counted_cents.abs)}"
         end
 

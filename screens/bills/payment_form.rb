@@ -7,7 +7,7 @@ module UprightBench
       class PaymentForm < Form
         takes do
           params do
-            required(:way).filled(:string, included_in?: Models::Payment::WAYS.keys)
+            required(:way).filled(:string, included_in?: Core::Money::Ways::WORDS.keys)
             required(:amount).filled(:decimal, gt?: 0, lteq?: 100_000)
             optional(:back).maybe(:bool)
             optional(:note).maybe(:string, max_size?: 300)

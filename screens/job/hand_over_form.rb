@@ -10,8 +10,8 @@ module UprightBench
         # @return [String] how it is paid; on account where nobody says
         # @raise [Services::Invalid]
         def way(typed)
-          way = typed["way"] || Services::HandOver::ON_ACCOUNT
-          return way if way == Services::HandOver::ON_ACCOUNT || Models::Payment::WAYS.key?(way)
+          way = typed["way"] || Core::Money::Ways::ON_ACCOUNT
+          return way if way == Core::Money::Ways::ON_ACCOUNT || Core::Money::Ways.now?(way)
 
           raise Services::Invalid, { way: ["Choose how it is paid."] }
         end

@@ -21,12 +21,12 @@ module UprightBench
 
         # @return [Hash{String=>String}] way => words
         def pay_choices
-          { **Models::Payment::WAYS, Services::HandOver::ON_ACCOUNT => "later, on account" }
+          Core::Money::Ways::CHOICES
         end
 
         # @return [String] how it is most likely paid
         def usual_way(page)
-          page.customer.fleet ? Services::HandOver::ON_ACCOUNT : "cash"
+          page.customer.fleet ? Core::Money::Ways::ON_ACCOUNT : "cash"
         end
       end
     end

@@ -6,7 +6,7 @@ module UprightBench
       # A machine that begins its life with the customer: whose, which, since when, how it is used, and what it cost.
       class SoldNewForm < Form
         AGREED = TakeIn::TakeInForm::AGREED
-        WAYS = [*Models::Payment::WAYS.keys, Services::HandOver::ON_ACCOUNT].freeze
+        WAYS = Core::Money::Ways::CHOICES.keys.freeze
 
         takes do
           params do

@@ -45,7 +45,7 @@ module UprightBench
         quote = Core::Money::Estimate.new(lines: [line], policy: Policies.now.money)
         bill = MakeBill.new(@by, @at).call(quote, customer: customer, about: ["Sold new"], machine_id: machine.id,
           request_key: @input.fetch(:request_key))
-        return if @input[:way] == HandOver::ON_ACCOUNT || bill.total_cents.zero?
+        return if @input[:way] == Core::Money::Ways::ON_ACCOUNT || bill.total_cents.zero?
 
         TakePayment.call(of: bill, way: @input[:way], cents: bill.total_cents, by: @by, at: @at)
       end

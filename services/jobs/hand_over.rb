@@ -4,15 +4,14 @@ module UprightBench
   module Services
     # The machine leaves the shop, with everything that came with it; its bill is made, and paid or owed.
     class HandOver
-      ON_ACCOUNT = "account" # paid later: a fleet's month, or whoever asks for it
-
       # @param counted_out [Hash{String=>Integer}] accessories given back, name => pieces
       # @param missing_note [String, nil] where the rest is
-      # @param way [String] of Models::Payment::WAYS, or ON_ACCOUNT
+      # @param way [String] of Core::Money::Ways::CHOICES
       # @param cents [Integer, nil] what is paid; nil for all of it
       # @raise [Refused] before it is closed up, declined or referred
       # @raise [Invalid] naming what is missing, while nobody says where it is
-      def self.call(number, by:, at:, counted_out: {}, missing_note: nil, way: ON_ACCOUNT, cents: nil)
+      def self.call(number, by:, at:, counted_out: {}, missing_note: nil, way: Core::Money::Ways::ON_ACCOUNT,
+        cents: nil)
         EnterState.call(number, :handed_over, by: by, at: at) do |job|
           note = missing_note.to_s.strip
           missing = count_out(job, counted_out)
@@ -32,7 +31,7 @@ module UprightBench
       def self.bill(job, way, cents, by, at)
         MakeBill.of_job(job, by: by, at: at)
         owed = Balance.of_job(job)
-        return if way == ON_ACCOUNT || owed.zero?
+        return if way == Core::Money::Ways::ON_ACCOUNT || owed.zero?
 
         TakePayment.call(of: job, way: way, cents: cents || owed, by: by, at: at)
       end

@@ -5,7 +5,7 @@ module UprightBench
     # Takes back what was said too early: declined, sent to the maker, closed up, handed over. What it did is undone in
     # full, as long as nothing followed from it.
     class TakeBack
-      STATES = %w[declined referred closed_up handed_over].freeze
+      STATES = Core::Jobs::States.names(:taken_back).freeze
 
       # @param reason [String] kept in the history
       # @return [Models::Job]

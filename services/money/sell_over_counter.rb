@@ -8,7 +8,7 @@ module UprightBench
       MOST_LINES = 40
 
       # @param pieces [Hash{Integer=>Integer}] part's id => pieces
-      # @param way [String] of Models::Payment::WAYS, or HandOver::ON_ACCOUNT where the customer is known
+      # @param way [String] of Core::Money::Ways::WORDS, or Core::Money::Ways::ON_ACCOUNT where the customer is known
       # @param customer [Models::Customer, nil]
       # @param machine [Models::Machine, nil] of that customer
       # @param fitted [Hash{String=>Integer}] position => part's id, put in at home today
@@ -71,7 +71,7 @@ module UprightBench
       end
 
       def refuse_unknown_debtor(way)
-        return if way != HandOver::ON_ACCOUNT || @customer
+        return if way != Core::Money::Ways::ON_ACCOUNT || @customer
 
         raise Invalid, { way: ["On account only for a customer on file."] }
       end
@@ -85,7 +85,7 @@ module UprightBench
       end
 
       def pay(bill, way)
-        return if way == HandOver::ON_ACCOUNT || bill.total_cents.zero?
+        return if way == Core::Money::Ways::ON_ACCOUNT || bill.total_cents.zero?
 
         TakePayment.call(of: bill, way: way, cents: bill.total_cents, by: @by, at: @at)
       end

@@ -8,7 +8,7 @@ module UprightBench
       MOST_CENTS = 10_000_000
 
       # @param of [Models::Job, Models::Bill] a bill of a job is paid as its job is
-      # @param way [String] of Models::Payment::WAYS
+      # @param way [String] of Core::Money::Ways::WORDS
       # @param cents [Integer] what it pays off; negative is given back
       # @return [Models::Payment]
       # @raise [Invalid] for another way, or when it is more than what is owed
@@ -38,7 +38,7 @@ module UprightBench
       private
 
       def refuse_nonsense(way, cents)
-        raise Invalid, { way: ["is cash, card or transfer"] } unless Models::Payment::WAYS.key?(way)
+        raise Invalid, { way: ["is cash, card or transfer"] } unless Core::Money::Ways.now?(way)
         raise Invalid, { cents: ["is a sum"] } unless cents.nonzero? && cents.abs <= MOST_CENTS
       end
 

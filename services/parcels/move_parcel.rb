@@ -16,9 +16,7 @@ module UprightBench
         DB.transaction do
           parcel.lock!
           next parcel if parcel.state == how
-          if parcel.state != (how == "sent" ? "packed" : "sent")
-            raise Refused, "This parcel is #{Models::Parcel::STATES.fetch(parcel.state)}."
-          end
+          raise Refused, "This parcel is #{parcel.state_words}." if parcel.state != (how == "sent" ? "packed" : "sent")
 
           new(parcel, by, at).call(how, on)
         end

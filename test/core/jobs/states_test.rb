@@ -32,8 +32,8 @@ class StatesTest < CoreTest
     assert_equal %i[to_look_over recordable in_shop], in_sets[:taken_in]
     assert_equal %i[estimated changeable recordable in_shop], in_sets[:looked_over]
     assert_equal %i[agreed under_way changeable recordable in_shop], in_sets[:in_work]
-    assert_equal %i[to_collect in_shop], in_sets[:closed_up]
-    assert_equal %i[over], in_sets[:handed_over]
+    assert_equal %i[to_collect taken_back in_shop], in_sets[:closed_up]
+    assert_equal %i[taken_back over], in_sets[:handed_over]
   end
 
   def test_every_state_is_at_one_step_of_the_job_page

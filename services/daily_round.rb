@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # What the day asks for by itself, each done as often as it is called: who did not fetch their machine hears again,
+    # parcels of which nobody says anything are taken to be fitted, names go off old bills.
+    module DailyRound
+      # what, as it is reported when it fails => what is done
+      ALL = { "reminders to fetch" => ->(at) { RemindToFetch.call(at: at) },
+              "parcels" => ->(at) { MoveParcel.fitted_by_now(at: at) },
+              "old bills" => ->(at) { BlankOldBills.call(on: Config::Zone.date(at)) } }.freeze
+
+      module_function
+
+      # One that fails leaves the others alone.
+      def call(at:)
+        ALL.each do |what, work|
+          work.call(at)
+        rescue StandardError => e
+          Config::Report.error(e, what: what)
+        end
+      end
+    end
+  end
+end
