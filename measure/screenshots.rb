@@ -56,7 +56,7 @@ module UprightBench
           "look-over" => ["/jobs/#{walk}/look-over?at=#{measured(walk)}"], "settle" => ["/jobs/#{job('looked_over')}"],
           "work" => ["/jobs/#{walk}"], "hand-over" => ["/jobs/#{job('closed_up')}"], "rack" => ["/rack"],
           "shelf" => ["/shelf"],
-          "cards" => ["/cards"], "batch" => ["/cards/batches/#{Models::Batch.max(:id)}"],
+          "cards" => ["/cards"], "bill" => ["/bills/#{Models::Bill.max(:number)}"],
           "customer" => ["/customers/#{machine.customer_id}"], "machine" => ["/machines/#{machine.id}"],
           "sheets" => ["/sheets"],
           "sheet-draft" => ["/drafts/#{draft.id}?at=#{drawn.to_core.positions.find(&:washable?).key}"],

@@ -140,7 +140,7 @@ module UprightBench
         def job_page(number, problem: nil, typed: {}, errors: {})
           page = Queries::JobPage.new(Services::Lookup.job_to_show(number), now: now, policies: policies)
           @title = "Job #{number}"
-          @keys = [["l", "to the look-over"]]
+          @keys = [["l", "to the look-over"], ["d", "the next step: agreed, done, close up, hand over"]]
           erb :"job/page", locals: { page: page, job: page.job, problem: problem, typed: typed, errors: errors }
         end
 

@@ -34,6 +34,19 @@ class VisitsThatChangeTest < BrowserTest
     Models::Bill.where(job_id: job.id).reverse(:number).first
   end
 
+  MOST_KEYSTROKES = 20
+
+  def test_from_settle_to_bill_by_keyboard
+    job = looked_over
+    show(job)
+    keys = job.work_items_dataset.where(state: "to_do").count + 3 # agreed, each line, closed up, handed over
+    keys.times { press_on_to_the_next_page }
+
+    assert_text "Handed over"
+    assert_operator keys, :<=, MOST_KEYSTROKES
+    assert_equal 0, Services::Balance.of_job(job)
+  end
+
   def test_one_line_is_dropped_after_agreeing
     job = settled
     dropped = item(job, "bin-seal")
@@ -173,6 +186,12 @@ class VisitsThatChangeTest < BrowserTest
   end
 
   private
+
+  def press_on_to_the_next_page
+    execute_script("window.before = true")
+    press "d"
+    wait_for("the next page") { evaluate_script("!window.before && document.readyState === 'complete'") }
+  end
 
   def fitting(machine)
     answer = Services::FitFor.new(machine.to_core, machine, today: today).call(["pre-filter"]).fetch("pre-filter")
