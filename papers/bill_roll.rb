@@ -24,7 +24,8 @@ module UprightBench
 
       def draw
         super
-        @draw ||= ((pdf.bounds.top - @y) / MM).ceil + (2 * MARGIN_MM) + 2
+        used_mm = ((pdf.bounds.top - @y) / MM).ceil
+        @long_mm = used_mm + (2 * MARGIN_MM) + 2 if @long_mm.nil?
       end
     end
   end

@@ -22,7 +22,17 @@ class PagesTest < BrowserTest
      "/sheets", "/sheets/#{machine.sheet_id}", "/sheets/new",
      *drafts, "/take-in/many?customer_id=#{machine.customer_id}",
      "/take-in/taken?customer_id=#{stopped.customer_id}&from=#{stopped.number}&to=#{stopped.number}",
-     "/settings", "/legend", "/logout", "/nothing", "#{open.fetch('settled')}/history"]
+     *counter(machine), "/settings", "/settings/shop", "/legend",
+     "/logout", "/nothing", "#{open.fetch('settled')}/history"]
+  end
+
+  # Money, parcels, what waits, and another part for something to do.
+  def counter(machine)
+    to_do = Models::WorkItem.where(state: "to_do", action: "replace").order(:id).first
+    part = part("HD-2010").id
+    ["/bills", "/bills/#{Models::Bill.min(:number)}", "/bills/sale",
+     "/bills/sale?machine_id=#{machine.id}&lines[#{part}]=2", "/parcels", "/to-collect", "/machines/new",
+     "/jobs/#{to_do.job.number}/items/#{to_do.id}/other?q=filter"]
   end
 
   def shelf

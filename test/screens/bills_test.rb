@@ -123,6 +123,11 @@ class BillsScreenTest < DatabaseTest
       [bill.title, "TX-77", "Tax 19 %", "Tax 7 %", Core::Money::Amount.words(bill.total_cents), "Paid. Thank you."]
         .each { |words| assert_includes text, words }
     end
+    info, = Open3.capture2("pdfinfo", "-", stdin_data: last_response.body, binmode: true)
+    width, height = info[/Page size:.*/].scan(/[\d.]+/).map { |points| points.to_f / 72 * 25.4 }
+
+    assert_in_delta 80, width, 0.5
+    assert_operator height, :<, 250, "as long as it takes"
     get "/bills/#{bill.number}/gold.pdf"
 
     assert_equal 404, status
