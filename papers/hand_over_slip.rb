@@ -10,13 +10,15 @@ module UprightBench
       ROW = 15
       NOTE = 90 # a date
       # heading => rows in `parts`
-      PARTS = { done: "Done", left: "Left as it is", next: "What comes next", back: "With the machine" }.freeze
+      PARTS = { done: "Done", left: "Left as it is", home: "At home", next: "What comes next",
+                back: "With the machine" }.freeze
 
       # @param shop [Array<String>] the shop's name, then its address and phone
       # @param number [Integer] the job's
       # @param date [String]
       # @param about [Array<String>] customer, machine, serial number
-      # @param parts [Hash{Symbol=>Array<Array(String, String)>}] as in PARTS: what, and a note at the right edge
+      # @param parts [Hash{Symbol=>Array<Array(String, String, String)>}] as in PARTS: what, a note at the right edge,
+      #   and a sentence below, or nil
       # @param notes [Array<String>]
       def initialize(shop:, number:, date:, about:, parts:, notes:)
         @shop = shop
@@ -49,7 +51,10 @@ module UprightBench
         room(ROW * 3)
         space
         words(heading, size: 12, style: :bold, height: 18)
-        rows.each { |text, note| beside(text, note.to_s) }
+        rows.each do |text, note, below|
+          beside(text, note.to_s)
+          words(below, size: 8, height: below.length > 90 ? 22 : 13) if below
+        end
       end
     end
   end

@@ -57,10 +57,10 @@ module UprightBench
         def hand_over_slip
           raise Services::Refused, "Job #{@job.number} is not closed up yet." unless @job.closed_up_at
 
-          slip = SlipPaper.new(@page, today: today)
+          slip = SlipPaper.new(@page, today: today, policies: @policies)
           Papers::HandOverSlip.new(shop: letterhead, number: @job.number, about: slip.about,
             date: @words.full_day(Config::Zone.date(@job.handed_over_at || @now)), parts: slip.parts,
-            notes: [wet, paid].compact).render
+            notes: [wet, paid, guarantee].compact).render
         end
 
         # As it was agreed, or as it was sent, or as it stands while neither is.
@@ -88,6 +88,15 @@ module UprightBench
 
         def paid
           "#{@words.money(@page.quote.total_cents)}, tax included." if @page.quote.total_cents.positive?
+        end
+
+        # @return [String, nil] the shop's own; where something was done
+        def guarantee
+          days = @policies["guarantee_days"]
+          return if days.zero? || @page.items.none? { |item| item.state == "done" }
+
+          last = Config::Zone.date(@job.handed_over_at || @now) + days
+          "Our guarantee on this work holds until #{@words.full_day(last)}. The law may give you more."
         end
 
         def today

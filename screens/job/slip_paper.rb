@@ -7,14 +7,16 @@ module UprightBench
       class SlipPaper
         # @param page [Queries::JobPage]
         # @param today [Date]
-        def initialize(page, today:)
+        # @param policies [Services::Policies]
+        def initialize(page, today:, policies:)
           @page = page
           @today = today
+          @policies = policies
         end
 
         # @return [Hash{Symbol=>Array}] as Papers::HandOverSlip takes it
         def parts
-          { done: done, left: left_work + left_dues, next: coming, back: back }
+          { done: done, left: left_work + left_dues, home: home, next: coming, back: back }
         end
 
         # @return [Array<String>]
@@ -36,7 +38,9 @@ module UprightBench
         end
 
         def left_work
-          @page.items.select { |item| item.state == "left" }.map { |item| [name_of(item.position), "as found"] }
+          @page.items.select { |item| item.state == "left" }.map do |item|
+            [name_of(item.position), "as found", item.reason]
+          end
         end
 
         # What was due and is not named above.
@@ -44,6 +48,19 @@ module UprightBench
           named = @page.items.select { |item| item.state == "left" }.map(&:position)
           (@page.left_places - named).select { |key| @page.sheet.position?(key) }
             .map { |key| [name_of(key), "its time is up"] }
+        end
+
+        # What nobody is written to about: the customer's own care, and when a bin is emptied (common practice).
+        def home
+          own = @page.sheet.walk.flat_map { |place| place.tasks.reject(&:card).map { |task| home_row(place, task) } }
+          bin = @page.sheet.walk.find { |place| place.kind == :bin }
+          bin ? [*own, ["#{bin.name}: empty it", "at #{@policies['bin_limit_percent']} %"]] : own
+        end
+
+        def home_row(place, task)
+          months = task.clocks.find { |clock| clock.kind == :months }
+          every = months && (months.limit == 1 ? "every month" : "every #{months.limit} months")
+          ["#{place.name}: #{task.action}", every, place.care]
         end
 
         # By month, as a card says it; nothing that was just left.
