@@ -39,8 +39,15 @@ module UprightBench
 
         def left_work
           @page.items.select { |item| item.state == "left" }.map do |item|
-            [name_of(item.position), "as found", item.reason]
+            [name_of(item.position), "as found", why_left(item)]
           end
+        end
+
+        # What somebody here marked over the rule is a matter of the shop's own.
+        # @return [String, nil]
+        def why_left(item)
+          finding = @page.findings[item.position]
+          item.reason unless finding && finding.why.figures.key?(:rule)
         end
 
         # What was due and is not named above.
