@@ -26,8 +26,8 @@ module UprightBench
 
       def call(way, cents, note, request_key)
         refuse_nonsense(way, cents)
-        CountDrawer.wait if way == "cash"
         @job ? @job.lock! : OneAtATime.wait("bill", @whose.id) # a row of history cannot be locked
+        CountDrawer.wait if way == "cash" # after the job, as whoever hands over locks them
         kept = request_key && Models::Payment.first(request_key: request_key)
         return kept if kept
 

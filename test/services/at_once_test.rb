@@ -72,6 +72,23 @@ class AtOnceTest < CommittedTest
     assert_equal (1..numbers.size).to_a, numbers
   end
 
+  # Whoever pays and whoever hands over lock the same things in the same order, and the job is paid once.
+  def test_paid_and_handed_over_at_once
+    job = take_in
+    job.update(look_fee_cents: 2500)
+    Services::EndEarly.call(job.number, how: "declined", by: technician, at: NOW)
+    at_once do |index|
+      if index.even?
+        Services::TakePayment.call(of: Models::Job[job.id], way: "cash", cents: 100, by: owner, at: NOW)
+      else
+        Services::HandOver.call(job.number, missing_note: "none", way: "cash", by: owner, at: NOW)
+      end
+    end
+
+    assert_equal ["handed_over", 0], [job.refresh.state, Services::Balance.of_job(job)]
+    assert_equal 1, Models::Bill.where(job_id: job.id).count
+  end
+
   def test_one_settles_and_the_others_hear_who_did
     job = take_in
     record(job, "pre-filter", { grey: 5 })
