@@ -10,7 +10,7 @@ module UprightBench
       ROW = 15
       NOTE = 90 # a date
       # heading => rows in `parts`
-      PARTS = { done: "Done", left: "Left as it is", home: "At home", next: "What comes next",
+      PARTS = { found: "What we found", done: "Done", left: "Left as it is", home: "At home", next: "What comes next",
                 back: "With the machine" }.freeze
 
       # @param shop [Array<String>] the shop's name, then its address and phone

@@ -174,10 +174,9 @@ module UprightBench
         # @param past [Queries::LastJobs::Past]
         # @return [String] as in "Hose cleaned, foam filter replaced."
         def past_work_words(past)
-          return "Nothing was done." if past.work.empty?
-
-          "#{past.work.map { |place, action| "#{place} #{Job::PageWords::DONE.fetch(action)}" }.join(', ')}."
-            .sub(/\A./, &:upcase)
+          done = past.work.map { |place, action| "#{place} #{Job::PageWords::DONE.fetch(action)}" }.join(", ")
+          left = "Left then, ask again: #{past.left.join(', ')}." if past.left.any?
+          [done.empty? ? "Nothing was done." : "#{done}.".sub(/\A./, &:upcase), left].compact.join(" ")
         end
 
         # @return [Date, nil]

@@ -5,19 +5,23 @@ module UprightBench
     # What was done to a machine when it was last here, the newest first.
     module LastJobs
       MOST = 3
-      Past = Struct.new(:job, :ended_on, :work, keyword_init: true)
+      Past = Struct.new(:job, :ended_on, :work, :left, keyword_init: true)
 
       # @param machine [Models::Machine]
-      # @return [Array<Past>] `work` is place and action, as in [["foam filter", "replace"]]
+      # @return [Array<Past>] `work` is place and action, as in [["foam filter", "replace"]]; `left` are places
+      #   that the customer left
       def self.call(machine)
         jobs = Models::Job.where(machine_id: machine.id).exclude(handed_over_at: nil).reverse(:id).limit(MOST).all
-        done = Models::WorkItem.where(job_id: jobs.map(&:id), state: "done").order(:sequence).all.group_by(&:job_id)
-        jobs.map { |job| past(job, done.fetch(job.id, [])) }
+        items = Models::WorkItem.where(job_id: jobs.map(&:id)).order(:sequence).all.group_by(&:job_id)
+        jobs.map { |job| past(job, items.fetch(job.id, [])) }
       end
 
-      def self.past(job, done)
-        work = done.map { |item| [job.sheet.position(item.position).name.downcase, item.action] }
-        Past.new(job: job, ended_on: Config::Zone.date(job.handed_over_at), work: work)
+      def self.past(job, items)
+        named = items.group_by(&:state).transform_values do |alike|
+          alike.map { |item| [job.sheet.position(item.position).name.downcase, item.action] }
+        end
+        Past.new(job: job, ended_on: Config::Zone.date(job.handed_over_at), work: named.fetch("done", []),
+          left: named.fetch("left", []).map(&:first))
       end
       private_class_method :past
     end

@@ -55,13 +55,20 @@ module UprightBench
         # @return [String] PDF
         # @raise [Services::Refused] while the work is not finished
         def hand_over_slip
-          raise Services::Refused, "Job #{@job.number} is not closed up yet." unless @job.closed_up_at
+          refuse_unfinished
 
           slip = SlipPaper.new(@page, today: today, policies: @policies)
           Papers::HandOverSlip.new(shop: letterhead, number: @job.number, about: slip.about,
             date: @words.full_day(Config::Zone.date(@job.handed_over_at || @now)), parts: slip.parts,
             notes: [wet, paid, guarantee].compact).render
         end
+
+        def refuse_unfinished
+          return if @job.closed_up_at || @job.ended_early? || @job.over?
+
+          raise Services::Refused, "Job #{@job.number} is not closed up yet."
+        end
+        private :refuse_unfinished
 
         # As it was agreed, or as it was sent, or as it stands while neither is.
         # @return [String] PDF

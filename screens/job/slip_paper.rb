@@ -16,6 +16,8 @@ module UprightBench
 
         # @return [Hash{Symbol=>Array}] as Papers::HandOverSlip takes it
         def parts
+          return { found: found, done: done, back: back } if @page.job.closed_up_at.nil?
+
           { done: done, left: left_work + left_dues, home: home, next: coming, back: back }
         end
 
@@ -29,6 +31,12 @@ module UprightBench
 
         def name_of(position)
           @page.sheet.position(position).name
+        end
+
+        # For whoever looks at it next: the maker, or a competent person.
+        def found
+          bad = @page.findings.values.reject { |finding| finding.verdict == "leave" }
+          bad.map { |finding| [name_of(finding.position), finding.verdict, finding.reason] }
         end
 
         def done

@@ -83,6 +83,12 @@ module UprightBench
         jobs.update(complaint: NAME, **%i[agreed_name called_off_reason].to_h { |name| [name, said(name)] })
         notes.update(text: NAME)
         forget_notices
+        forget_parcels
+      end
+
+      # Where parcels went: what was in them stands on their bills.
+      def forget_parcels
+        Models::Parcel.where(customer_id: @customer.id).update(address: Sequel.pg_jsonb([]))
       end
 
       def forget_notices

@@ -152,6 +152,24 @@ class BillsScreenTest < DatabaseTest
       .each { |words| assert_includes text, words }
   end
 
+  def test_what_goes_to_the_maker_goes_with_a_slip_of_what_was_found
+    job = take_in(new_machine)
+    record(job, "bin-seal", { state: "torn" })
+    Services::FinishLookOver.call(job.number, by: technician, at: NOW)
+    get "/jobs/#{job.number}/slip.pdf"
+
+    assert_equal 409, status
+    Services::EndEarly.call(job.number, how: "referred", by: technician, at: NOW)
+    get "/jobs/#{job.number}/slip.pdf"
+    text, = Open3.capture2("pdftotext", "-layout", "-", "-", stdin_data: last_response.body, binmode: true)
+
+    assert_match(/What we found\s+Bin rim seal\s+replace/, text)
+    Services::HandOver.call(job.number, by: owner, missing_note: "none", at: NOW)
+    get "/take-in?machine_id=#{job.machine_id}"
+
+    assert_says(/Nothing was done/)
+  end
+
   def test_called_off_and_taken_back_from_the_page
     submit "/jobs/#{@job.number}/take-back", { "take_back_reason" => "forgot the seal" }, from: "/jobs/#{@job.number}"
 

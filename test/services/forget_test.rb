@@ -48,6 +48,9 @@ class ForgetTest < DatabaseTest
     line = Core::Money::Line.new(kind: :part, words: "bag", net_cents: 100)
     quote = Core::Money::Estimate.new(lines: [line], policy: Core::Money::Policy.new)
     bill = Services::MakeBill.new(owner, NOW).call(quote, customer: @customer.refresh, about: ["x"], job_id: job.id)
+    Models::Parcel.create(bill_id: bill.id, customer_id: @customer.id, packed_at: NOW, packed_by: owner.id,
+      address: Sequel.pg_jsonb(["Vanish, Quay 4"]))
+    Services::Tell.call(job, :ready, by: owner, at: NOW)
     forget
 
     assert_equal [:bills], mentions("vanish")
