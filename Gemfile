@@ -51,6 +51,7 @@ group :test do
   gem "cuprite", "~> 0.17"
   gem "json_schemer", "~> 2.3"
   gem "minitest", "~> 5.0"
+  gem "money", "~> 6.19" # our table of currencies is checked against it
   gem "rack-test", "~> 2.1"
   gem "rubocop", "~> 1.60", require: false
   gem "rubocop-minitest", require: false

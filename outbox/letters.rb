@@ -99,15 +99,23 @@ module UprightBench
       # Read once, when a text says them.
       def hours
         @hours ||= if @words.each_value.any? { |words| words.say?(:hours) }
-                     Core::Policies::InForce.new(Models::Policy.select_hash(:key, :value)).open_hours
+                     in_force.open_hours
                    else
                      {}
                    end
       end
 
+      def currency
+        @currency ||= in_force.currency
+      end
+
+      def in_force
+        @in_force ||= Core::Policies::InForce.new(Models::Policy.select_hash(:key, :value))
+      end
+
       def letter(customer, lines, link, attempt, offer)
         Core::Cards::Letter.new(customer: customer.name, shop: @shop.name, shop_phone: @shop.phone, lines: lines,
-          link: link, attempt: attempt, hours: hours,
+          link: link, attempt: attempt, hours: hours, currency: currency,
           words: @words.fetch(customer.language) { @words.fetch(Models::Wording::ENGLISH) },
           offer: offer && { minutes: offer.minutes, until: offer.ends_on })
       end

@@ -68,7 +68,7 @@ module UprightBench
         # @return [String] XML
         # @raise [Services::Refused] naming what is not written down
         def e_bill(bill)
-          made = Formats::EBill.new(bill, currency: shop.currency)
+          made = Formats::EBill.new(bill, currency: policies["currency"])
           if made.lacking.any?
             raise Services::Refused, "An e-bill needs more than is on file: #{made.lacking.join(', ')}."
           end

@@ -94,7 +94,10 @@ module UprightBench
         # @param policy [Core::Policies::Number, Core::Policies::Choice]
         # @return [String, nil] the hint below the field; what the default is, where the shop's own differs
         def policy_hint(policy)
-          default = "Default #{policy.words(policy.default)}." if policy.default && policies.changed?(policy.key)
+          if policy.default && policies.changed?(policy.key)
+            default = "Default #{policy.words(policy.default,
+              money_sign)}."
+          end
           [policy.hint, default].compact.join(" ").then { |words| words.empty? ? nil : words }
         end
       end

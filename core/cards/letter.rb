@@ -26,9 +26,10 @@ module UprightBench
           end
 
           # @param words [Words]
+          # @param currency [Money::Currency]
           # @return [String, nil] as in "A new exhaust cassette costs $39.90, tax included."; nil when it is not known
-          def price(words)
-            price_cents && words.phrase(:price, part: part.downcase, price: Money::Amount.words(price_cents))
+          def price(words, currency)
+            price_cents && words.phrase(:price, part: part.downcase, price: currency.words(price_cents))
           end
         end
 
@@ -37,10 +38,11 @@ module UprightBench
         # @!attribute offer [Hash, nil] minutes, until (Date)
         # @!attribute shop_phone [String, nil]
         # @!attribute hours [Hash] when the shop is open, as in Policies::Week::OPEN_HOURS
+        # @!attribute currency [Money::Currency] of the prices
         # @!attribute said [Hash, nil] "subject" and "text" of a card that was sent: it stays as it was, whatever the
         #   words and the dates are now
         fields :customer, :shop, :shop_phone, :lines, :link, attempt: 1, words: Words.new, offer: nil, hours: {}.freeze,
-          said: nil
+          currency: Money::Currency.of(Money::Currency::USUAL), said: nil
 
         LINK = "{link}" # stands for the address of the customer's page in what is kept of a card
 
@@ -91,7 +93,7 @@ module UprightBench
 
         def about_machines(most)
           { machine: lines.first.machine, first_task: lines.first.words(words), and_more: and_more(lines.size - 1),
-            tasks: tasks(most), price: lines.filter_map { |line| line.price(words) }.uniq.join(" ") }
+            tasks: tasks(most), price: lines.filter_map { |line| line.price(words, currency) }.uniq.join(" ") }
         end
 
         def about_shop

@@ -11,7 +11,7 @@ module UprightBench
         fields :key, :group, :label, :options, :default, hint: nil
 
         # @return [String]
-        def words(value)
+        def words(value, _sign = nil)
           options.fetch(value)
         end
 

@@ -38,6 +38,11 @@ module UprightBench
                             **numbers(*%w[labour_tax_percent part_tax_percent]))
         end
 
+        # @return [Money::Currency]
+        def currency
+          Money::Currency.of(self["currency"])
+        end
+
         # @return [Float] a probability
         def service_level
           self["service_level_percent"] / 100.0

@@ -6,9 +6,10 @@ module UprightBench
       # The shop rules about prices, tax, bills and cash.
       module MoneyRules
         ALL = [
-          Number.new(key: "labour_an_hour", group: :money, label: "Bench time, an hour", unit: "$", range: 0..1000,
-            default: 60,
-            hint: "Without tax."),
+          Choice.new(key: "currency", group: :money, label: "Sums are in", default: Money::Currency::USUAL,
+            options: Money::Currency::ALL.transform_values { |known| "#{known.name} (#{known.code})" }),
+          Number.new(key: "labour_an_hour", group: :money, label: "Bench time, an hour", unit: Number::MONEY,
+            range: 0..1000, default: 60, hint: "Without tax."),
           Number.new(key: "labour_step_minutes", group: :money, label: "Charged in steps of", unit: "min",
             range: 1..120, default: 15),
           Number.new(key: "least_labour_minutes", group: :money, label: "Least charged", unit: "min", range: 0..240,
@@ -22,7 +23,7 @@ module UprightBench
           Choice.new(key: "tax_rounding", group: :money, label: "Tax is rounded", default: "total",
             options: { "total" => "once, on the total", "line" => "on each line" },
             hint: "To the cent; an exact half goes to the even cent."),
-          Number.new(key: "look_fee", group: :money, label: "For looking it over", unit: "$", range: 0..1000,
+          Number.new(key: "look_fee", group: :money, label: "For looking it over", unit: Number::MONEY, range: 0..1000,
             default: 0,
             hint: "Proposed at intake, without tax."),
           Choice.new(key: "look_fee_with_work", group: :money, label: "When work is done, the look-over is",

@@ -14,14 +14,20 @@ module UprightBench
           default.nil?
         end
 
+        MONEY = "money" # a unit that stands for the sign of the shop's currency
+
+        # @param sign [String] of the currency
         # @return [String] above its field: what it is, with the unit where the label does not say it
-        def heading
+        def heading(sign = "")
+          return "#{label}, #{sign}" if unit == MONEY
+
           label.downcase.include?(unit) ? label : "#{label}, #{unit}"
         end
 
+        # @param sign [String] of the currency
         # @return [String] a value as people read it, with its unit
-        def words(value)
-          unit == "$" ? "$#{format('%g', value)}" : "#{format('%g', value)} #{unit}"
+        def words(value, sign = "")
+          unit == MONEY ? "#{sign}#{format('%g', value)}" : "#{format('%g', value)} #{unit}"
         end
       end
     end

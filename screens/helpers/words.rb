@@ -35,7 +35,12 @@ module UprightBench
         end
 
         def money(cents)
-          Core::Money::Amount.words(cents)
+          policies.currency.words(cents)
+        end
+
+        # @return [String] of the shop's currency
+        def money_sign
+          policies.currency.sign
         end
 
         # @param reason [Core::Reason]

@@ -19,7 +19,7 @@ module UprightBench
             end
           end
           rule(:price) do
-            key.failure("is a sum, for example 16.50") unless value.delete("$ ").match?(Shelf::PartForm::MONEY)
+            key.failure("is a sum, for example 16.50") unless value.delete("$€£ ").match?(Shelf::PartForm::MONEY)
           end
         end
 

@@ -38,7 +38,7 @@ module UprightBench
             end
           end
           %i[price cost].each do |name|
-            rule(name) { key.failure("is a sum, for example 16.50") if value && !value.delete("$ ").match?(MONEY) }
+            rule(name) { key.failure("is a sum, for example 16.50") if value && !value.delete("$€£ ").match?(MONEY) }
           end
           rule(:attributes) do
             key.failure("are written as clip: yes, drive: left") unless Formats::NamedValues.attributes(value)
@@ -97,7 +97,7 @@ module UprightBench
         # @param typed [String, nil] a sum that was found to be one
         # @return [Integer, nil]
         def self.cents(typed)
-          typed && (BigDecimal(typed.delete("$ ").tr(",", ".")) * 100).to_i
+          typed && (BigDecimal(typed.delete("$€£ ").tr(",", ".")) * 100).to_i
         end
       end
     end

@@ -46,7 +46,7 @@ module UprightBench
           return if counted == expected || !note.to_s.empty?
 
           off = counted - expected
-          words = "#{Core::Money::Amount.words(off.abs)} too #{off.positive? ? 'much' : 'little'}"
+          words = "#{Policies.now.currency.words(off.abs)} too #{off.positive? ? 'much' : 'little'}"
           raise Invalid, { note: ["is needed: #{words}"] }
         end
       end

@@ -49,7 +49,8 @@ module UprightBench
         over = cents.positive? ? cents > [owed, 0].max : cents < [owed, 0].min
         return unless over
 
-        raise Invalid, { cents: [owed.zero? ? "is paid already" : "is at most #{Core::Money::Amount.words(owed.abs)}"] }
+        raise Invalid,
+          { cents: [owed.zero? ? "is paid already" : "is at most #{Policies.now.currency.words(owed.abs)}"] }
       end
 
       # Before there is a bill, nothing is owed, and it may be any sum.

@@ -26,7 +26,7 @@ module UprightBench
       def paper(part)
         found = slice(labelled.order(:number), part)
         Papers::ShelfLabel.new(shop: shop_line, labels: found.map do |part|
-          { name: part.name, number: part.number, price: Core::Money::Amount.words(part.price_cents) }
+          { name: part.name, number: part.number, price: Policies.now.currency.words(part.price_cents) }
         end)
       end
 

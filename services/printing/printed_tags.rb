@@ -22,7 +22,7 @@ module UprightBench
 
       # @return [String, nil] what was agreed at intake
       def self.looking(job)
-        "looking: up to #{Core::Money::Amount.words(job.look_fee_cents)}" if job.look_fee_cents.positive?
+        "looking: up to #{Policies.now.currency.words(job.look_fee_cents)}" if job.look_fee_cents.positive?
       end
       private_class_method :stands, :looking
 

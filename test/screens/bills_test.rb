@@ -45,6 +45,19 @@ class BillsScreenTest < DatabaseTest
     refute_includes Queries::Owed.new.rows.map { |row| row.bill.number }, bill.number
   end
 
+  def test_sums_are_in_the_currency_of_the_shop
+    Services::SavePolicies.call({ "currency" => "SEK" }, by: owner, at: NOW)
+    bill = hand_over("account")
+    get "/bills/#{bill.number}"
+
+    assert_says(/#{bill.total_cents / 100},\d\d kr/)
+    assert_says(/Take, kr/)
+    get "/settings"
+
+    assert_says(/Bench time, an hour, kr/)
+    refute_match(/\$\d/, page)
+  end
+
   def test_a_way_that_there_is_not
     hand_over("gold")
 
@@ -64,7 +77,7 @@ class BillsScreenTest < DatabaseTest
     pay(bill, "1.50")
     get "/bills/#{bill.number}"
 
-    assert_says(/#{Regexp.escape(Core::Money::Amount.words(bill.total_cents - 150))} to pay/)
+    assert_says(/#{Regexp.escape(Services::Policies.now.currency.words(bill.total_cents - 150))} to pay/)
   end
 
   def test_taken_back_by_whoever_may
@@ -120,8 +133,10 @@ class BillsScreenTest < DatabaseTest
       assert_equal "application/pdf", last_response.media_type
       text, = Open3.capture2("pdftotext", "-layout", "-", "-", stdin_data: last_response.body, binmode: true)
 
-      [bill.title, "TX-77", "Tax 19 %", "Tax 7 %", Core::Money::Amount.words(bill.total_cents), "Paid. Thank you."]
-        .each { |words| assert_includes text, words }
+      said = [bill.title, "TX-77", "Tax 19 %", "Tax 7 %", Services::Policies.now.currency.words(bill.total_cents),
+              "Paid. Thank you."]
+
+      said.each { |words| assert_includes text, words }
     end
     info, = Open3.capture2("pdfinfo", "-", stdin_data: last_response.body, binmode: true)
     width, height = info[/Page size:.*/].scan(/[\d.]+/).map { |points| points.to_f / 72 * 25.4 }
@@ -148,7 +163,7 @@ class BillsScreenTest < DatabaseTest
     get "/customers/#{customer.id}/statement.pdf"
     text, = Open3.capture2("pdftotext", "-layout", "-", "-", stdin_data: last_response.body, binmode: true)
 
-    [first.title, second.title, Core::Money::Amount.words(first.total_cents + second.total_cents)]
+    [first.title, second.title, Services::Policies.now.currency.words(first.total_cents + second.total_cents)]
       .each { |words| assert_includes text, words }
   end
 

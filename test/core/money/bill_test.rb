@@ -59,7 +59,7 @@ class BillTest < CoreTest
   end
 
   def test_what_is_taken_back_is_written_with_a_minus
-    assert_equal ["$16.50", "-$12.05", "-$0.05", "$0.00"], [1650, -1205, -5, 0].map { |cents| Money::Amount.words(cents) }
+    assert_equal ["$16.50", "-$12.05", "-$0.05", "$0.00"], [1650, -1205, -5, 0].map { |cents| Money::Currency.of("USD").words(cents) }
   end
 
   def test_how_long_it_has_been_open

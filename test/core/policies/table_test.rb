@@ -77,7 +77,8 @@ class PolicyTableTest < CoreTest
 
     assert_equal "Washes in a filter's life", number.heading
     assert_equal "Bags, %", number.with(label: "Bags", unit: "%").heading
-    assert_equal ["$5", "5 %"], [number.with(unit: "$").words(5.0), number.with(unit: "%").words(5)]
+    assert_equal ["$5", "5 %"],
+      [number.with(unit: Policies::Number::MONEY).words(5.0, "$"), number.with(unit: "%").words(5)]
   end
 
   # Common practice: a household's machine is serviced once a year.
@@ -102,7 +103,7 @@ class PolicyTableTest < CoreTest
     assert rules.changed?("bag_limit_percent")
     refute rules.changed?("bin_limit_percent")
     assert_equal ["50 %", "$60"], [Policies::Table.fetch("bag_limit_percent").words(50),
-                                   Policies::Table.fetch("labour_an_hour").words(60)]
+                                   Policies::Table.fetch("labour_an_hour").words(60, "$")]
   end
 
   def test_the_air_is_known_when_both_were_read

@@ -14,6 +14,6 @@ class MomentTest < CoreTest
 
   def test_amounts_to_the_cent
     assert_equal %w[$0.00 $0.05 $1.00 $1.01 $10.99 $123.40],
-      [0, 5, 100, 101, 1099, 12_340].map { |cents| Money::Amount.words(cents) }
+      [0, 5, 100, 101, 1099, 12_340].map { |cents| Money::Currency.of("USD").words(cents) }
   end
 end
