@@ -126,22 +126,22 @@ class VisitsThatChangeTest < BrowserTest
   end
 
   def test_what_was_asked_for_on_a_card_goes_by_post_and_its_clock_begins
-    machine = new_machine(bought_on: today - 900)
-    machine.customer.update(email: "wendel@example.org", email_agreed: true, street: "Quay 4", town: "Lorn")
-    part = fitting(machine)
-    Services::MoveStock.call(part, pieces: 2, kind: "received", by: owner, at: NOW)
+    machine, card = asked_for_on_a_card
     sign_in
-    visit "/bills/sale?machine_id=#{machine.id}&lines[#{part.id}]=1"
-    find("summary", text: "By post").click
+    visit "/cards/answers"
+    within("li", text: machine.customer.name, match: :first) { click_link "Pack a parcel" }
+    first(".hit", text: fitting(machine).name).click
     fill_in "Postage without tax, $", with: "6,50"
     click_button "Pack a parcel"
 
+    assert_text "Packed."
     assert_empty axe
     click_button "It is sent"
     click_button "It is fitted"
 
     assert_text "fitted at home today"
     assert_equal today, Models::Fitting.in_place.first(machine_id: machine.id, position: "pre-filter").fitted_on
+    refute_includes Queries::PartsToSend.call.map(&:card_id), card.id
   end
 
   def test_a_fleets_month_is_on_account_and_paid_together
@@ -186,6 +186,21 @@ class VisitsThatChangeTest < BrowserTest
   end
 
   private
+
+  # @return [Array(Models::Machine, Models::Card)] whose customer asked on the card's page for the part
+  def asked_for_on_a_card
+    machine = new_machine(bought_on: today - 900, name: "Postal Customer")
+    machine.customer.update(email: "postal@example.org", email_agreed: true, street: "Quay 4", town: "Lorn")
+    Services::MoveStock.call(fitting(machine), pieces: 2, kind: "received", by: owner, at: NOW)
+    Services::SetClocks.call(machine, on: today)
+    card = write_card(machine.customer)
+    due = Models::Due.running.first(machine_id: machine.id, position: "pre-filter", action: "replace")
+    Models::CardLine.unrestrict_primary_key
+    Models::CardLine.create(card_id: card.id, due_id: due.id, attempt: 1, leaves_on: today)
+    visit URI(Outbox::Letters.link(card)).path
+    click_button "Please send me the part"
+    [machine, card]
+  end
 
   def press_on_to_the_next_page
     execute_script("window.before = true")
