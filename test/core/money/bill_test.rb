@@ -62,6 +62,21 @@ class BillTest < CoreTest
     assert_equal ["$16.50", "-$12.05", "-$0.05", "$0.00"], [1650, -1205, -5, 0].map { |cents| Money::Currency.of("USD").words(cents) }
   end
 
+  # As the gem money writes them; each currency is held against it in test/formats/currencies_test.rb.
+  def test_a_sum_in_other_money
+    words = { "EUR" => "€16,50", "SEK" => "16,50 kr", "CHF" => "CHF 16.50", "GBP" => "£16.50" }
+
+    words.each { |code, text| assert_equal text, Money::Currency.of(code).words(1650) }
+  end
+
+  def test_which_parts_are_on_it_and_what_one_costs_with_tax
+    lines = [Money::Line.new(kind: :labour, words: "time", net_cents: 1, key: "no part"),
+             Money::Line.new(kind: :part, words: "filter", net_cents: 1000, key: "filter/7")]
+
+    assert_equal ["filter/7"], Money::Estimate.new(lines: lines, policy: policy(0, 0, :total)).part_keys
+    assert_equal 1190, policy(0, 19, :total).with_part_tax(1000)
+  end
+
   def test_how_long_it_has_been_open
     assert_equal [30, 30, 60, 90, nil], [0, 30, 31, 90, 91].map { |days| Money::Age.step(days) }
   end
