@@ -13,7 +13,6 @@ module UprightBench
       end
 
       dataset_module do
-        where :to_call, state: "to_call"
         exclude :standing, state: "withdrawn"
       end
     end

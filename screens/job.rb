@@ -35,6 +35,13 @@ module UprightBench
         },
         "tell" => ->(number, _, by, at) { Services::TellAgain.call(number, by: by, at: at) },
         "tell-late" => ->(number, _, by, at) { Services::TellLate.call(number, by: by, at: at) },
+        "deposit" => lambda { |number, typed, by, at|
+          form = Bills::PaymentForm.new(typed)
+          raise Services::Invalid, { deposit: ["A deposit is a sum above 0."] } unless form.ok?
+
+          Services::TakePayment.call(of: Services::Lookup.job(number), cents: form.cents.abs, by: by, at: at,
+            **form.values.slice(:way, :request_key))
+        },
         "sheet" => ->(number, _, by, at) { Services::AdoptSheet.call(number, by: by, at: at) },
         "end" => ->(number, typed, by, at) { Services::EndEarly.call(number, how: typed["how"].to_s, by: by, at: at) }
       }.freeze

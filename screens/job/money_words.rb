@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "securerandom"
+
 module UprightBench
   module Screens
     module Job
@@ -16,7 +18,15 @@ module UprightBench
         # @return [String] above the ways to pay
         def to_pay_words(page)
           cents = page.due_cents
-          cents.positive? ? "#{money(cents)}, paid by" : "#{money(-cents)} goes back by"
+          coins = Core::Money::Cash.rounded(cents, policies["smallest_coin_cents"])
+          sum = money(cents.abs)
+          sum += " (#{money(coins.abs)} in cash)" unless coins == cents
+          cents.positive? ? "#{sum}, paid by" : "#{sum} goes back by"
+        end
+
+        # @return [String] so that a payment sent twice is taken once
+        def payment_key
+          SecureRandom.uuid
         end
 
         # @return [Hash{String=>String}] way => words

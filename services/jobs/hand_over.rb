@@ -7,11 +7,9 @@ module UprightBench
       # @param counted_out [Hash{String=>Integer}] accessories given back, name => pieces
       # @param missing_note [String, nil] where the rest is
       # @param way [String] of Core::Money::Ways::CHOICES
-      # @param cents [Integer, nil] what is paid; nil for all of it
       # @raise [Refused] before it is closed up, declined or referred
       # @raise [Invalid] naming what is missing, while nobody says where it is
-      def self.call(number, by:, at:, counted_out: {}, missing_note: nil, way: Core::Money::Ways::ON_ACCOUNT,
-        cents: nil)
+      def self.call(number, by:, at:, counted_out: {}, missing_note: nil, way: Core::Money::Ways::ON_ACCOUNT)
         EnterState.call(number, :handed_over, by: by, at: at) do |job|
           note = missing_note.to_s.strip
           missing = count_out(job, counted_out)
@@ -21,19 +19,19 @@ module UprightBench
             ] }
           end
 
-          bill(job, way, cents, by, at)
+          bill(job, way, by, at)
           Models::Notice.where(job_id: job.id, state: %w[waiting to_call]).update(state: "withdrawn")
           { handed_over_at: at, missing_note: (note if missing.any?) }
         end
       end
 
       # @param job [Models::Job] locked
-      def self.bill(job, way, cents, by, at)
+      def self.bill(job, way, by, at)
         MakeBill.of_job(job, by: by, at: at)
         owed = Balance.of_job(job)
         return if way == Core::Money::Ways::ON_ACCOUNT || owed.zero?
 
-        TakePayment.call(of: job, way: way, cents: cents || owed, by: by, at: at)
+        TakePayment.call(of: job, way: way, cents: owed, by: by, at: at)
       end
 
       # @return [Hash{String=>Integer}] what does not go back

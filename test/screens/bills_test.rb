@@ -58,6 +58,29 @@ class BillsScreenTest < DatabaseTest
     refute_match(/\$\d/, page)
   end
 
+  def test_a_deposit_is_taken_on_the_jobs_page_and_counts_at_hand_over
+    Services::SavePolicies.call({ "smallest_coin_cents" => 5 }, by: owner, at: NOW)
+    Services::TakeBack.call(@job.number, reason: "not yet", by: owner, at: NOW)
+    get "/jobs/#{@job.number}"
+    key = page[/name="request_key" value="([^"]+)"/, 1]
+    deposit = { "amount" => "10,03", "way" => "card", "request_key" => key }
+    submit "/jobs/#{@job.number}/deposit", { **deposit, "amount" => "lots" }, from: "/jobs/#{@job.number}"
+
+    assert_equal 422, status
+    2.times do
+      submit "/jobs/#{@job.number}/deposit", { **deposit, "amount" => "10.03" }, from: "/jobs/#{@job.number}"
+    end
+
+    assert_equal(-1003, Services::Balance.of_job(@job.refresh))
+    Services::CloseUp.call(@job.number, by: technician, at: NOW)
+    get "/jobs/#{@job.number}"
+
+    assert_says(/in cash\), paid by/)
+    hand_over("cash")
+
+    assert_equal 0, Services::Balance.of_job(@job.refresh)
+  end
+
   def test_a_way_that_there_is_not
     hand_over("gold")
 
