@@ -26,9 +26,10 @@ module UprightBench
         rows.select { |row| row.cents.positive? }
       end
 
+      # What was paid for a job that is not over yet stands for its next bill.
       # @return [Array<Row>]
       def to_give_back
-        rows.select { |row| row.cents.negative? }
+        rows.select { |row| row.cents.negative? && !row.bill.job&.in_shop? }
       end
 
       # @param on [Date]

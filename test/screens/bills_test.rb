@@ -119,6 +119,31 @@ class BillsScreenTest < DatabaseTest
     assert_says(/To give back/)
   end
 
+  def test_what_was_paid_for_a_job_that_was_taken_back_is_not_given_back
+    hand_over("card")
+    Services::TakeBack.call(@job.number, reason: "too early", by: owner, at: NOW)
+
+    assert_empty Queries::Owed.new(customer_id: @job.refresh.customer_id).to_give_back
+    get "/jobs/#{@job.number}"
+
+    assert_says(/was paid before/)
+  end
+
+  def test_a_technician_takes_no_bill_back
+    bill = hand_over("card")
+    submit "/logout"
+    sign_in(Demo::Load.mail("Tobiah Lund"))
+    get "/jobs/#{@job.number}"
+
+    refute_match(/Take it back/, page)
+    submit "/bills/#{bill.number}/credit", { "reason" => "x" }, from: "/bills"
+
+    assert_equal 403, status
+    submit "/jobs/#{@job.number}/take-back", { "take_back_reason" => "x" }, from: "/bills"
+
+    assert_equal [403, "handed_over", 1], [status, @job.refresh.state, Models::Bill.where(job_id: @job.id).count]
+  end
+
   def test_the_drawer
     hand_over("cash")
     key = SecureRandom.uuid
