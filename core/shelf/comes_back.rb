@@ -20,7 +20,7 @@ module UprightBench
         # @param days [Integer] from today
         # @return [Float]
         def within(days)
-          1 - [card_in, *earlier_in, *follow_up_in].map { |card| stays_away(card, days) }.inject(:*)
+          @within[days] ||= 1 - [card_in, *earlier_in, *follow_up_in].map { |card| stays_away(card, days) }.inject(:*)
         end
 
         private
@@ -30,7 +30,9 @@ module UprightBench
           (1 - (chance * answers.within(days - card))) / (1 - (chance * answers.within(-card)))
         end
 
+        # What was said once is kept: a large shop asks the same five hundred of thirty thousand dues, week by week.
         def check
+          @within = {}
           raise ArgumentError, "a chance lies between 0 and below 1" unless chance >= 0 && chance < 1
         end
       end

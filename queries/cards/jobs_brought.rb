@@ -40,7 +40,7 @@ module UprightBench
 
       def newest_card
         card = Sequel[:cards]
-        Models::Card.reached.beside_dues.where(Services::CardReturns.brought)
+        Models::Card.reached.beside_dues.where(Services::CardResults.brought)
           .order(Sequel.desc(card[:leaves_on]), Sequel.desc(card[:id])).limit(1)
           .select(card[:id].as(:card_id), *%i[channel attempt leaves_on].map { |name| card[name] })
       end

@@ -7,21 +7,9 @@ module UprightBench
     class CardReturns
       CAME_WITHIN_DAYS = 60 # after a card, for the one to have brought the other (house rule)
       LOOKED_BACK_DAYS = 730
-      WITHIN = Sequel.lit("interval '#{CAME_WITHIN_DAYS + 1} days'")
-      private_constant :WITHIN
       # days before the first date on it, at least => words; what left later than the date comes last
       LEADS = { 21 => "three weeks ahead or more", 7 => "one to three weeks ahead", 0 => "in the last week",
                 nil => "after the date" }.freeze
-
-      # A card brings a machine that it named, and that came after it had left.
-      # @return [Sequel::SQL::Expression] of a row of cards that reached somebody, one of its dues and one of jobs
-      def self.brought
-        card = Sequel[:cards]
-        job = Sequel[:jobs]
-        had_left = Sequel.function(:coalesce, card[:handed_over_at] <= job[:taken_in_at], true)
-        Sequel.&({ job[:customer_id] => card[:customer_id], job[:machine_id] => Sequel[:dues][:machine_id] },
-          job[:taken_in_at] >= card[:leaves_on], job[:taken_in_at] < card[:leaves_on] + WITHIN, had_left)
-      end
 
       # @param today [Date]
       def initialize(today:)
@@ -88,38 +76,19 @@ module UprightBench
         cards.select { |row| row[:attempt] == 1 }
       end
 
-      # All cards are read in one go, for there may be a million: first each beside what it brought, then the alike
-      # ones together.
       # @return [Array<Hash>] channel, attempt, minutes, ahead and waited (days, or nil), and how many cards
       def cards
-        @cards ||= begin
-          columns = %i[channel attempt minutes ahead waited]
-          per_card.from_self.group(*columns).select(*columns, Sequel.function(:count).*.as(:cards)).naked.all
-        end
+        @cards ||= kept + CardResults.of(first_not_kept..(@today - CAME_WITHIN_DAYS))
       end
 
-      def per_card # rubocop:disable Metrics/AbcSize -- one query
-        followed.beside_dues.left_join(:jobs, self.class.brought)
-          .left_join(:offers, { id: Sequel[:cards][:offer_id] })
-          .group(Sequel[:cards][:id], *%i[channel attempt leaves_on].map { |name| Sequel[:cards][name] }, :minutes)
-          .select(Sequel[:cards][:channel], Sequel[:cards][:attempt], :minutes, ahead.as(:ahead), waited.as(:waited))
+      # Of the days whose results are known for good.
+      def kept
+        DB[:card_results].where(leaves_on: (@today - LOOKED_BACK_DAYS)..).group(*CardResults::COLUMNS)
+          .select(*CardResults::COLUMNS, Sequel.cast(Sequel.function(:sum, :cards), Integer).as(:cards)).all
       end
 
-      # Counted from the day on which it left; what reached nobody is not counted.
-      def followed
-        days = (@today - LOOKED_BACK_DAYS)..(@today - CAME_WITHIN_DAYS)
-        Models::Card.reached.where(Sequel[:cards][:leaves_on] => days)
-      end
-
-      # Of a first card; others are not asked for it.
-      def ahead
-        days = Sequel.function(:min, Sequel[:dues][:due_on]) - Sequel[:cards][:leaves_on]
-        Sequel.case({ { Sequel[:cards][:attempt] => 1 } => days }, nil)
-      end
-
-      # Until the first that came of it.
-      def waited
-        Sequel.cast(Sequel.function(:min, Sequel[:jobs][:taken_in_at]), Date) - Sequel[:cards][:leaves_on]
+      def first_not_kept
+        CardResults.first_not_kept(@today)
       end
     end
   end

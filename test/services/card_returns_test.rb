@@ -107,4 +107,29 @@ class CardReturnsTest < DatabaseTest
 
     assert_empty returns
   end
+
+  # What is kept of the days that are over says the same as the cards do.
+  def test_days_that_are_over_are_counted_once
+    card(100, came_after: 5)
+    card(100)
+    card(61, came_after: 60)
+    card(60, came_after: 60)
+    before = returns
+    2.times { Services::CardResults.keep(today: today) }
+
+    assert_equal([[today - 100, nil, 1], [today - 100, 5, 1], [today - 61, 60, 1]],
+      DB[:card_results].order(:leaves_on, Sequel.asc(:waited, nulls: :first)).select_map(%i[leaves_on waited cards]))
+    assert_equal({ ["email", 1] => [3, 4] }, before)
+    assert_equal before, returns
+  end
+
+  def test_the_day_that_is_over_next_is_counted_next
+    card(60, came_after: 60)
+    kept = [0, 1, 2].map do |days|
+      Services::CardResults.keep(today: today + days)
+      DB[:card_results].sum(:cards).to_i
+    end
+
+    assert_equal [0, 1, 1], kept
+  end
 end
