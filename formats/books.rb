@@ -5,12 +5,15 @@ require "csv"
 module UprightBench
   module Formats
     # Bills and payments for the books, as CSV (RFC 4180): one line for each rate of a bill, one for each payment. Sums
-    # have a dot and two places; what is taken back or given back is negative.
-    module Books
+    # have a dot and the places of their currency; what is taken back or given back is negative.
+    class Books
       BILLS = %w[number kind date customer job reason rate net tax total].freeze
       PAYMENTS = %w[date way amount rounding bill job note].freeze
 
-      module_function
+      # @param currency [Core::Money::Currency]
+      def initialize(currency)
+        @currency = currency
+      end
 
       # @param bills [Array<Models::Bill>] with customer and job
       # @return [String]
@@ -26,6 +29,8 @@ module UprightBench
            payment.job&.number, Cell.safe(payment.note)]
         end)
       end
+
+      private
 
       def rates(bill) # rubocop:disable Metrics/AbcSize -- one table
         sign = bill.credit? ? -1 : 1
@@ -47,9 +52,8 @@ module UprightBench
       end
 
       def sum(cents)
-        format("%.2f", cents/100r)
+        @currency.plain(cents)
       end
-      private_class_method :rates, :sums, :table, :sum
     end
   end
 end

@@ -4,14 +4,16 @@ require "csv"
 
 module UprightBench
   module Formats
-    # An order to a supplier as CSV (RFC 4180): number, name, maker, barcode, pieces, packs, cost each and together, in
-    # whole and hundredth.
+    # An order to a supplier as CSV (RFC 4180): number, name, maker, barcode, pieces, packs, cost each and together,
+    # with the decimals of the currency.
     class OrderList
       COLUMNS = %w[number name maker barcode pieces packs cost cost_together].freeze
 
       # @param rows [Array<Hash>] number, name, maker, barcode, pieces, packs (Rational), cost_cents (or nil)
-      def initialize(rows)
+      # @param currency [Core::Money::Currency]
+      def initialize(rows, currency: PartList::USUAL)
         @rows = rows
+        @currency = currency
       end
 
       # @return [String] UTF-8, lines ended as the standard has it
@@ -35,7 +37,7 @@ module UprightBench
       end
 
       def cost(cents)
-        cents && format("%.2f", cents/100r)
+        cents && @currency.plain(cents)
       end
     end
   end

@@ -3,7 +3,7 @@
 module UprightBench
   module Formats
     # How the cells of a list of parts are read. Whoever includes it has a `say`, which tells what is wrong with a line
-    # and returns nil.
+    # and returns nil, and a @currency.
     module PartCells
       FLAGS = { "yes" => true, "no" => false }.freeze
       KIND = /\A[a-z][a-z_]{0,39}\z/
@@ -20,21 +20,18 @@ module UprightBench
       end
 
       def money(text, column, line)
-        plain = plain_money(text)
-        if plain.match?(/\A\d{1,6}(\.\d{1,2})?\z/)
-          (BigDecimal(plain) * 100).to_i
-        else
-          say(line, "#{column} must be money, as in 16.50")
-        end
+        @currency.cents(plain_money(text)) ||
+          say(line, "#{column} must be money, as in #{@currency.plain(1650)}")
       end
 
-      # "1.234,50" and "1,234.50" are the same sum: the last sign parts the cents.
+      # "1.234,50" and "1,234.50" are the same sum: the last sign parts the cents. Where there are none, all signs stand
+      # between thousands.
       def plain_money(text)
-        plain = text.delete("$€£ \u00A0").strip
-        return plain.tr(",", ".") unless plain.include?(",") && plain.include?(".")
+        return text.delete(".,") if @currency.digits.zero?
+        return text unless text.include?(",") && text.include?(".")
 
-        cents = plain[/[.,](\d*)\z/, 1]
-        "#{plain[0..-(cents.length + 2)].delete('.,')}.#{cents}"
+        cents = text[/[.,](\d*)[^\d]*\z/, 1]
+        "#{text[0...text.rindex(/[.,]/)].delete('.,')}.#{cents}"
       end
 
       def whole(text, column, range, line)

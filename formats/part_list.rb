@@ -31,23 +31,25 @@ module UprightBench
                  "filter_class" => %i[filter_class filter_class], "pattern" => %i[pattern flag],
                  "discontinued" => %i[discontinued flag],
                  "successor" => %i[successor words], "barcode" => %i[barcode barcode] }.freeze
+      USUAL = Core::Money::Currency.of(Core::Money::Currency::USUAL)
       NEEDED = %i[name kind price_cents].freeze # may not be emptied
       # What an empty cell means; nothing for the others
       EMPTY = { pack_pieces: 1, pattern: false, discontinued: false }.freeze
 
       # @param parts [Array<Hash{Symbol=>Object}>] number, the fields of FIELDS, and on_shelf
+      # @param currency [Core::Money::Currency]
       # @return [String]
-      def self.write(parts)
+      def self.write(parts, currency: USUAL)
         CSV.generate(row_sep: "\r\n") do |out|
           out << COLUMNS
-          parts.each { |part| out << COLUMNS.map { |column| Cell.safe(cell(part, column)) } }
+          parts.each { |part| out << COLUMNS.map { |column| Cell.safe(cell(part, column, currency)) } }
         end
       end
 
-      def self.cell(part, column)
+      def self.cell(part, column, currency)
         field, type = FIELDS.fetch(column, [column.to_sym])
         value = part[field]
-        return value && format("%.2f", value/100r) if type == :money
+        return value && currency.plain(value) if type == :money
 
         type == :flag ? FLAGS.key(value) : value
       end
@@ -65,10 +67,12 @@ module UprightBench
       # @param source [String, File] UTF-8
       # @param columns [Hash{String=>String}] theirs => ours, or empty for what is left aside
       # @param fixed [Hash{String=>String}] our column => what all lines have, where there is no such column
-      def initialize(source, columns: {}, fixed: {})
+      # @param currency [Core::Money::Currency] that its prices are in
+      def initialize(source, columns: {}, fixed: {}, currency: USUAL)
         @source = source
         @columns = columns
         @fixed = fixed
+        @currency = currency
         @problems = []
         @told = []
         @aside = []

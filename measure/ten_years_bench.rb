@@ -119,7 +119,7 @@ module UprightBench
 
       # The whole shelf reckoned, what to order of it, and a list of all its prices.
       def shelf
-        took("what came of cards, the days that are over") { Services::CardResults.keep(today: Config::Zone.date(Time.now)) }
+        took("what came of cards, the days that are over") { Services::CardResults.keep(today: Date.today) }
         took("forecast of the whole shelf") { "#{Services::ForecastShelf.call(at: Time.now)} parts" }
         took("a list of all parts, looked at") { "#{changed_list.changes.size} of #{Models::Part.count} changed" }
         parts = sample(Models::Part)

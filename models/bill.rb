@@ -4,6 +4,8 @@ module UprightBench
   module Models
     # What was charged, as it was printed; or a credit note, which takes a bill back. Never changed.
     class Bill < Sequel::Model(:bills)
+      include Core::Money::Priced
+
       many_to_one :job
       many_to_one :customer
       many_to_one :issuer, class: "UprightBench::Models::Person", key: :issued_by
@@ -38,10 +40,10 @@ module UprightBench
         taxes.map { |row| Core::Money::TaxRow.new(**row.to_hash.transform_keys(&:to_sym)) }
       end
 
-      # @param kind [Symbol] of a line
+      # @param line [Core::Money::Line]
       # @return [String] the rate of its tax, as the bill's rows have it
-      def percent_of(kind)
-        rates[kind.to_s]
+      def percent_of(line)
+        rates[line.taxed_as]
       end
 
       # @param on [Date]

@@ -17,9 +17,11 @@ module UprightBench
       # @param customer [Array<String>] name and address; none at the counter
       # @param about [Array<String>] machine, serial number, job
       # @param rows [Array<Array(String, String, String)>] what, a note or nil, what it costs
-      # @param sums [Array<Array(String, String)>] net and tax by rate, and last the total: words and amounts
+      # @param sums [Array<Array(String, String)>] net and tax by rate: words and amounts
+      # @param total [Array(String, String)]
+      # @param held [Boolean] the total holds its tax, which is said below it
       # @param notes [Array<String>] what it takes back, how it was paid
-      def initialize(title:, date:, shop:, tax_number:, customer:, about:, rows:, sums:, notes:)
+      def initialize(title:, date:, shop:, tax_number:, customer:, about:, rows:, sums:, total:, held:, notes:)
         @title = title
         @date = date
         @shop = shop
@@ -28,6 +30,8 @@ module UprightBench
         @about = about
         @rows = rows
         @sums = sums
+        @total = total
+        @held = held
         @notes = notes
         super()
       end
@@ -58,8 +62,13 @@ module UprightBench
       def totals
         rule
         space(4)
-        @sums[0..-2].each { |words, amount| beside(words, amount) }
-        beside(*@sums.last, size: 14, style: :bold, height: 20)
+        taxes unless @held
+        beside(*@total, size: 14, style: :bold, height: 20)
+        taxes if @held
+      end
+
+      def taxes
+        @sums.each { |words, amount| beside(words, amount) }
       end
     end
   end

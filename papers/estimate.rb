@@ -15,8 +15,8 @@ module UprightBench
       # @param date [String]
       # @param customer [Array<String>] name and address
       # @param about [Array<String>] machine, serial number, complaint
-      # @param estimate [#to_lines, #lines, #net_cents, #total_cents]
-      # @param taxes [Hash{String=>Integer}] words => cents
+      # @param estimate [#to_lines, #net_cents, #total_cents, #prices_with_tax?]
+      # @param taxes [Hash{String=>Integer}] words, as in "tax on parts, 19 %" => cents
       # @param money [#call] cents to text
       # @param notes [Array<String>] when it is ready, agreement
       def initialize(shop:, number:, date:, customer:, about:, estimate:, taxes:, money:, notes:)
@@ -42,7 +42,7 @@ module UprightBench
         head
         @about.each { |text| words(text, size: 10) }
         space
-        lines.each { |line| priced(line) }
+        @estimate.to_lines.each { |line| priced(line) }
         totals
         space
         @notes.each { |text| words(text, size: 10) }
@@ -55,10 +55,6 @@ module UprightBench
         beside("Estimate, job #{@number}", @date, size: 14, style: :bold, height: 22)
       end
 
-      def lines
-        @estimate.respond_to?(:to_lines) ? @estimate.to_lines : @estimate.lines
-      end
-
       def priced(line)
         beside(line.words, line.covered ? "covered" : @money.call(line.charged_cents), size: 11, style: :bold)
         words(line.note.to_s, size: 8, height: line.note.to_s.length > 90 ? 24 : 16)
@@ -67,9 +63,15 @@ module UprightBench
       def totals
         rule
         space(4)
-        beside("Without tax", @money.call(@estimate.net_cents)) if @taxes.any?
-        @taxes.each { |words, cents| beside(words, @money.call(cents)) }
+        held = @estimate.prices_with_tax?
+        on_top unless held
         beside("Total", @money.call(@estimate.total_cents), size: 14, style: :bold, height: 20)
+        @taxes.each { |words, cents| beside("Includes #{words}", @money.call(cents), size: 9) } if held
+      end
+
+      def on_top
+        beside("Without tax", @money.call(@estimate.net_cents)) if @taxes.any?
+        @taxes.each { |words, cents| beside(words.sub(/\A./, &:upcase), @money.call(cents)) }
       end
     end
   end

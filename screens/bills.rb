@@ -29,13 +29,12 @@ module UprightBench
       private_class_method :day_routes
 
       def self.books_routes(app)
-        app.get("/bills/bills.csv") do
-          csv Formats::Books.bills(Queries::Books.bills(*period)), "bills-#{period.map(&:iso8601).join('-to-')}"
-        end
-
-        app.get("/bills/payments.csv") do
-          csv Formats::Books.payments(Queries::Books.payments(*period)),
-            "payments-#{period.map(&:iso8601).join('-to-')}"
+        %w[bills payments].each do |what|
+          app.get("/bills/#{what}.csv") do
+            rows = Queries::Books.public_send(what, *period)
+            csv Formats::Books.new(policies.currency).public_send(what, rows),
+              "#{what}-#{period.map(&:iso8601).join('-to-')}"
+          end
         end
       end
       private_class_method :books_routes
@@ -68,7 +67,7 @@ module UprightBench
         # @return [String] XML
         # @raise [Services::Refused] naming what is not written down
         def e_bill(bill)
-          made = Formats::EBill.new(bill, currency: policies["currency"])
+          made = Formats::EBill.new(bill, currency: policies.currency)
           if made.lacking.any?
             raise Services::Refused, "An e-bill needs more than is on file: #{made.lacking.join(', ')}."
           end
@@ -88,7 +87,7 @@ module UprightBench
         def bill_page(bill, form: nil, errors: {})
           @title = bill.title
           page = Queries::BillOverview.new(bill)
-          form ||= PaymentForm.blank("amount" => format("%.2f", page.owed_cents.abs/100r))
+          form ||= PaymentForm.blank("amount" => policies.currency.plain(page.owed_cents.abs))
           status 422 if form.errors.any? || errors.any?
           erb :"bills/bill", locals: { page: page, bill: bill, form: form, errors: errors,
                                        key: form.value(:request_key) || SecureRandom.uuid }
@@ -104,7 +103,7 @@ module UprightBench
         def pay_bill(bill, form)
           return bill_page(bill, form: form) unless form.ok?
 
-          Services::TakePayment.call(of: bill, cents: form.cents, by: person, at: now,
+          Services::TakePayment.call(of: bill, cents: form.paid_cents, by: person, at: now,
             **form.values.slice(:way, :note, :request_key))
           redirect "/bills/#{bill.number}", 303
         rescue Services::Invalid => e

@@ -17,6 +17,21 @@ module UprightBench
       class Contract < Dry::Validation::Contract
         config.messages.load_paths << File.expand_path("messages.yml", __dir__)
         config.messages.default_locale = :en
+
+        # Money, as people type it in the shop's currency.
+        register_macro(:sum) do
+          if value
+            currency = Services::Policies.now.currency
+            key.failure("is a sum, for example #{currency.plain(1650)}") unless currency.cents(value)
+          end
+        end
+
+        # A class of the shop's own.
+        register_macro(:tax_class) do
+          if value && Services::Policies.now.tax_classes.none? { |known| known.key == value }
+            key.failure("is no tax class of the shop")
+          end
+        end
       end
 
       UNREADABLE = Formats::ReadableText::SIGN
@@ -47,6 +62,12 @@ module UprightBench
 
       def ok?
         errors.empty?
+      end
+
+      # @param field [Symbol] of a sum
+      # @return [Integer, nil]
+      def cents(field)
+        values[field] && Services::Policies.now.currency.cents(values[field])
       end
 
       # @param path [Array<Symbol>]

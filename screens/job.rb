@@ -39,7 +39,7 @@ module UprightBench
           form = Bills::PaymentForm.new(typed)
           raise Services::Invalid, { deposit: ["A deposit is a sum above 0."] } unless form.ok?
 
-          Services::TakePayment.call(of: Services::Lookup.job(number), cents: form.cents.abs, by: by, at: at,
+          Services::TakePayment.call(of: Services::Lookup.job(number), cents: form.cents(:amount), by: by, at: at,
             **form.values.slice(:way, :request_key))
         },
         "sheet" => ->(number, _, by, at) { Services::AdoptSheet.call(number, by: by, at: at) },

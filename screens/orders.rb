@@ -60,7 +60,7 @@ module UprightBench
 
         app.get "/shelf/orders/:number/order.csv" do
           order = order_asked
-          csv Formats::OrderList.new(order_rows(order)).call, "order-#{order.number}"
+          csv Formats::OrderList.new(order_rows(order), currency: policies.currency).call, "order-#{order.number}"
         end
       end
       private_class_method :files_routes

@@ -41,9 +41,10 @@ module UprightBench
         def postage_typed
           typed = params["postage"].to_s.strip
           return 0 if typed.empty?
-          return Shelf::PartForm.cents(typed) if typed.match?(Shelf::PartForm::MONEY)
 
-          raise Services::Invalid, { postage: ["The postage is a sum, for example 6.50."] }
+          currency = policies.currency
+          currency.cents(typed) ||
+            raise(Services::Invalid, { postage: ["The postage is a sum, for example #{currency.plain(650)}."] })
         end
 
         # @return [String] PDF

@@ -98,6 +98,16 @@ module UprightBench
             .to_h { |kind| [kind, kind.tr("_", " ")] }
         end
 
+        # @return [String]
+        def prices_hint
+          "#{price_words.capitalize}."
+        end
+
+        # @return [Hash{String=>String}]
+        def tax_classes
+          { "" => "part" }.merge(policies.tax_classes.to_h { |known| [known.key, "#{known.name}, #{known.percent} %"] })
+        end
+
         # @return [Hash{String=>String}]
         def filter_classes
           { "" => "none" }.merge(Core::Fit::FilterClass::PERCENT.keys.to_h { |key| [key, key] })

@@ -17,8 +17,9 @@ module UprightBench
       def self.out_routes(app)
         app.get("/shelf/list") { list_page }
         app.get("/shelf/list.csv") do
-          allow!(:bulk_export) &&
-            csv(Formats::PartList.write(Queries::PartsOnShelf.for_a_file), "parts-#{today.iso8601}")
+          allow!(:bulk_export)
+          list = Formats::PartList.write(Queries::PartsOnShelf.for_a_file, currency: policies.currency)
+          csv list, "parts-#{today.iso8601}"
         end
         app.get("/shelf/labels.pdf") { send_paper("shelf_labels", **labels_asked) }
       end

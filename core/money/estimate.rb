@@ -5,7 +5,11 @@ module UprightBench
     module Money
       # What a job will cost: lines, tax by class, and the total, in whole cents.
       class Estimate
+        include Priced
+
         attr_reader :lines, :policy
+
+        alias to_lines lines
 
         # @param lines [Array<Line>]
         # @param policy [Policy]
@@ -16,20 +20,20 @@ module UprightBench
 
         # @return [Integer] without tax
         def net_cents
-          @lines.sum(&:charged_cents)
+          charged_cents - (@policy.with_tax? ? tax_cents : 0)
         end
 
-        # @return [Hash{Symbol=>Integer}] tax by kind of line, those without tax left out
+        # @return [Hash{String=>Integer}] tax by what its lines are taxed as, those without tax left out
         def taxes
-          @taxes ||= @lines.group_by(&:kind).to_h { |kind, lines| [kind, tax(kind, lines)] }
+          @taxes ||= by_class.to_h { |taxed_as, lines| [taxed_as, tax(taxed_as, lines)] }
             .reject { |_, cents| cents.zero? }
         end
 
-        # @return [Array<TaxRow>] by rate, the highest first; their tax is that of the kinds of lines, so that an
-        #   estimate and its bill say the same
+        # @return [Array<TaxRow>] by rate, the highest first; their tax is that of the classes, so that an estimate and
+        #   its bill say the same
         def tax_rows
-          rows = @lines.group_by(&:kind).group_by { |kind, _| @policy.percent(kind) }
-          rows.map { |percent, kinds| tax_row(percent, kinds.to_h) }.sort_by { |row| -Rational(row.percent) }
+          rows = by_class.group_by { |taxed_as, _| @policy.percent(taxed_as) }
+          rows.map { |percent, classes| tax_row(percent, classes.to_h) }.sort_by { |row| -Rational(row.percent) }
         end
 
         def tax_cents
@@ -37,7 +41,7 @@ module UprightBench
         end
 
         def total_cents
-          net_cents + tax_cents
+          charged_cents + (@policy.with_tax? ? 0 : tax_cents)
         end
 
         # @return [Array<String>] of the lines for parts
@@ -47,17 +51,25 @@ module UprightBench
 
         private
 
-        def tax_row(percent, kinds)
-          TaxRow.new(percent: percent, net_cents: kinds.values.flatten.sum(&:charged_cents),
-            tax_cents: kinds.keys.sum { |kind| taxes.fetch(kind, 0) })
+        def charged_cents
+          @lines.sum(&:charged_cents)
         end
 
-        # Once for all lines of a kind, or line by line, as the shop has it.
-        def tax(kind, lines)
-          share = @policy.tax_share(kind)
-          return Rounding.half_even(lines.sum(&:charged_cents) * share) if @policy.rounding == :total
+        def by_class
+          @lines.group_by(&:taxed_as)
+        end
 
-          lines.sum { |line| Rounding.half_even(line.charged_cents * share) }
+        def tax_row(percent, classes)
+          charged = classes.values.flatten.sum(&:charged_cents)
+          tax = classes.keys.sum { |taxed_as| taxes.fetch(taxed_as, 0) }
+          TaxRow.new(percent: percent, net_cents: @policy.with_tax? ? charged - tax : charged, tax_cents: tax)
+        end
+
+        # Once for all lines of a class, or line by line, as the shop has it.
+        def tax(taxed_as, lines)
+          charged = lines.map(&:charged_cents)
+          charged = [charged.sum] if @policy.rounding == :total
+          charged.sum { |cents| @policy.tax_cents(cents, taxed_as) }
         end
       end
     end

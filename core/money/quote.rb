@@ -9,8 +9,8 @@ module UprightBench
       class Quote
         # One thing to do. `covered` when the maker pays for it; `own` says where a part comes from that is
         # not paid again (a box that was opened for another place).
-        Work = Struct.new(:position, :place, :action, :minutes, :part_id, :part_name, :part_cents, :covered, :own,
-          keyword_init: true) do
+        Work = Struct.new(:position, :place, :action, :minutes, :part_id, :part_name, :part_cents, :tax_class, :covered,
+          :own, keyword_init: true) do
           # @return [String] of its part's line
           def key
             "#{position}/#{part_id}"
@@ -44,7 +44,7 @@ module UprightBench
         def look
           return [] unless @look_cents.positive?
 
-          [Line.new(kind: :labour, words: "Looking it over, as agreed at intake", net_cents: @look_cents)]
+          [Line.new(kind: :labour, words: "Looking it over, as agreed at intake", price_cents: @look_cents)]
         end
 
         # What the maker pays is no bench time of the customer's; one line says how the minutes came about.
@@ -56,7 +56,7 @@ module UprightBench
           charged = @policy.charged_minutes(minutes)
           free = [charged, @free_minutes].min
           [Line.new(kind: :labour, words: "Bench time, #{charged - free} min",
-            net_cents: @policy.labour_cents(charged - free), note: labour_note(paid, minutes, free))]
+            price_cents: @policy.labour_cents(charged - free), note: labour_note(paid, minutes, free))]
         end
 
         def labour_note(paid, minutes, free)
@@ -68,8 +68,8 @@ module UprightBench
         def part(work)
           return unless work.part_id
 
-          Line.new(kind: :part, words: work.part_name, net_cents: work.own ? 0 : work.part_cents, key: work.key,
-            covered: work.covered, note: part_note(work))
+          Line.new(kind: :part, words: work.part_name, price_cents: work.own ? 0 : work.part_cents, key: work.key,
+            tax_class: work.tax_class, covered: work.covered, note: part_note(work))
         end
 
         def part_note(work)
@@ -80,7 +80,7 @@ module UprightBench
 
         # Each line bears its own share, so that what is taxed line by line is taxed on what it costs.
         def off(line)
-          cents = Rounding.half_even(line.net_cents * Rational(@off_percent.to_s) / 100)
+          cents = Rounding.half_even(line.price_cents * Rational(@off_percent.to_s) / 100)
           return line if cents.zero? || line.covered
 
           off = "#{Rational(@off_percent.to_s).to_f.to_s.chomp('.0')} % off: #{@off_words}"

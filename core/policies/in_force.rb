@@ -33,9 +33,15 @@ module UprightBench
 
         # @return [Money::Policy]
         def money
-          Money::Policy.new(rate_cents_an_hour: self["labour_an_hour"] * 100, step_minutes: self["labour_step_minutes"],
+          Money::Policy.new(rate_cents_an_hour: self["labour_an_hour"] * currency.units,
+            step_minutes: self["labour_step_minutes"],
             least_minutes: self["least_labour_minutes"], rounding: self["tax_rounding"].to_sym,
-                            **numbers(*%w[labour_tax_percent part_tax_percent]))
+            prices: self["prices"].to_sym, classes: tax_classes, **numbers(*%w[labour_tax_percent part_tax_percent]))
+        end
+
+        # @return [Array<Money::TaxClass>] the shop's own, beside bench time and parts
+        def tax_classes
+          @stored.fetch("tax_classes", []).map { |row| Money::TaxClass.stored(row) }
         end
 
         # @return [Money::Currency]

@@ -19,7 +19,7 @@ module UprightBench
           shop = @bill.shop.to_hash
           on.new(title: @bill.title, date: @words.full_day(@bill.issued_on), shop: shop["lines"].to_a,
             tax_number: shop["tax_number"], customer: @bill.billed_to.to_a, about: @bill.about.to_a,
-            rows: rows, sums: [*taxes, ["Total", @words.money(@bill.total_cents)]], notes: notes).render
+            rows: rows, **sums, notes: notes).render
         end
 
         private
@@ -28,6 +28,10 @@ module UprightBench
           @bill.to_lines.map do |line|
             [line.words, line.note, line.covered ? "covered" : signed(line.charged_cents)]
           end
+        end
+
+        def sums
+          { sums: taxes, total: ["Total", @words.money(@bill.total_cents)], held: @bill.prices_with_tax? }
         end
 
         # Of a credit note all is taken back.
@@ -39,8 +43,10 @@ module UprightBench
           taxed = @bill.tax_rows.reject { |row| row.tax_cents.zero? }
           return [] if taxed.empty?
 
-          [["Without tax", @words.money(@bill.net_cents)],
-           *taxed.map { |row| ["Tax #{row.percent} % on #{signed(row.net_cents)}", signed(row.tax_cents)] }]
+          rows = taxed.map { |row| ["Tax #{row.percent} % on #{signed(row.net_cents)}", signed(row.tax_cents)] }
+          return rows.map { |words, amount| ["Includes #{words.downcase}", amount] } if @bill.prices_with_tax?
+
+          [["Without tax", @words.money(@bill.net_cents)], *rows]
         end
 
         def notes

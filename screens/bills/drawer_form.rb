@@ -7,17 +7,17 @@ module UprightBench
       class DrawerForm < Form
         takes do
           params do
-            required(:counted).filled(:decimal, gteq?: 0, lteq?: 100_000)
-            required(:left).filled(:decimal, gteq?: 0, lteq?: 100_000)
+            required(:counted).filled(:string)
+            required(:left).filled(:string)
             optional(:note).maybe(:string, max_size?: 300)
             required(:request_key).filled(:string, format?: TakeIn::TakeInForm::UUID)
           end
+          %i[counted left].each { |name| rule(name).validate(:sum) }
         end
 
         # @return [Hash] as Services::CountDrawer takes it
         def count
-          { counted_cents: (values[:counted] * 100).round, left_cents: (values[:left] * 100).round,
-            **values.slice(:note, :request_key) }
+          { counted_cents: cents(:counted), left_cents: cents(:left), **values.slice(:note, :request_key) }
         end
       end
     end

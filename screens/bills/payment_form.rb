@@ -8,17 +8,18 @@ module UprightBench
         takes do
           params do
             required(:way).filled(:string, included_in?: Core::Money::Ways::WORDS.keys)
-            required(:amount).filled(:decimal, gt?: 0, lteq?: 100_000)
+            required(:amount).filled(:string)
             optional(:back).maybe(:bool)
             optional(:note).maybe(:string, max_size?: 300)
             required(:request_key).filled(:string, format?: TakeIn::TakeInForm::UUID)
           end
+          rule(:amount).validate(:sum)
+          rule(:amount) { key.failure("must be more than 0") if value.match?(/\A[0.,]+\z/) }
         end
 
-        # @return [Integer] negative where it is given back
-        def cents
-          cents = (values[:amount] * 100).round
-          values[:back] ? -cents : cents
+        # @return [Integer] cents; negative where it is given back
+        def paid_cents
+          values[:back] ? -cents(:amount) : cents(:amount)
         end
       end
     end

@@ -8,9 +8,10 @@ module UprightBench
         takes do
           params do
             required(:agreed_name).filled(:string, max_size?: 120)
-            optional(:call_above).maybe(:decimal, gteq?: 0, lteq?: 100_000)
+            optional(:call_above).maybe(:string)
             optional(:warranty_name).maybe(:string, max_size?: 120)
           end
+          rule(:call_above).validate(:sum)
         end
 
         # @return [Hash] as Services::AgreeToEstimate takes it
@@ -19,8 +20,7 @@ module UprightBench
           form = new(typed)
           raise Services::Invalid, form.errors unless form.ok?
 
-          above = form.values[:call_above]
-          { **form.values.slice(:agreed_name, :warranty_name), call_above_cents: above && (above * 100).round }
+          { **form.values.slice(:agreed_name, :warranty_name), call_above_cents: form.cents(:call_above) }
         end
       end
     end

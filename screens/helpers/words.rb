@@ -43,6 +43,11 @@ module UprightBench
           policies.currency.sign
         end
 
+        # @return [String] as in "without tax": how prices are written
+        def price_words
+          policies.money.with_tax? ? "with tax" : "without tax"
+        end
+
         # @param reason [Core::Reason]
         # @return [String]
         def sentence(reason)

@@ -153,16 +153,15 @@ module UprightBench
         # Tax by rate, where the rates of today still make the sum that was agreed; else the sum alone.
         # @return [Hash{String=>Integer}] words => cents
         def taxes
-          lines = shown.respond_to?(:to_lines) ? shown.to_lines : shown.lines
-          counted = Core::Money::Estimate.new(lines: lines, policy: @policies.money)
-          return { "Tax" => shown.tax_cents } unless counted.tax_cents == shown.tax_cents
-
-          counted.taxes.transform_keys { |kind| tax_words(kind) }
+          counted = Core::Money::Estimate.new(lines: shown.to_lines, policy: @policies.money)
+          same = counted.tax_cents == shown.tax_cents && counted.total_cents == shown.total_cents
+          same ? counted.taxes.transform_keys { |taxed_as| tax_words(taxed_as) } : { "tax" => shown.tax_cents }
         end
 
-        def tax_words(kind)
-          rate = @policies[{ labour: "labour_tax_percent", part: "part_tax_percent" }.fetch(kind)]
-          "Tax on #{{ labour: 'bench time', part: 'parts' }.fetch(kind)}, #{format('%g', rate)} %"
+        def tax_words(taxed_as)
+          own = @policies.tax_classes.to_h { |known| [known.key, known.name] }
+          what = { "labour" => "bench time", "part" => "parts" }.merge(own).fetch(taxed_as, "parts")
+          "tax on #{what}, #{@policies.money.percent(taxed_as)} %"
         end
 
         def notes

@@ -12,9 +12,10 @@ module UprightBench
           params do
             required(:agreed_name).filled(:string, max_size?: 120)
             required(:agreed_how).filled(:string, included_in?: HOW.keys)
-            optional(:call_above).maybe(:decimal, gteq?: 0, lteq?: 100_000)
+            optional(:call_above).maybe(:string)
             optional(:warranty_name).maybe(:string, max_size?: 120)
           end
+          rule(:call_above).validate(:sum)
         end
 
         # @return [Hash] as Services::Agree takes it
@@ -27,8 +28,7 @@ module UprightBench
         end
 
         def agreed
-          above = values[:call_above]
-          { **values.slice(:agreed_name, :agreed_how, :warranty_name), call_above_cents: above && (above * 100).round }
+          { **values.slice(:agreed_name, :agreed_how, :warranty_name), call_above_cents: cents(:call_above) }
         end
       end
     end

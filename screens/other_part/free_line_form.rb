@@ -18,15 +18,13 @@ module UprightBench
               key.failure("may have letters, digits, dots, dashes and slashes, up to 40")
             end
           end
-          rule(:price) do
-            key.failure("is a sum, for example 16.50") unless value.delete("$€£ ").match?(Shelf::PartForm::MONEY)
-          end
+          rule(:price).validate(:sum)
         end
 
         # @return [Hash] as Services::WriteFreeLine takes it
         def line
           { **values.slice(:name, :supplier), number: values[:part_number]&.upcase,
-                                              price_cents: Shelf::PartForm.cents(values[:price]) }
+                                              price_cents: cents(:price) }
         end
       end
     end

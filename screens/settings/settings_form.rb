@@ -29,13 +29,19 @@ module UprightBench
         def self.typed_from(policies)
           TABLE.numbers.to_h { |policy| [policy.key, policies[policy.key]&.then { |number| format("%g", number) }] }
             .merge(TABLE.choices.to_h { |policy| [policy.key, policies[policy.key]] })
-            .merge("hours" => HoursFields.write(policies.open_hours),
-              "closed" => ClosedDayFields.write(policies.closed_days))
+            .merge(lists(policies))
         end
+
+        def self.lists(policies)
+          { "hours" => HoursFields.write(policies.open_hours), "closed" => ClosedDayFields.write(policies.closed_days),
+            "taxed" => TaxClassFields.write(policies.tax_classes) }
+        end
+        private_class_method :lists
 
         def initialize(typed = {})
           super
-          add(HoursFields.problems(typed["hours"]).merge(ClosedDayFields.problems(typed["closed"])))
+          add(HoursFields.problems(typed["hours"]).merge(ClosedDayFields.problems(typed["closed"]),
+            TaxClassFields.problems(typed["taxed"])))
         end
 
         # @param day [String]
@@ -49,11 +55,17 @@ module UprightBench
           typed_rows(value(:closed)).map { |row| row.slice("on", "name", "yearly").transform_values(&:to_s) }
         end
 
+        # @return [Array<Hash{String=>String}>] key, name and percent of each row, as typed
+        def tax_class_rows
+          typed_rows(value(:taxed)).map { |row| row.slice("key", "name", "percent").transform_values(&:to_s) }
+        end
+
         # @return [Hash{String=>Object}] as Services::SavePolicies takes them
         def policies
           plain = TABLE::ALL.to_h { |policy| [policy.key, values[policy.key.to_sym]] }
           plain.merge("open_hours" => HoursFields.read(typed["hours"]),
-            "closed_days" => ClosedDayFields.read(typed["closed"]).map(&:to_stored))
+            "closed_days" => ClosedDayFields.read(typed["closed"]).map(&:to_stored),
+            "tax_classes" => TaxClassFields.read(typed["taxed"]).map(&:to_stored))
         end
 
         private

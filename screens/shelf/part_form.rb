@@ -7,7 +7,6 @@ module UprightBench
       class PartForm < Form
         KINDS = Core::Findings::KINDS.keys.map(&:to_s).freeze
         NUMBER = %r{\A[A-Z0-9][A-Z0-9./-]{0,39}\z}
-        MONEY = /\A\d{1,6}(?:[.,]\d{1,2})?\z/
         SIDES = %i[length_mm width_mm diameter_mm].freeze
         WORDS = %i[name kind maker supplier filter_class successor barcode].freeze
         WHOLE = %i[lead_days pack_pieces life_months].freeze
@@ -28,6 +27,7 @@ module UprightBench
             optional(:barcode).maybe(:string)
             SIDES.each { |side| optional(side).maybe(:float, gt?: 0, lteq?: 5000) }
             %i[attributes contents].each { |name| optional(name).maybe(:string, max_size?: 400) }
+            optional(:tax_class).maybe(:string, max_size?: 40)
             optional(:lies_at).maybe(:string, max_size?: 60)
             %i[pattern discontinued].each { |flag| optional(flag).maybe(:bool) }
           end
@@ -38,8 +38,9 @@ module UprightBench
             end
           end
           %i[price cost].each do |name|
-            rule(name) { key.failure("is a sum, for example 16.50") if value && !value.delete("$€£ ").match?(MONEY) }
+            rule(name).validate(:sum)
           end
+          rule(:tax_class).validate(:tax_class)
           rule(:attributes) do
             key.failure("are written as clip: yes, drive: left") unless Formats::NamedValues.attributes(value)
           end
@@ -57,7 +58,7 @@ module UprightBench
           { "number" => part.number, "supplier" => part.supplier&.name, "successor" => part.successor&.number,
             **(WORDS - %i[supplier successor] + WHOLE).to_h { |name| [name.to_s, part[name]&.to_s] },
             **{ "price" => part.price_cents, "cost" => part.cost_cents }.transform_values { |cents| money(cents) },
-            **sides(part.measures.to_hash), "lies_at" => part.lies_at,
+            **sides(part.measures.to_hash), "lies_at" => part.lies_at, "tax_class" => part.tax_class,
             **%i[attributes contents].to_h { |name| [name.to_s, Formats::NamedValues.words(part[name].to_hash)] },
             **%i[pattern discontinued].to_h { |flag| [flag.to_s, ("1" if part[flag])] } }
         end
@@ -67,7 +68,7 @@ module UprightBench
         end
 
         def self.money(cents)
-          cents && format("%.2f", cents/100r)
+          cents && Services::Policies.now.currency.plain(cents)
         end
         private_class_method :sides, :money
 
@@ -76,10 +77,10 @@ module UprightBench
         end
 
         # @return [Hash{Symbol=>Object}] as Services::KeepPart takes them
-        def fields # rubocop:disable Metrics/AbcSize -- one table
+        def fields
           fields = (WORDS + WHOLE).to_h { |name| [name, values[name]] }
           fields.merge(pack_pieces: values[:pack_pieces] || 1, successor: values[:successor]&.upcase,
-            price_cents: self.class.cents(values[:price]), cost_cents: self.class.cents(values[:cost]),
+            price_cents: cents(:price), cost_cents: cents(:cost),
             pattern: values[:pattern] || false, discontinued: values[:discontinued] || false)
         end
 
@@ -90,14 +91,8 @@ module UprightBench
 
         # @return [Hash{Symbol=>Object}] as Services::KeepPart takes it
         def beside
-          { lies_at: values[:lies_at], attributes: Formats::NamedValues.attributes(values[:attributes]),
+          { lies_at: values[:lies_at], tax_class: values[:tax_class], attributes: Formats::NamedValues.attributes(values[:attributes]),
             contents: Formats::NamedValues.pieces(values[:contents]) }
-        end
-
-        # @param typed [String, nil] a sum that was found to be one
-        # @return [Integer, nil]
-        def self.cents(typed)
-          typed && (BigDecimal(typed.delete("$€£ ").tr(",", ".")) * 100).to_i
         end
       end
     end

@@ -28,10 +28,13 @@ module UprightBench
             optional(:hours_per_week).maybe(:float, gteq?: 0, lteq?: 168)
             optional(:traits).array(:string, included_in?: TakeIn::TakeInForm::TRAITS)
             optional(:allergy).maybe(:bool)
-            optional(:price).maybe(:decimal, gteq?: 0, lteq?: 100_000)
+            optional(:price).maybe(:string)
+            optional(:tax_class).maybe(:string, max_size?: 40)
             optional(:way).maybe(:string, included_in?: WAYS)
           end
 
+          rule(:price).validate(:sum)
+          rule(:tax_class).validate(:tax_class)
           rule(:customer) do
             key(%i[customer name]).failure("is needed") if values[:customer_id].nil? && values.dig(:customer,
               :name).nil?
@@ -43,7 +46,7 @@ module UprightBench
         def input
           whom = values.slice(:request_key, :customer_id)
           { **whom, customer: customer, machine: values[:machine], use: use, way: values[:way] || "cash",
-                    price_cents: values[:price] && (values[:price] * 100).round }
+                    price_cents: cents(:price), tax_class: values[:tax_class] }
         end
 
         private

@@ -20,7 +20,7 @@ module UprightBench
             optional(:machine_id).maybe(:integer)
             optional(:sheet_title).maybe(:string, max_size?: 120)
             optional(:told_by).maybe(:string, included_in?: %w[email text phone])
-            optional(:look_fee).maybe(:decimal, gteq?: 0, lteq?: 1000)
+            optional(:look_fee).maybe(:string)
             optional(:came_back).maybe(:integer)
             required(:complaint).filled(:string, max_size?: 2000)
             optional(:came_with).maybe(:string, max_size?: 500)
@@ -51,6 +51,7 @@ module UprightBench
             end
           end
 
+          rule(:look_fee).validate(:sum)
           rule(:made_safe) do
             next if value || TakeInForm.list(values[:conditions]).any?
 
@@ -115,7 +116,7 @@ module UprightBench
         private
 
         def look_fee_cents
-          ((values[:look_fee] || 0) * 100).round
+          cents(:look_fee) || 0
         end
 
         def use

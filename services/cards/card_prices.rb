@@ -14,8 +14,8 @@ module UprightBench
         return {} unless words.any? { |texts| texts.say?(:price) }
 
         part_of = WhichPart.new(replacements(due_ids)).to_h { |part_id, row| [row[:due_id], part_id] }
-        prices = Models::Part.where(id: part_of.values.uniq).select_hash(:id, :price_cents)
-        part_of.transform_values { |part_id| policies.money.with_part_tax(prices.fetch(part_id)) }
+        prices = with_tax(part_of.values.uniq, policies.money)
+        part_of.transform_values { |part_id| prices.fetch(part_id) }
       end
 
       def replacements(due_ids) # rubocop:disable Metrics/AbcSize -- one query
@@ -26,7 +26,12 @@ module UprightBench
           .left_join(:fittings, here)
           .naked.select(dues[:id].as(:due_id), Sequel[:machines][:sheet_id], dues[:position], :part_id).all
       end
-      private_class_method :replacements
+
+      def with_tax(part_ids, money)
+        Models::Part.where(id: part_ids).select_hash(:id, %i[price_cents tax_class])
+          .transform_values { |cents, tax_class| money.with_tax(cents, tax_class || "part") }
+      end
+      private_class_method :replacements, :with_tax
     end
   end
 end

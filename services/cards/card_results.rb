@@ -50,7 +50,7 @@ module UprightBench
       end
 
       # What reached nobody is not counted.
-      def per_card(days) # rubocop:disable Metrics/AbcSize -- one query
+      def per_card(days)
         card = Sequel[:cards]
         alike = %i[leaves_on channel attempt].map { |name| card[name] }
         Models::Card.reached.where(card[:leaves_on] => days).beside_dues.left_join(:jobs, brought)

@@ -12,7 +12,7 @@ module UprightBench
       #   all
       # @return [Core::Money::Estimate] of what is to do and what is done
       def of(job, items, held: nil, whole: items, policies: Policies.now)
-        prices = held ? held.to_lines.to_h { |line| [line.key, line.net_cents] } : {}
+        prices = held ? held.to_lines.to_h { |line| [line.key, line.price_cents] } : {}
         Core::Money::Quote.new(work: works(job.sheet, items, prices), policy: policies.money,
           off_percent: job.discount_percent || 0, off_words: job.discount_reason,
           look_cents: look_cents(job, items, policies), **free(Earned.of(job, whole))).call
@@ -49,6 +49,7 @@ module UprightBench
       def fit_part(work, part, prices)
         work.part_id = part.id
         work.part_name = part.name
+        work.tax_class = part.tax_class
         work.part_cents = prices.fetch(work.key, part.price_cents)
       end
 

@@ -6,7 +6,8 @@ module UprightBench
     # begin with the day it was bought, without a job. Sent twice it is sold once.
     class SellMachine
       # @param input [Hash] customer_id, or customer {columns}; machine {sheet_id, serial_number, bought_on, bought_at,
-      #   second_hand}; use {hours_per_week, traits, allergy}; price_cents or nil; way; request_key
+      #   second_hand}; use {hours_per_week, traits, allergy}; price_cents and tax_class,
+      #   or nil; way; request_key
       # @return [Models::Machine]
       # @raise [Invalid] when the serial number is on file
       def self.call(input, by:, at:)
@@ -40,14 +41,17 @@ module UprightBench
       end
 
       def bill(customer, machine)
-        line = Core::Money::Line.new(kind: :part, words: machine.sheet.title, net_cents: @input[:price_cents],
-          note: machine.serial_number && "serial no. #{machine.serial_number}")
-        quote = Core::Money::Estimate.new(lines: [line], policy: Policies.now.money)
+        quote = Core::Money::Estimate.new(lines: [line(machine)], policy: Policies.now.money)
         bill = MakeBill.new(@by, @at).call(quote, customer: customer, about: ["Sold new"], machine_id: machine.id,
           request_key: @input.fetch(:request_key))
         return if @input[:way] == Core::Money::Ways::ON_ACCOUNT || bill.total_cents.zero?
 
         TakePayment.call(of: bill, way: @input[:way], cents: bill.total_cents, by: @by, at: @at)
+      end
+
+      def line(machine)
+        Core::Money::Line.new(kind: :part, words: machine.sheet.title, price_cents: @input[:price_cents],
+          tax_class: @input[:tax_class], note: machine.serial_number && "serial no. #{machine.serial_number}")
       end
     end
   end

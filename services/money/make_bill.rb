@@ -59,7 +59,7 @@ module UprightBench
       private
 
       def priced(quote)
-        rates = Core::Money::Line::KINDS.to_h { |kind| [kind, quote.policy.percent(kind)] }
+        rates = quote.policy.taxed.to_h { |taxed_as| [taxed_as, quote.policy.percent(taxed_as)] }
         { lines: Sequel.pg_jsonb(quote.lines.map(&:to_h)), taxes: Sequel.pg_jsonb(quote.tax_rows.map(&:to_h)),
           rates: Sequel.pg_jsonb(rates) }
       end

@@ -47,14 +47,15 @@ module UprightBench
       # @return [Core::Money::Estimate]
       def self.quote(parts, pieces, postage_cents = 0)
         lines = parts.map { |part| line(part, pieces.fetch(part.id)) }
-        postage = Core::Money::Line.new(kind: :part, words: "Postage", net_cents: postage_cents)
+        postage = Core::Money::Line.new(kind: :part, words: "Postage", price_cents: postage_cents)
         lines << postage if postage_cents.positive?
         Core::Money::Estimate.new(lines: lines, policy: Policies.now.money)
       end
 
       def self.line(part, count)
         Core::Money::Line.new(kind: :part, words: count == 1 ? part.name : "#{count} × #{part.name}",
-          net_cents: part.price_cents * count, key: "part/#{part.id}", note: part.number)
+          price_cents: part.price_cents * count, key: "part/#{part.id}", note: part.number,
+          tax_class: part.tax_class)
       end
       private_class_method :line
 

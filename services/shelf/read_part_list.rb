@@ -44,7 +44,8 @@ module UprightBench
         Tempfile.create("part-list", encoding: "UTF-8") do |file|
           copy(import, file)
           file.rewind
-          list = Formats::PartList.new(file, columns: import.meanings.to_hash, fixed: fixed(import))
+          list = Formats::PartList.new(file, columns: import.meanings.to_hash, fixed: fixed(import),
+            currency: Policies.now.currency)
           list.call.tap { yield list if block_given? }
         end
       end

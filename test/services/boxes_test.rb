@@ -24,7 +24,7 @@ class BoxesTest < DatabaseTest
   def test_paid_once
     lines = Services::Quotes.agreed(@job).to_lines.select { |line| line.kind == :part }
 
-    assert_equal [2190, 0], lines.map(&:net_cents).sort.reverse
+    assert_equal [2190, 0], lines.map(&:price_cents).sort.reverse
     assert_equal 1, Services::ReservedParts.for_others.fetch(part("BW-5010").id)
   end
 

@@ -35,7 +35,7 @@ class EstimatesTest < DatabaseTest
     settle(job, call_above_cents: 5000)
     estimate = agreed(job)
 
-    assert_equal [1500, 1650], estimate.to_lines.map(&:net_cents)
+    assert_equal [1500, 1650], estimate.to_lines.map(&:price_cents)
     assert_equal [3150, 225 + 82, 3457, 5000], estimate.values.values_at(:net_cents, :tax_cents, :total_cents,
       :call_above_cents)
     assert_equal ["Wendel", technician.id], [estimate.agreed_name, estimate.written_by]
@@ -47,7 +47,7 @@ class EstimatesTest < DatabaseTest
     settle(job)
     part("HD-2010").update(price_cents: 99_900)
 
-    assert_equal 1650, Services::Quotes.of(job, job.work_items, held: agreed(job)).lines.last.net_cents
+    assert_equal 1650, Services::Quotes.of(job, job.work_items, held: agreed(job)).lines.last.price_cents
     do_item(job, "pre-filter")
   end
 

@@ -45,7 +45,7 @@ class ForgetTest < DatabaseTest
   def test_a_bill_keeps_the_name_for_as_long_as_the_shop_must
     job = @job.refresh
     Services::KeepNote.write(@machine, text: "Vanish glued it", by: owner, at: NOW)
-    line = Core::Money::Line.new(kind: :part, words: "bag", net_cents: 100)
+    line = Core::Money::Line.new(kind: :part, words: "bag", price_cents: 100)
     quote = Core::Money::Estimate.new(lines: [line], policy: Core::Money::Policy.new)
     bill = Services::MakeBill.new(owner, NOW).call(quote, customer: @customer.refresh, about: ["x"], job_id: job.id)
     Models::Parcel.create(bill_id: bill.id, customer_id: @customer.id, packed_at: NOW, packed_by: owner.id,

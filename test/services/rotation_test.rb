@@ -47,7 +47,7 @@ class RotationTest < DatabaseTest
     settle_and_work
 
     assert_operator @job.refresh.promise_at, :<, waits
-    assert_includes Services::Quotes.agreed(@job).to_lines.map(&:net_cents), 1650
+    assert_includes Services::Quotes.agreed(@job).to_lines.map(&:price_cents), 1650
     assert_equal before - 1, @filter.refresh.stock
     assert item(@job, "pre-filter").on_rack, "the one that came out dries"
     assert_equal "in_work", @job.refresh.state

@@ -55,7 +55,7 @@ class SendEstimateTest < DatabaseTest
 
     assert_equal today + 14, sent.valid_until
     assert_match(/held until/, assert_raises(Services::Refused) { agree(sent, at: in_days(15)) }.message)
-    assert_equal 99_900, send_again(at: in_days(15)).to_lines.last.net_cents
+    assert_equal 99_900, send_again(at: in_days(15)).to_lines.last.price_cents
     agree(sent_one, at: in_days(13))
   end
 
@@ -165,7 +165,7 @@ class SendEstimateTest < DatabaseTest
     card = card_for(machine)
     agree(sent_one(machine: machine), warranty_name: "Wendel")
 
-    assert_equal [0, 1650], Services::Quotes.agreed(@job).to_lines.map(&:net_cents)
+    assert_equal [0, 1650], Services::Quotes.agreed(@job).to_lines.map(&:price_cents)
     assert_match(/15 min free: the .* on the card of/, Services::Quotes.agreed(@job).to_lines.first.note)
     assert_equal [[card.id, @job.id]], Models::Earning.where(job_id: @job.id).select_map(%i[card_id job_id])
     @job.refresh.update(state: "handed_over")

@@ -37,7 +37,7 @@ class TeachFitTest < DatabaseTest
 
     assert_match(/\AOWN-\d+\z/, part.number)
     assert_equal [part.id, true], @item.refresh.values.values_at(:part_id, :untried)
-    assert_equal 650, Services::Quotes.of(@job, [@item]).lines.find { |line| line.kind == :part }.net_cents
+    assert_equal 650, Services::Quotes.of(@job, [@item]).lines.find { |line| line.kind == :part }.price_cents
     work
 
     assert_equal 0, part.refresh.stock

@@ -6,22 +6,27 @@ require_relative "../../core_helper"
 class BillTest < CoreTest
   SCHEMES = [[0, 0], [19, 19], [5, "14.975"], [20, 0], ["8.25", "8.25"], [0, 7]].freeze
 
-  def policy(labour, part, rounding)
-    Money::Policy.new(labour_tax_percent: labour, part_tax_percent: part, rounding: rounding)
+  BOOKS = Money::TaxClass.new(key: "books", name: "Handbooks", percent: "5.5")
+
+  def policy(labour, part, rounding, prices = :without_tax)
+    Money::Policy.new(labour_tax_percent: labour, part_tax_percent: part, rounding: rounding, prices: prices,
+      classes: [BOOKS])
   end
 
   def work(random, index)
     part = random.rand < 0.6
     Money::Quote::Work.new(position: "p#{index}", place: "place #{index}", action: part ? "replace" : "clean",
       minutes: random.rand(1..60), part_id: (index if part), part_name: ("Part #{index}" if part),
-      part_cents: (random.rand(1..99_999) if part), covered: random.rand < 0.1)
+      part_cents: (random.rand(1..99_999) if part), covered: random.rand < 0.1,
+      tax_class: ("books" if part && random.rand < 0.2))
   end
 
   def estimate(random)
     labour, part = SCHEMES.sample(random: random)
     Money::Quote.new(work: Array.new(random.rand(0..7)) { |index| work(random, index) }, look_cents: [0, 0, 2500]
       .sample(random: random), off_percent: [0, 0, 10, "12.5"].sample(random: random), off_words: "x",
-      policy: policy(labour, part, %i[total line].sample(random: random))).call
+      policy: policy(labour, part, %i[total line].sample(random: random),
+        Money::Policy::PRICES.sample(random: random))).call
   end
 
   def test_five_thousand_bills_are_the_sum_of_what_stands_on_them
@@ -29,8 +34,10 @@ class BillTest < CoreTest
     5_000.times do |index|
       bill = estimate(random)
       rows = bill.tax_rows
-      printed = bill.lines.sum(&:charged_cents) + rows.sum(&:tax_cents)
+      held = bill.policy.with_tax?
+      printed = bill.lines.sum(&:charged_cents) + (held ? 0 : rows.sum(&:tax_cents))
 
+      assert_equal held && bill.tax_cents.positive?, bill.prices_with_tax?
       assert_equal [bill.total_cents, bill.net_cents, bill.tax_cents],
         [printed, rows.sum(&:net_cents), rows.sum(&:tax_cents)], "job #{index}"
       assert_equal rows.map(&:percent).uniq, rows.map(&:percent)
@@ -40,8 +47,8 @@ class BillTest < CoreTest
   # Tax of each rate by itself, as an invoice must show it (EN 16931, BT-116 to BT-119: taxable amount, tax amount and
   # rate of each category; the names from memory).
   def test_the_tax_of_each_rate
-    lines = [Money::Line.new(kind: :labour, words: "time", net_cents: 4500),
-             Money::Line.new(kind: :part, words: "filter", net_cents: 1000)]
+    lines = [Money::Line.new(kind: :labour, words: "time", price_cents: 4500),
+             Money::Line.new(kind: :part, words: "filter", price_cents: 1000)]
     rows = Money::Estimate.new(lines: lines, policy: policy("7", "19.0", :total)).tax_rows
 
     assert_equal [["19", 1000, 190], ["7", 4500, 315]], rows.map { |row| row.to_h.values }
@@ -70,11 +77,24 @@ class BillTest < CoreTest
   end
 
   def test_which_parts_are_on_it_and_what_one_costs_with_tax
-    lines = [Money::Line.new(kind: :labour, words: "time", net_cents: 1, key: "no part"),
-             Money::Line.new(kind: :part, words: "filter", net_cents: 1000, key: "filter/7")]
+    lines = [Money::Line.new(kind: :labour, words: "time", price_cents: 1, key: "no part"),
+             Money::Line.new(kind: :part, words: "filter", price_cents: 1000, key: "filter/7")]
 
     assert_equal ["filter/7"], Money::Estimate.new(lines: lines, policy: policy(0, 0, :total)).part_keys
-    assert_equal 1190, policy(0, 19, :total).with_part_tax(1000)
+    assert_equal [1190, 1055], [policy(0, 19, :total).with_tax(1000), policy(0, 19, :total).with_tax(1000, "books")]
+    assert_equal 1000, policy(0, 19, :total, :with_tax).with_tax(1000)
+  end
+
+  # What is in a price: 19/119 of it, 5.5/105.5 (arithmetic). A class that the shop no longer has is taxed as parts.
+  def test_prices_that_hold_their_tax
+    lines = [Money::Line.new(kind: :labour, words: "time", price_cents: 4500),
+             Money::Line.new(kind: :part, words: "filter", price_cents: 11_900),
+             Money::Line.new(kind: :part, words: "handbook", price_cents: 2110, tax_class: "books"),
+             Money::Line.new(kind: :part, words: "lamp", price_cents: 119, tax_class: "gone")]
+    bill = Money::Estimate.new(lines: lines, policy: policy(0, 19, :total, :with_tax))
+
+    assert_equal [18_629, 18_629 - 2029, 1900 + 110 + 19], [bill.total_cents, bill.net_cents, bill.tax_cents]
+    assert_equal [["19", 10_100, 1919], ["5.5", 2000, 110], ["0", 4500, 0]], bill.tax_rows.map { |row| row.to_h.values }
   end
 
   def test_how_long_it_has_been_open

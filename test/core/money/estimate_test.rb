@@ -4,7 +4,7 @@ require_relative "../../core_helper"
 
 class EstimateTest < CoreTest
   def line(cents, kind: :part, **more)
-    Money::Line.new(kind: kind, words: "x", net_cents: cents, **more)
+    Money::Line.new(kind: kind, words: "x", price_cents: cents, **more)
   end
 
   def policy(**fields)
@@ -45,7 +45,7 @@ class EstimateTest < CoreTest
     estimate = Money::Estimate.new(lines: [line(1000, kind: :labour), line(2000)],
       policy: policy(labour_tax_percent: 15, part_tax_percent: 5))
 
-    assert_equal [{ labour: 150, part: 100 }, 3250], [estimate.taxes, estimate.total_cents]
+    assert_equal [{ "labour" => 150, "part" => 100 }, 3250], [estimate.taxes, estimate.total_cents]
   end
 
   def test_what_the_maker_covers_is_shown_and_not_charged
@@ -71,7 +71,7 @@ class EstimateTest < CoreTest
     quote = Money::Quote.new(work: [work("bag", 8, part: 1890), work("roll", 9), work("neck", 5)], policy: policy).call
 
     assert_equal [["Bench time, 30 min", 3000], ["A part", 1890]],
-      quote.lines.map { |line| [line.words, line.net_cents] }
+      quote.lines.map { |line| [line.words, line.price_cents] }
     assert_match(/22 min of work \(replace bag, clean roll, clean neck\), in steps of 15/, quote.lines.first.note)
     assert_empty Money::Quote.new(work: [], policy: policy).call.lines
   end
@@ -80,7 +80,7 @@ class EstimateTest < CoreTest
     quote = Money::Quote.new(work: [work("bag", 8, part: 1890).tap { |one| one.own = "the own spare" }], policy: policy)
       .call
 
-    assert_equal [1500, 0], quote.lines.map(&:net_cents)
+    assert_equal [1500, 0], quote.lines.map(&:price_cents)
     assert_equal "bag: the own spare", quote.lines.last.note
   end
 
@@ -90,9 +90,9 @@ class EstimateTest < CoreTest
         free_words: "with the filter").call.lines.first
     }
 
-    assert_equal ["Bench time, 15 min", 1500], [quote.call(15).words, quote.call(15).net_cents]
+    assert_equal ["Bench time, 15 min", 1500], [quote.call(15).words, quote.call(15).price_cents]
     assert_match(/15 min free: with the filter/, quote.call(15).note)
-    assert_equal 0, quote.call(500).net_cents
+    assert_equal 0, quote.call(500).price_cents
   end
 
   # 12.5 % off 18.90 is 2.3625, off 15.00 is 1.875: 2.36 and, half to even, 1.88.

@@ -103,7 +103,7 @@ class BillsTest < DatabaseTest
     Services::EndEarly.call(@job.number, how: "declined", by: technician, at: NOW)
 
     assert_equal [["Looking it over, as agreed at intake", 2500]],
-      hand_over.to_lines.map { |line| [line.words, line.net_cents] }
+      hand_over.to_lines.map { |line| [line.words, line.price_cents] }
   end
 
   def test_looking_is_free_with_work_unless_the_shop_charges_both
