@@ -4,9 +4,10 @@ require "time"
 
 module UprightBench
   module Formats
-    # An e-mail message in plain text with the same in HTML beside it: RFC 5322, with the bodies of RFC 2045 and 2046
-    # and the encoded words of RFC 2047. Written out by hand because tens of thousands leave at a time, and the mail
-    # library takes several times as long; that library reads back what is written here, in the tests.
+    # An e-mail message in plain text with the same in HTML beside it, and a paper with them if there is one: RFC 5322,
+    # with the bodies of RFC 2045 and 2046 and the encoded words of RFC 2047. Written out by hand because tens of
+    # thousands leave at a time, and the mail library takes several times as long; that library reads back what is
+    # written here, in the tests.
     class MailMessage
       FOLD_AT = 76        # characters of a header line; RFC 5322 clause 2.1.1 asks for 78
       WORD_BYTES = 45     # of an encoded word, 60 characters in base 64; RFC 2047 clause 2 allows 75 with its frame
@@ -17,8 +18,9 @@ module UprightBench
       # @param id [String] the Message-ID without its brackets
       # @param date [Time]
       # @param headers [Hash{String=>String}] more of them, ASCII
+      # @param paper [Array(String, String), nil] name (ASCII, no quotes) and bytes of a PDF
       # @raise [ArgumentError] when an address is no ASCII, or holds a line break
-      def initialize(from:, to:, subject:, id:, date:, text:, html:, headers: {})
+      def initialize(from:, to:, subject:, id:, date:, text:, html:, headers: {}, paper: nil)
         unless [to, from.last].all? { |address| address.ascii_only? && !address.match?(/[\r\n]/) }
           raise ArgumentError, "an address in a message is plain ASCII"
         end
@@ -31,6 +33,7 @@ module UprightBench
         @text = text
         @html = html
         @headers = headers
+        @paper = paper
       end
 
       # @return [String] bytes, each line ended by CRLF
@@ -41,11 +44,25 @@ module UprightBench
       end
 
       def body
+        return said unless @paper
+
+        outer = "#{boundary}.2"
+        [header("Content-Type", %(multipart/mixed; boundary="#{outer}")), "", "--#{outer}", *said, "--#{outer}",
+         *attached, "--#{outer}--", ""]
+      end
+
+      private
+
+      def said
         [header("Content-Type", %(multipart/alternative; boundary="#{boundary}")), "", part("text/plain", @text),
          part("text/html", @html), "--#{boundary}--", ""]
       end
 
-      private
+      def attached
+        name, bytes = @paper
+        ["Content-Type: application/pdf", "Content-Transfer-Encoding: base64",
+         %(Content-Disposition: attachment; filename="#{name}"), "", [bytes].pack("m").gsub("\n", CRLF)]
+      end
 
       # The id is random, and no line of a quoted-printable body begins so.
       def boundary

@@ -5,6 +5,7 @@ module UprightBench
     # What a customer is told about a job.
     class Notice < Sequel::Model(:notices)
       many_to_one :job
+      many_to_one :bill
       many_to_one :teller, class: "UprightBench::Models::Person", key: :told_by
 
       # @return [String] what it says of the machine

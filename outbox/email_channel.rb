@@ -34,9 +34,10 @@ module UprightBench
 
       # @param notice [Models::Notice]
       # @param shop [Models::Shop]
+      # @param paper [Array(String, String), nil] name and bytes of a PDF that goes with it
       # @raise [Rejected, InDoubt]
-      def tell(notice, shop)
-        post(notice, NoticeMail.write(notice, shop), shop)
+      def tell(notice, shop, paper: nil)
+        post(notice, NoticeMail.write(notice, shop, paper: paper), shop)
       end
 
       # What became of a message that was being handed over when the process died.

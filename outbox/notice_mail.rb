@@ -10,11 +10,13 @@ module UprightBench
 
       # @param notice [Models::Notice]
       # @param shop [Models::Shop]
+      # @param paper [Array(String, String), nil] name and bytes of a PDF
       # @return [String] RFC 5322
       # @raise [Rejected] when the address cannot be written in a message, or is none
-      def write(notice, shop)
+      def write(notice, shop, paper: nil)
         Formats::MailMessage.new(from: [shop.name, shop.email], to: notice.recipient, subject: notice.subject,
-          id: "#{notice.key}@#{shop.email.split('@').last}", date: Time.now, text: notice.body, html: html(notice.body))
+          id: "#{notice.key}@#{shop.email.split('@').last}", date: Time.now, text: notice.body, html: html(notice.body),
+          paper: paper)
           .to_s
       rescue ArgumentError => e
         raise Rejected, e.message

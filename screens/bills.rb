@@ -48,13 +48,13 @@ module UprightBench
 
         app.get "/bills/:number/:paper.pdf" do
           paper = PAPERS.fetch(params["paper"]) { pass }
-          pdf BillPaper.new(Queries::BillOverview.new(bill_asked), words: self).render(on: paper),
-            "#{params['paper']}-#{params['number']}"
+          pdf Services::PrintedBill.new(bill_asked).render(on: paper), "#{params['paper']}-#{params['number']}"
         end
 
         app.get("/bills/:number/e-bill.xml") { e_bill(bill_asked) }
         app.post("/bills/:number/pay") { pay_bill(bill_asked, PaymentForm.new(params)) }
         app.post("/bills/:number/credit") { credit_bill(bill_asked) }
+        app.post("/bills/:number/mail") { mail_bill(bill_asked) }
       end
       private_class_method :bill_routes
 
@@ -118,6 +118,24 @@ module UprightBench
           redirect "/bills/#{credit.number}", 303
         rescue Services::Invalid => e
           bill_page(bill, errors: e.errors)
+        end
+
+        def mail_bill(bill)
+          notice = Services::MailBill.call(bill, agreed: params["agreed"] == "1", by: person, at: now)
+          say "#{bill.title} goes to #{notice.recipient}."
+          redirect "/bills/#{bill.number}", 303
+        rescue Services::Invalid => e
+          bill_page(bill, errors: e.errors)
+        end
+
+        # @param notice [Models::Notice]
+        # @return [String]
+        def mailed_words(notice)
+          case notice.state
+          when "handed_over" then "Mailed to #{notice.recipient}, #{moment(notice.told_at)}."
+          when "to_call" then "Not mailed to #{notice.recipient}: #{notice.last_error}."
+          else "On its way to #{notice.recipient}."
+          end
         end
 
         # @param customer [Models::Customer]

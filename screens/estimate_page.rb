@@ -23,7 +23,7 @@ module UprightBench
           bill = Queries::Books.standing(job_of(params["code"]))
           raise Services::NotFound, "There is no bill yet." unless bill
 
-          pdf Bills::BillPaper.new(Queries::BillOverview.new(bill), words: self).render, "bill-#{bill.number}"
+          pdf Services::PrintedBill.new(bill).render, "bill-#{bill.number}"
         end
 
         app.post "/j/:code/agree", open: true do

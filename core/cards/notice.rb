@@ -3,16 +3,16 @@
 module UprightBench
   module Core
     module Cards
-      # What a customer is told about a job, in the owner's words: as a mail, or short.
+      # What a customer is told about a job, in the owner's words: as a mail, or short. A bill goes by mail alone.
       #
       #   Notice.new(kind: :ready, words: Words.new, values: {...}).short
       class Notice
         include Value
 
-        KINDS = %i[ready fetch late].freeze
+        KINDS = %i[ready fetch late bill].freeze
 
         # @!attribute values [Hash{Symbol=>String}] what stands in the braces: customer, machine, shop, phone, hours,
-        #   link, time (of a job that will be later)
+        #   link, time (of a job that will be later); bill and total (of one that is mailed)
         fields :kind, :words, :values
 
         # @return [String]

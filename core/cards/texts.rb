@@ -127,7 +127,10 @@ module UprightBench
           late_body: ["Dear {customer},\n\nwe are sorry: your {machine} will be ready {time}, later than we " \
                       "said.\n\n{link}#{FOOT}", [*JOB, :time], %i[time], "Later: e-mail"],
           late_short: ["{shop}: sorry, your {machine} will be ready {time}, later than we said.", [*JOB, :time],
-                       %i[time], "Later: text message"]
+                       %i[time], "Later: text message"],
+          bill_subject: ["{bill} from {shop}", %i[bill shop], %i[bill], "Bill: subject"],
+          bill_body: ["Dear {customer},\n\nattached is {bill}, {total}. Thank you.#{FOOT}",
+                      %i[customer bill total shop phone], %i[bill], "Bill: e-mail"]
         }.freeze
 
         ALL = { **CARD, **NOTICE, **PAGE, **WHY }.freeze

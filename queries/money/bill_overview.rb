@@ -17,6 +17,11 @@ module UprightBench
         @payments ||= Models::Payment.where(of).eager(:taker).order(:id).all
       end
 
+      # @return [Array<Models::Notice>] by which it was mailed, the newest first
+      def mailed
+        @mailed ||= Models::Notice.standing.where(bill_id: @bill.id).reverse(:id).limit(3).all
+      end
+
       # @return [Integer] cents; negative where something is to be given back
       def owed_cents
         @owed_cents ||= Services::Balance.of(@bill)

@@ -6,7 +6,7 @@ module UprightBench
       # A customer's name, addresses and agreed channels.
       class CustomerForm < Form
         AGREED = Core::Cards::Channels::ALL.map(&:agreed_column).freeze
-        BOXES = [*AGREED, :fleet].freeze
+        BOXES = [*AGREED, :fleet, :bills_by_mail].freeze
         TEXTS = [:name, :phone, :email, *AddressFields::ALL.keys, :country, :notes, :told_by, :language].freeze
 
         takes do

@@ -92,7 +92,8 @@ module UprightBench
       end
 
       def forget_notices
-        Models::Notice.where(job_id: jobs.select(:id))
+        bills = Models::Bill.where(customer_id: @customer.id).select(:id)
+        Models::Notice.where(Sequel.|({ job_id: jobs.select(:id) }, { bill_id: bills }))
           .update(recipient: NAME, subject: NAME, body: NAME, last_error: nil)
       end
 

@@ -27,11 +27,12 @@ module UprightBench
 
       # @param job [Models::Job] locked
       def self.bill(job, way, by, at)
-        MakeBill.of_job(job, by: by, at: at)
+        bill = MakeBill.of_job(job, by: by, at: at)
         owed = Balance.of_job(job)
-        return if way == Core::Money::Ways::ON_ACCOUNT || owed.zero?
-
-        TakePayment.call(of: job, way: way, cents: owed, by: by, at: at)
+        unless way == Core::Money::Ways::ON_ACCOUNT || owed.zero?
+          TakePayment.call(of: job, way: way, cents: owed, by: by, at: at)
+        end
+        MailBill.if_agreed(bill, by: by, at: at)
       end
 
       # @return [Hash{String=>Integer}] what does not go back

@@ -2,7 +2,8 @@
 
 module UprightBench
   module Services
-    # Hands one notice to its channel. What cannot be delivered stands on the list of those to be called.
+    # Hands one notice to its channel. What cannot be delivered stands on the list of those to be called, or on the
+    # page of the bill that it was to bring.
     class HandNotice
       MOST_TRIES = 5
 
@@ -30,7 +31,7 @@ module UprightBench
       def call
         return to_call("it may have been sent already") if begun_before? && !channel.certain?
 
-        channel.tell(@notice, Models::Shop.the)
+        channel.tell(@notice, Models::Shop.the, **attached)
         @notice.update(state: "handed_over", told_at: @at, last_error: nil)
       rescue Outbox::Rejected, Outbox::InDoubt => e
         to_call(e.message)
@@ -42,6 +43,12 @@ module UprightBench
       end
 
       private
+
+      # @return [Hash] the bill that it is about
+      def attached
+        bill = @notice.bill or return {}
+        { paper: ["#{bill.title.downcase.tr(' ', '-')}.pdf", PrintedBill.new(bill).render] }
+      end
 
       def begun_before?
         @notice.tries > 1 && @notice.last_error.nil?

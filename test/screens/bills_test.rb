@@ -81,6 +81,20 @@ class BillsScreenTest < DatabaseTest
     assert_equal 0, Services::Balance.of_job(@job.refresh)
   end
 
+  def test_a_bill_is_mailed_to_who_agreed
+    @job.customer.update(email: "wendel@example.org")
+    bill = hand_over("account")
+    submit "/bills/#{bill.number}/mail", {}, from: "/bills/#{bill.number}"
+
+    assert_equal 422, status
+    assert_says(/Ask them first/)
+    submit "/bills/#{bill.number}/mail", { "agreed" => "1" }, from: "/bills/#{bill.number}"
+    get "/bills/#{bill.number}"
+
+    assert_says(/On its way to wendel@example\.org/)
+    refute_includes page, "agreed to get bills"
+  end
+
   def test_a_way_that_there_is_not
     hand_over("gold")
 
