@@ -92,6 +92,13 @@ module UprightBench
           id_of(params["before"]) if params["before"].is_a?(String)
         end
 
+        # @param row [Queries::PartsToSend::Row]
+        # @return [String] the address on their answer, else the one on file
+        def where_to_send(row)
+          given = row.asked_for or return postal_rest(row)
+          given.to_hash.values.compact.join(", ")
+        end
+
         def phone_calls_page
           @title = "Calls"
           erb :"answers/phone_calls", locals: { calls: Queries::PhoneCalls.call(today: today, shop: shop) }

@@ -15,7 +15,7 @@ module UprightBench
           card = card_of(params["code"])
           begin
             Services::AnswerCard.call(card, kind: params["kind"].to_s, note: answer_note,
-              weeks: params.fetch("weeks", "4"),
+              weeks: params.fetch("weeks", "4"), address: address_given,
               by: Services::Actor.customer_by_card(card), at: now,
               machine_id: params["machine_id"].to_s.empty? ? nil : id_of(params["machine_id"]), drop_off_on: day_named)
             redirect "/c/#{params['code']}", 303
@@ -134,6 +134,18 @@ module UprightBench
           return if text.empty?
 
           Core::Units::Day.parse(text) || raise(Services::Invalid, { drop_off_on: ["Choose one of the days."] })
+        end
+
+        # @return [Hash{Symbol=>String}, nil] nil where nothing was typed
+        # @raise [Services::Invalid] when one is too long, or no text
+        def address_given
+          typed = AddressFields::LENGTHS.to_h do |name, most|
+            text = Job::Note.of(params[name.to_s], name).to_s.strip
+            raise Services::Invalid, { name => ["has at most #{most} letters"] } if text.length > most
+
+            [name, (text unless text.empty?)]
+          end
+          typed if typed.values.any?
         end
 
         def answer_note

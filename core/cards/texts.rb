@@ -58,6 +58,11 @@ module UprightBench
           page_calendar: ["Put it in a calendar", [], [], "To take that day along"],
           page_tell: ["Tell us", [], [], "Over the answers"],
           page_note: ["A word to us, if you like", [], [], "A word beside the answer"],
+          page_send_to: ["Where to send a part", [], [], "Over an address for a part"],
+          page_street: ["Street and number", [], [], "Address: street"],
+          page_town: ["Town", [], [], "Address: town"],
+          page_region: ["State or province", [], [], "Address: region"],
+          page_postcode: ["Postcode", [], [], "Address: postcode"],
           page_come_on: ["I will come by on", [], [], "Which day"],
           page_some_day: ["some day soon", [], [], "No certain day"],
           will_come: ["I will come by", [], [], "Answer: comes"],
@@ -109,31 +114,7 @@ module UprightBench
           count_washes: ["wash, washes", [], [], "One wash, many washes"]
         }.freeze
 
-        JOB = %i[customer machine shop phone hours link].freeze
-        FOOT = "\n\n{shop}\n{phone}"
-        private_constant :FOOT
-
-        # What is said of a job while it is in the shop.
-        NOTICE = {
-          ready_subject: ["Your {machine} is ready", JOB - %i[link], [], "Ready: subject"],
-          ready_body: ["Dear {customer},\n\nyour {machine} is ready to fetch. We are open {hours}.\n\nWhat we did: " \
-                       "{link}#{FOOT}", JOB, [], "Ready: e-mail"],
-          ready_short: ["{shop}: your {machine} is ready to fetch. {link}", JOB, [], "Ready: text message"],
-          fetch_subject: ["Your {machine} still waits for you", JOB - %i[link], [], "Not fetched: subject"],
-          fetch_body: ["Dear {customer},\n\nyour {machine} is ready and still waits for you. We are open " \
-                       "{hours}.\n\n{link}#{FOOT}", JOB, [], "Not fetched: e-mail"],
-          fetch_short: ["{shop}: your {machine} still waits for you. {link}", JOB, [], "Not fetched: text message"],
-          late_subject: ["Your {machine} will be later", JOB - %i[link], [], "Later: subject"],
-          late_body: ["Dear {customer},\n\nwe are sorry: your {machine} will be ready {time}, later than we " \
-                      "said.\n\n{link}#{FOOT}", [*JOB, :time], %i[time], "Later: e-mail"],
-          late_short: ["{shop}: sorry, your {machine} will be ready {time}, later than we said.", [*JOB, :time],
-                       %i[time], "Later: text message"],
-          bill_subject: ["{bill} from {shop}", %i[bill shop], %i[bill], "Bill: subject"],
-          bill_body: ["Dear {customer},\n\nattached is {bill}, {total}. Thank you.#{FOOT}",
-                      %i[customer bill total shop phone], %i[bill], "Bill: e-mail"]
-        }.freeze
-
-        ALL = { **CARD, **NOTICE, **PAGE, **WHY }.freeze
+        ALL = { **CARD, **NoticeTexts::ALL, **PAGE, **WHY }.freeze
       end
     end
   end

@@ -8,7 +8,7 @@ module UprightBench
       MOST = 100
       WHERE_TO = %i[street town region postcode country phone].freeze
       Row = Struct.new(:card_id, :customer_id, :customer, *WHERE_TO, :machine, :machine_id, :position_name, :asked_at,
-        :note, keyword_init: true)
+        :note, :asked_for, keyword_init: true)
 
       # @return [Array<Row>] a line a part, at most MOST
       def self.call
@@ -31,7 +31,8 @@ module UprightBench
          *WHERE_TO.map do |name|
            customers[name]
          end, Sequel.join(%i[maker model_name], " ").as(:machine), Sequel[:dues][:machine_id],
-         Sequel[:dues][:position_name], answers[:answered_at].as(:asked_at), answers[:note]]
+         Sequel[:dues][:position_name], answers[:answered_at].as(:asked_at), answers[:note],
+         answers[:address].as(:asked_for)]
       end
       private_class_method :asked, :columns
     end

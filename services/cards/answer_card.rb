@@ -18,16 +18,19 @@ module UprightBench
       # @param weeks [String, Integer] when to write again, for "not_now"
       # @param machine_id [Integer, nil] which machine is gone; all on the card when left out
       # @param drop_off_on [Date, nil] the day named, for "will_come"
+      # @param address [Hash{Symbol=>String}, nil] where a part is to go: street, town, region, postcode; as on
+      #   file where nil
       # @param how [String] a key of KeepConsent::HOW: from where it was said
       # @param by [Models::Person, Actor] who wrote it down, or the customer or mail program itself
       # @return [Models::Answer]
       # @raise [Invalid]
-      def self.call(card, kind:, by:, at:, note: nil, weeks: "4", machine_id: nil, drop_off_on: nil, how: "page")
+      def self.call(card, kind:, by:, at:, note: nil, weeks: "4", machine_id: nil, drop_off_on: nil, how: "page",
+        address: nil)
         new(card, kind, at, note: note, weeks: weeks, machine_id: machine_id, drop_off_on: drop_off_on, how: how,
-          by: by).call
+          by: by, address: address).call
       end
 
-      def initialize(card, kind, at, note:, weeks:, machine_id:, drop_off_on:, how:, by:)
+      def initialize(card, kind, at, note:, weeks:, machine_id:, drop_off_on:, how:, by:, address:)
         raise Invalid, { kind: ["Choose one of the answers."] } unless KINDS.key?(kind)
 
         @card = card
@@ -39,6 +42,7 @@ module UprightBench
         @machine_id = machine_id
         @drop_off_on = drop_off_on
         @how = how
+        @address = address
         @by = by
       end
 
@@ -52,7 +56,8 @@ module UprightBench
           send(@kind)
           @card.update(answered_at: @at)
           History.note("answered", @card, by: @by, at: @at, data: { kind: @kind, note: @note }.compact)
-          Models::Answer.create(card_id: @card.id, kind: @kind, note: @note, answered_at: @at, written_by: @by.id)
+          Models::Answer.create(card_id: @card.id, kind: @kind, note: @note, answered_at: @at, written_by: @by.id,
+            address: (Sequel.pg_jsonb(@address) if @address && @kind == "send_part"))
         end
       end
 
@@ -79,8 +84,18 @@ module UprightBench
         snooze((@drop_off_on - @today).to_i + AFTER_BOOKING_DAYS)
       end
 
+      # An address that is given where none is on file goes on file.
       def send_part
+        whole = @address.nil? || @address.values_at(:street, :town).all?
+        raise Invalid, { address: ["Where to send it? Street and town are needed."] } unless whole && send_to?
+
+        @card.customer.update(@address) unless @card.customer.street
         snooze(EXPECTED_DAYS)
+      end
+
+      # What is told on the phone may be asked for later.
+      def send_to?
+        @address || @card.customer.street || @how != "page"
       end
 
       def not_now

@@ -85,4 +85,35 @@ class ParcelsTest < DatabaseTest
 
     refute asked.call
   end
+
+  def asked_on_a_card(**address)
+    card = write_card(@machine.customer, at: NOW)
+    Services::AnswerCard.call(card, kind: "send_part", at: NOW, by: Services::Actor.customer_by_card(card),
+      address: (address unless address.empty?))
+    card
+  end
+
+  def pack_for(card)
+    sale = { pieces: { @part.id => 1 }, way: "account", customer: @machine.customer.refresh, machine: @machine,
+             fitted: {}, request_key: SecureRandom.uuid }
+    Services::PackParcel.call(sale, postage_cents: 0, by: owner, at: NOW, card_id: card.id)
+  end
+
+  def test_it_goes_where_the_customer_says
+    elsewhere = asked_on_a_card(street: "Mole 9", town: "Pell", region: nil, postcode: nil)
+
+    assert_equal ["Mole 9", "Pell"], pack_for(elsewhere).address.to_a[1..2]
+    assert_equal "Quay 4", @machine.customer.refresh.street
+    assert_includes pack_for(asked_on_a_card).address.to_a, "Quay 4"
+  end
+
+  def test_an_address_is_asked_for_where_none_is_on_file
+    @machine.customer.update(street: nil, town: nil)
+
+    assert_raises(Services::Invalid) { asked_on_a_card }
+    assert_raises(Services::Invalid) { asked_on_a_card(street: "Mole 9", town: nil, region: nil, postcode: nil) }
+    asked_on_a_card(street: "Mole 9", town: "Pell", region: nil, postcode: nil)
+
+    assert_equal ["Mole 9", "Pell"], @machine.customer.refresh.values.values_at(:street, :town)
+  end
 end
