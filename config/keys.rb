@@ -20,11 +20,12 @@ module UprightBench
     #   { "cards": [{ "number": 1, "key": "…", "since": "2026-11-26" }, …], … }
     class Keys
       # purpose => days for which something that it signed may still be good
-      LIVES = { session: 30, sign_in: 30, cards: 500, slips: 120 }.freeze
+      LIVES = { session: 30, sign_in: 30, cards: 500, slips: 120, registrations: 366 }.freeze
       MOST_AT_ONCE = 4 # a printed code has room for no more
       BYTES = 64
       # How the purposes were told apart while there was one secret for all; what it signed stays good, as number 0.
-      FROM_ONE_SECRET = { session: nil, sign_in: nil, cards: "card code", slips: "job code" }.freeze
+      FROM_ONE_SECRET = { session: nil, sign_in: nil, cards: "card code", slips: "job code",
+                          registrations: "registration code" }.freeze
 
       Key = Struct.new(:number, :key, :since, :accepted_until, keyword_init: true)
 
@@ -44,11 +45,11 @@ module UprightBench
           new(rows_of(secret), today: today)
         end
 
-        # A file with a key for each purpose, unless there is one.
+        # A file with a key for each purpose; of one that is there, only purposes that are new get a key.
         # @param secret [String, nil] what everything was signed with until now
         # @return [Boolean] whether it was made
         def make(path, today:, secret: nil)
-          return false if File.exist?(path)
+          return complete(path, today) && false if File.exist?(path)
 
           rows = secret ? rows_of(secret) : LIVES.to_h { |purpose, _| [purpose, []] }
           write(path, rows.to_h { |purpose, keys| [purpose, renewed(purpose, keys, today)] })
@@ -66,6 +67,15 @@ module UprightBench
         end
 
         private
+
+        def complete(path, today)
+          data = JSON.parse(File.read(path))
+          added = LIVES.keys.reject { |purpose| data.key?(purpose.to_s) }
+          return true if added.empty?
+
+          rows = parse(JSON.generate(added.to_h { |purpose| [purpose, []] }.merge(data)))
+          write(path, rows.to_h { |purpose, keys| [purpose, keys.empty? ? renewed(purpose, [], today) : keys] })
+        end
 
         def rows_of(secret)
           FROM_ONE_SECRET.to_h do |purpose, mark|

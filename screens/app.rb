@@ -7,9 +7,9 @@ module UprightBench
     # The application behind the sign-in: every screen registers its routes here.
     class App < Sinatra::Base
       SCREENS = [Bench, Fleet, TakeIn, Photos, Job, LookOver, Rack, Orders, Suppliers, Counts, PartLists, PartBook,
-                 OtherPart, Notes, ToCollect, Parcels, Sale, SoldNew, Bills, Shelf, Batches, Answers, Wordings,
-                 Unanswered, Cards, Customers, Machines, Drafts, Sheets, Settings, Find, CardPage, EstimatePage,
-                 FirstOwner, PaperRuns, Health].freeze
+                 OtherPart, Notes, ToCollect, Parcels, Sale, SoldNew, Registrations, Bills, Shelf, Batches, Answers,
+                 Wordings, Unanswered, Cards, Customers, Machines, Drafts, Sheets, Settings, Find, CardPage,
+                 EstimatePage, FirstOwner, PaperRuns, Health].freeze
 
       set :views, File.expand_path(__dir__)
       set :erb, escape_html: true, layout: :layout

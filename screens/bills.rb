@@ -81,6 +81,7 @@ module UprightBench
           @title = "Bills"
           status 422 if form.errors.any?
           erb :"bills/page", locals: { day: Queries::MoneyDay.new(day_of(params["on"]) || today), owed: Queries::Owed.new,
+                                       registered: Queries::Registrations.waiting,
                                        form: form, key: form.value(:request_key) || SecureRandom.uuid }
         end
 

@@ -20,6 +20,11 @@ module UprightBench
         new("customer by the slip of job #{job.number}")
       end
 
+      # @param registration [Models::Registration] whose code opened the page
+      def self.customer_by_code(registration)
+        new("customer by the code of registration #{registration.id}")
+      end
+
       # One click in whatever reads the mail (RFC 8058): no page was opened.
       def self.mail_program(card)
         new("mail program by RFC 8058, card #{card.id}")

@@ -12,7 +12,8 @@ module UprightBench
       WORDS = { answer: "answer", batch: "batch", booking: "booking", card: "card", customer: "customer",
                 draft: "draft", fit_rule: "fit", job: "job", machine: "machine", note: "note", notice: "notice",
                 offer: "offer", paper_run: "paper", parcel: "parcel", part: "part", part_import: "list",
-                picture: "picture", rack_stay: "part on the rack", sheet: "sheet", supplier: "supplier" }.freeze
+                picture: "picture", rack_stay: "part on the rack", registration: "registration", sheet: "sheet",
+                supplier: "supplier" }.freeze
 
       # @param name [Symbol] one of WORDS
       # @param id [Integer, nil]

@@ -7,7 +7,7 @@ module UprightBench
     # How often one address may open the pages behind a code. (Signing in has its own limit: Services::SignInTries.)
     module Throttle
       CODES_A_MINUTE = 20
-      CODES = %r{\A/(?:c|j)/}
+      CODES = %r{\A/(?:c|j|r)/}
 
       module_function
 

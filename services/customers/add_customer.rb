@@ -7,11 +7,12 @@ module UprightBench
       module_function
 
       # @param fields [Hash] columns
+      # @param how [String] they agreed: a key of KeepConsent::HOW
       # @return [Models::Customer]
-      def call(fields, by:, at:)
+      def call(fields, by:, at:, how: "counter")
         DB.transaction do
           made = Models::Customer.create(**fields, created_by: by.id, created_at: at)
-          KeepConsent.begin(made, how: "counter", by: by, at: at)
+          KeepConsent.begin(made, how: how, by: by, at: at)
           History.note("added", made, by: by, at: at)
           made
         end

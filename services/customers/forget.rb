@@ -84,11 +84,18 @@ module UprightBench
         notes.update(text: NAME)
         forget_notices
         forget_parcels
+        forget_registrations
       end
 
       # Where parcels went: what was in them stands on their bills.
       def forget_parcels
         Models::Parcel.where(customer_id: @customer.id).update(address: Sequel.pg_jsonb([]))
+      end
+
+      # What waits for the counter is turned down with it.
+      def forget_registrations
+        waiting = Models::Registration.where(customer_id: @customer.id, state: "sent_in")
+        waiting.update(said: Sequel.pg_jsonb({}), state: "turned_down", settled_by: @by.id, settled_at: @at)
       end
 
       def forget_notices

@@ -6,7 +6,7 @@ module UprightBench
     module KeepConsent
       # how => words; the last two are written by nobody here
       HOW = { "counter" => "at the counter", "phone" => "on the phone", "written" => "in writing",
-              "page" => "on the page behind a card",
+              "page" => "on the customer's page",
               "one_click" => "from the mail program", "on_file" => "on file from before" }.freeze
       BY_HAND = %w[counter phone written].freeze
 

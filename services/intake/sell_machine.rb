@@ -7,7 +7,7 @@ module UprightBench
     class SellMachine
       # @param input [Hash] customer_id, or customer {columns}; machine {sheet_id, serial_number, bought_on, bought_at,
       #   second_hand}; use {hours_per_week, traits, allergy}; price_cents and tax_class,
-      #   or nil; way; request_key
+      #   or nil; way; request_key; registration (Models::Registration that it confirms) or nil
       # @return [Models::Machine]
       # @raise [Invalid] when the serial number is on file
       def self.call(input, by:, at:)
@@ -25,16 +25,22 @@ module UprightBench
       end
 
       def call
-        customer = known || AddCustomer.call(@input.fetch(:customer), by: @by, at: @at)
+        customer = known || add_customer
         machine = AddMachine.call(customer, **@input.fetch(:machine), by: @by, at: @at)
         use = @input.fetch(:use)
         machine.update(**use, traits: Sequel.pg_array(use[:traits].to_a, :text))
         SetClocks.call(machine, on: Config::Zone.date(@at), why: "put on file, bought new")
         bill(customer, machine) if @input[:price_cents]
+        Register.confirm(@input[:registration], machine, by: @by, at: @at) if @input[:registration]
         machine
       end
 
       private
+
+      # Who registered ticked the boxes on a page of their own.
+      def add_customer
+        AddCustomer.call(@input.fetch(:customer), by: @by, at: @at, how: @input[:registration] ? "page" : "counter")
+      end
 
       def known
         Lookup.one(:customer, @input[:customer_id]) if @input[:customer_id]

@@ -21,9 +21,22 @@ class KeysTest < AppTest
       refute Config::Keys.make(path, today: DAY), "and is never made over"
       keys = read(path)
 
-      assert_equal 4, Config::Keys::LIVES.keys.map { |purpose| keys.newest(purpose) }.uniq.size
+      assert_equal 5, Config::Keys::LIVES.keys.map { |purpose| keys.newest(purpose) }.uniq.size
       assert(Config::Keys::LIVES.keys.all? { |purpose| keys.newest(purpose).bytesize == 64 })
       assert_equal "100600", File.stat(path).mode.to_s(8)
+    end
+  end
+
+  # A file from before there was a purpose gets a key for it, and keeps the others.
+  def test_a_purpose_that_is_new_gets_a_key
+    folder do |path|
+      Config::Keys.make(path, today: DAY)
+      rows = JSON.parse(File.read(path))
+      File.write(path, JSON.generate(rows.except("registrations")))
+
+      refute Config::Keys.make(path, today: DAY)
+      assert_equal [[1], rows["cards"].first["key"]],
+        [read(path).accepted(:registrations).keys, read(path).newest(:cards).unpack1("H*")]
     end
   end
 

@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Queries
+    # Codes under which a customer registers a machine: what was sent in and waits for the counter, and what was given.
+    module Registrations
+      MOST = 100
+
+      module_function
+
+      # @return [Array<Models::Registration>] who sent in first before the others
+      def sent_in
+        Models::Registration.sent_in.order(:sent_in_at, :id).limit(MOST).eager(:customer).all
+      end
+
+      # @return [Array<Models::Registration>] that nobody used yet, the newest first
+      def given
+        Models::Registration.where(state: "given").where { expires_on >= Sequel::CURRENT_DATE }.reverse(:id).limit(MOST)
+          .eager(:customer).all
+      end
+
+      # @return [Integer]
+      def waiting
+        Models::Registration.sent_in.count
+      end
+    end
+  end
+end
