@@ -10,10 +10,10 @@ module UprightBench
       def self.registered(app)
         app.helpers Helpers
 
-        app.post "/notes" do
+        app.post "/notes", most_bytes: Doors::PICTURES do
           on = note_subject
           Services::KeepNote.write(on, text: Job::Note.of(params["text"], :note), position: place_of_note(on),
-            by: person, at: now)
+            pictures: Services::AddPictures.prepare(uploads), by: person, at: now)
           say "The note is kept."
           redirect "#{note_page(on)}#notes", 303
         rescue Services::Invalid, Services::Refused => e

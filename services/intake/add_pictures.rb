@@ -2,7 +2,7 @@
 
 module UprightBench
   module Services
-    # Keeps pictures of a job. The files are written before the rows that name them, so that no row ever names a
+    # Keeps pictures of a job or of a note. The files are written before the rows that name them, so that no row ever names a
     # file that is not there; the same picture twice is kept once.
     class AddPictures
       MOST = 40 # a job
@@ -43,6 +43,14 @@ module UprightBench
         end
       end
 
+      # @param note [Models::Note] that was just written
+      # @return [void]
+      # @raise [Refused] when there is no room for them
+      def self.of_note(note, prepared, by:, at:)
+        keep_files(prepared)
+        prepared.each { |picture| write(picture, { note_id: note.id }, by, at) }
+      end
+
       def self.keep_files(prepared)
         store = Pictures::Store.ours
         prepared.each { |picture| picture.sizes.each { |size, bytes| store.put(picture.digest, size, bytes) } }
@@ -53,13 +61,17 @@ module UprightBench
       end
 
       def self.keep(job, picture, by, at)
-        row = { job_id: job.id, digest: picture.digest, width: picture.width, height: picture.height, state: job.state,
-                added_by: by.id, added_at: at }
-        id = Models::Picture.dataset.insert_conflict(target: %i[job_id digest]).insert(row)
+        id = write(picture, { job_id: job.id, state: job.state }, by, at)
         History.note("added picture", job, by: by, at: at, job: job, data: { picture: id }) if id
         id
       end
-      private_class_method :keep, :keep_files
+
+      # @return [Integer, nil] nil when it was there
+      def self.write(picture, of, by, at)
+        Models::Picture.dataset.insert_conflict(target: [of.keys.first, :digest]).insert(digest: picture.digest,
+          width: picture.width, height: picture.height, added_by: by.id, added_at: at, **of)
+      end
+      private_class_method :keep, :keep_files, :write
     end
   end
 end

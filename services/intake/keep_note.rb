@@ -10,9 +10,10 @@ module UprightBench
 
       # @param on [Models::Machine, Models::Job]
       # @param position [String, nil] a place of the machine
+      # @param pictures [Array<Pictures::Prepare::Prepared>]
       # @return [Models::Note]
       # @raise [Invalid]
-      def write(on, text:, by:, at:, position: nil)
+      def write(on, text:, by:, at:, position: nil, pictures: [])
         raise Invalid, { note: ["Write something first."] } if text.to_s.strip.empty?
 
         DB.transaction do
@@ -22,6 +23,7 @@ module UprightBench
 
           History.note("wrote a note", on, by: by, at: at, job: (on if on.is_a?(Models::Job)))
           Models::Note.create(**of, position: position, text: text.strip, written_by: by.id, written_at: at)
+            .tap { |note| AddPictures.of_note(note, pictures, by: by, at: at) }
         end
       end
 

@@ -90,6 +90,23 @@ class IntakeBrowserTest < BrowserTest
     file.tap(&:close)
   end
 
+  def test_a_note_with_a_picture_stands_at_the_next_take_in
+    machine = known_machine
+    sign_in
+    visit "/machines/#{machine.id}"
+    select "roll", from: "About"
+    fill_in "note-text", with: "Clip repaired, hold it when opening"
+    attach_file "Pictures", picture(1).path
+    click_button "Keep the note"
+
+    assert_css "#notes img[alt^='Picture 1 of the note']"
+    visit "/take-in?machine_id=#{machine.id}"
+
+    assert_css ".note", text: "Clip repaired"
+    assert_css ".note img"
+    assert_empty axe
+  end
+
   def test_pictures_of_twenty_megabytes_and_what_is_no_picture
     machine = known_machine
     text = Tempfile.new(["fake", ".jpg"]).tap { |file| file.write("no picture at all") && file.close }
