@@ -8,8 +8,8 @@ module UprightBench
       # Read and added to, never changed.
       HISTORY = %i[events answers estimates consents estimates_sent stock_moves sheet_versions due_changes
                    ended_fits misfits bills payments drawer_counts].freeze
-      # Only migrations write here.
-      READ = %i[schema_info].freeze
+      # Only migrations and triggers write here.
+      READ = %i[schema_info balances].freeze
       # Rows that are workings, not records: whatever else there is may be added to and changed, but not deleted.
       DELETABLE = %i[person_sessions sign_in_tries throttle_counts work_items earnings channel_faults wordings fit_rules
                      part_forecasts skips findings fittings spares home_pieces use_readings before_close_ups

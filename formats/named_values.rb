@@ -27,7 +27,13 @@ module UprightBench
       # @param values [Hash{String=>Object}]
       # @return [String] as it would be written
       def words(values)
-        values.map { |name, value| "#{name.tr('_', ' ')}: #{SAID.key(value) || value}" }.join(", ")
+        values.map { |name, value| "#{name.tr('_', ' ')}: #{written(value)}" }.join(", ")
+      end
+
+      # @param value [true, false, String]
+      # @return [String] as in "yes", "left"
+      def written(value)
+        SAID.key(value) || value
       end
 
       def read(text)

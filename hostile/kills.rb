@@ -1,15 +1,17 @@
 # frozen_string_literal: true
 
 require_relative "clerk"
+require_relative "doings"
 require_relative "instance"
 require_relative "ledger"
 
 module Hostile
   # Web, worker and database killed at random while machines come in, findings are saved, estimates agreed to, parts
-  # received, and a batch of cards leaves. Then everything that was answered for is looked up: nothing may be missing,
-  # nothing twice.
+  # received and sold, and a batch of cards leaves. Then everything that was answered for is looked up: nothing may be
+  # missing, nothing twice.
   class Kills
     include UprightBench
+    include Doings
 
     WHAT = %i[web worker database].freeze
     BETWEEN_SECONDS = (0.5..3.0)
@@ -33,7 +35,7 @@ module Hostile
     def call
       prepare
       @instance.watch
-      workers = [[:take_in, 2], [:find, 2], [:receive, 1], [:agree, 1]]
+      workers = [[:take_in, 2], [:find, 2], [:receive, 1], [:sell, 2], [:agree, 1]]
         .flat_map { |what, count| Array.new(count) { |n| Thread.new { keep_on(what, n) } } }
       @batch = Services::SendCards.call(by: owner, at: Time.now, chosen: @posted, at_once: true, until_on: today + 365)
       kill
@@ -64,9 +66,16 @@ module Hostile
       end
       set_clocks
       @estimates = Array.new(ESTIMATES) { |n| sent_estimate(customer_with_machine("Estimate #{n}", sheet)) }
-      @parts = Models::Part.order(:id).limit(20).select_map(:id)
+      @parts = stocked_parts
       @sheet = sheet
       @ledger = Ledger.new(parts: @parts, posted: @posted)
+    end
+
+    # More than are sold meanwhile.
+    def stocked_parts
+      parts = Models::Part.order(:id).limit(20).all
+      parts.each { |part| Services::MoveStock.call(part, pieces: 10_000, kind: "received", by: owner, at: Time.now) }
+      parts.map(&:id)
     end
 
     def set_clocks
@@ -104,58 +113,6 @@ module Hostile
     # Until the killing is over.
     def keep_on(what, number)
       (1..).each { |count| @going ? send(what, number, count) : break }
-    end
-
-    def take_in(number, count)
-      key = SecureRandom.uuid
-      typed = { "new" => "1", "request_key" => key, "complaint" => "weak", "made_safe" => "1", "no_condition" => "1",
-                "customer[name]" => "Taken #{number}-#{count}",
-                "machine[sheet_id]" => @sheet.id.to_s, "machine[serial_number]" => "T-#{number}-#{count}" }
-      @clerk.send_until_answered("/take-in", typed) { |answer| answer.status == 303 }
-      @ledger.answered(:take_in, key: key, name: "Taken #{number}-#{count}")
-    end
-
-    # One place of one job, over and over; each save is the version after the last one.
-    def find(number, count)
-      job = @estimates[-(number + 1)].first
-      grey = count % 6
-      typed = { "grey" => grey.to_s, "version" => (count - 1).to_s, "request_key" => SecureRandom.uuid }
-      @clerk.send_until_answered("/jobs/#{job.number}/findings/motor-filter", typed,
-        fragment: true) { |answer| answer.headers["x-entry"] }
-        .then do |answer|
-        @ledger.answered(:find, job: job.id, grey: grey, version: count, as: answer.headers["x-entry"])
-      end
-    end
-
-    def receive(_number, _count)
-      part = @lock.synchronize { @parts.sample(random: @random) }
-      key = SecureRandom.uuid
-      @clerk.send_until_answered("/shelf/#{part}/receive",
-        { "pieces" => "1", "request_key" => key }) { |answer| answer.status == 303 }
-      @ledger.answered(:receive, key: key, part: part)
-    end
-
-    # As the customer does, behind the slip's code.
-    def agree(_number, count)
-      return sleep(0.2) if count > ESTIMATES - 2 # the last ones are looked over
-
-      job, sent = @estimates[count - 1]
-      path = URI(Outbox::JobLink.of(job)).path
-      cookie, token = Clerk.again { nobody_was_here && Clerk.behind(@instance.wire, path) }
-      form = URI.encode_www_form("_csrf" => token, "estimate" => sent, "agreed_name" => "Estimate #{count}")
-      Clerk.again { agreed?("#{path}/agree", form, cookie) }
-      @ledger.answered(:agree, job: job.id, estimate: sent)
-    end
-
-    def agreed?(path, form, cookie)
-      nobody_was_here
-      @instance.wire.ask("POST", path, body: form, headers: { "Cookie" => cookie }).status == 303
-    end
-
-    # One customer a minute would come; here it is many from one address, and each page behind a code may be asked for
-    # only so often.
-    def nobody_was_here
-      DB[:throttle_counts].delete || true
     end
 
     def kill

@@ -16,7 +16,7 @@ module Hostile
       @lock = Mutex.new
     end
 
-    # @param what [Symbol] take_in, find, receive or agree
+    # @param what [Symbol] take_in, find, receive, sell or agree
     # @param fact [Hash]
     def answered(what, **fact)
       @lock.synchronize { @did[what] << fact }
@@ -30,8 +30,8 @@ module Hostile
     # @param batch [Models::Batch]
     # @return [Hash{String=>Array(Integer, Integer, Integer)}] answered for, lost, doubled
     def result(batch)
-      { "take-ins" => take_ins, "findings" => findings, "parts received" => received, "agreements" => agreed,
-        "cards" => cards(batch) }
+      { "take-ins" => take_ins, "findings" => findings, "parts received" => received, "bills" => sold,
+        "agreements" => agreed, "cards" => cards(batch) }
     end
 
     private
@@ -74,6 +74,26 @@ module Hostile
       count, lost, doubled = counted(@did[:receive]) { |fact| moved.fetch(fact[:key], 0) }
       [count, lost, doubled + Models::StockLevel.select_hash(:part_id, :pieces)
         .count { |part, pieces| sums.fetch(part) != pieces }]
+    end
+
+    # Each is billed and paid once, and took one piece; the numbers of all bills run without a gap.
+    def sold
+      bills = Models::Bill.select_hash(:request_key, :id)
+      paid = of_bills(Models::Payment.dataset)
+      taken = of_bills(Models::StockMove.where(kind: "sold"))
+      count, lost, doubled = counted(@did[:sell]) do |fact|
+        [paid, taken].map { |made| made.fetch(bills[fact[:key]], 0) }.then { |one, other| one == other ? one : 2 }
+      end
+      [count, lost + numbers_left_out, doubled]
+    end
+
+    def of_bills(rows)
+      rows.exclude(bill_id: nil).group_and_count(:bill_id).as_hash(:bill_id, :count)
+    end
+
+    def numbers_left_out
+      numbers = Models::Bill.select_map(:number)
+      numbers.max - numbers.min + 1 - numbers.size
     end
 
     def agreed

@@ -7,6 +7,10 @@ module UprightBench
       def self.registered(app)
         app.helpers Helpers
         app.get("/shelf/new") { part_form_page(Shelf::PartForm.blank("kind" => "filter", "pack_pieces" => "1")) }
+        app.get("/shelf/parts/asked") do
+          form = Shelf::PartForm.blank(params)
+          partial :"shelf/_asked", form: form, kind: kind_asked(form)
+        end
         app.post("/shelf/parts") { keep_part(Shelf::PartForm.new(params)) }
 
         app.get "/shelf/:id/change" do
@@ -96,6 +100,25 @@ module UprightBench
           typed = form.value(:kind)
           [*Shelf::PartForm::KINDS, (typed if typed.is_a?(String) && !typed.empty?)].compact.uniq.sort
             .to_h { |kind| [kind, kind.tr("_", " ")] }
+        end
+
+        # @return [String] whose sides and attributes are asked for
+        def kind_asked(form)
+          form.value(:kind).to_s[0, 40]
+        end
+
+        # @return [Hash{String=>Array}]
+        def asked_attributes(kind)
+          Core::Fit::AskedOfKind.attributes(kind, Queries::AttributesKnown.of(kind))
+        end
+
+        # @return [Hash{String=>String}] as typed => words
+        def attribute_choices(values)
+          { "" => "not said" }.merge(values.to_h do |value|
+            Formats::NamedValues.written(value).then do |text|
+              [text, text]
+            end
+          end)
         end
 
         # @return [String]

@@ -15,7 +15,7 @@ module UprightBench
       # @return [Array<Row>]
       def rows
         @rows ||= begin
-          owed = of_jobs.merge(of_counter)
+          owed = balances.as_hash(:last_bill_id, :cents)
           bills = Models::Bill.where(id: owed.keys).eager(:customer, :job).order(:issued_on, :number).all
           bills.map { |bill| Row.new(bill: bill, cents: owed.fetch(bill.id)) }
         end
@@ -41,32 +41,12 @@ module UprightBench
 
       private
 
-      # @return [Hash{Integer=>Integer}] id of the last bill of a job => cents
-      def of_jobs
-        left(bills.exclude(job_id: nil), Sequel[:job_id], Models::Payment.exclude(job_id: nil), :job_id)
-      end
+      # Of what was billed; what was only paid so far stands for a bill to come.
+      def balances
+        all = DB[:balances].exclude(cents: 0).exclude(last_bill_id: nil)
+        return all unless @customer_id
 
-      # @return [Hash{Integer=>Integer}] id of a bill without a job, or of what took it back => cents
-      def of_counter
-        first = Sequel.function(:coalesce, :credits_id, :id)
-        left(bills.where(job_id: nil), first, Models::Payment.exclude(bill_id: nil), :bill_id)
-      end
-
-      # What was billed for one thing less what was paid for it, where that is not nothing.
-      def left(bills, of, payments, paid_for) # rubocop:disable Metrics/AbcSize -- one query
-        billed = bills.group(of).select(of.as(:of), Sequel.function(:max, :id).as(:id), sum(:total_cents))
-        paid = payments.group(paid_for).select(Sequel[paid_for].as(:of), sum(:cents))
-        cents = Sequel[:billed][:sum] - Sequel.function(:coalesce, Sequel[:paid][:sum], 0)
-        DB.from(billed.as(:billed)).left_join(paid.as(:paid), of: Sequel[:billed][:of]).exclude(cents => 0)
-          .select(Sequel[:billed][:id], cents.cast(Integer).as(:cents)).as_hash(:id, :cents)
-      end
-
-      def sum(column)
-        Sequel.function(:sum, column).as(:sum)
-      end
-
-      def bills
-        @customer_id ? Models::Bill.where(customer_id: @customer_id) : Models::Bill.dataset
+        all.where(last_bill_id: Models::Bill.where(customer_id: @customer_id).select(:id))
       end
     end
   end

@@ -11,6 +11,7 @@ module UprightBench
             required(:price).filled(:string)
             optional(:supplier).maybe(:string, max_size?: 200)
             optional(:part_number).maybe(:string)
+            optional(:lead_days).maybe(:integer, gteq?: 0, lteq?: 365)
           end
 
           rule(:part_number) do
@@ -23,8 +24,8 @@ module UprightBench
 
         # @return [Hash] as Services::WriteFreeLine takes it
         def line
-          { **values.slice(:name, :supplier), number: values[:part_number]&.upcase,
-                                              price_cents: cents(:price) }
+          fields = values.slice(:name, :supplier, :lead_days)
+          fields.merge(number: values[:part_number]&.upcase, price_cents: cents(:price))
         end
       end
     end

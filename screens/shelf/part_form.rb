@@ -26,6 +26,7 @@ module UprightBench
             optional(:successor).maybe(:string, max_size?: 40)
             optional(:barcode).maybe(:string)
             SIDES.each { |side| optional(side).maybe(:float, gt?: 0, lteq?: 5000) }
+            optional(:has).maybe(:hash)
             %i[attributes contents].each { |name| optional(name).maybe(:string, max_size?: 400) }
             optional(:tax_class).maybe(:string, max_size?: 40)
             optional(:lies_at).maybe(:string, max_size?: 60)
@@ -44,6 +45,11 @@ module UprightBench
           rule(:attributes) do
             key.failure("are written as clip: yes, drive: left") unless Formats::NamedValues.attributes(value)
           end
+          rule(:has) do
+            next if value.nil? || Formats::NamedValues.attributes(PartForm.chosen(value))
+
+            key(:attributes).failure("are written as clip: yes, drive: left")
+          end
           rule(:contents) do
             key.failure("are written as bag: 5, filter: 1") unless Formats::NamedValues.pieces(value)
           end
@@ -59,7 +65,8 @@ module UprightBench
             **(WORDS - %i[supplier successor] + WHOLE).to_h { |name| [name.to_s, part[name]&.to_s] },
             **{ "price" => part.price_cents, "cost" => part.cost_cents }.transform_values { |cents| money(cents) },
             **sides(part.measures.to_hash), "lies_at" => part.lies_at, "tax_class" => part.tax_class,
-            **%i[attributes contents].to_h { |name| [name.to_s, Formats::NamedValues.words(part[name].to_hash)] },
+            "contents" => Formats::NamedValues.words(part.contents.to_hash),
+            "has" => part[:attributes].to_hash.transform_values { |value| Formats::NamedValues.written(value) },
             **%i[pattern discontinued].to_h { |flag| [flag.to_s, ("1" if part[flag])] } }
         end
 
@@ -84,15 +91,24 @@ module UprightBench
             pattern: values[:pattern] || false, discontinued: values[:discontinued] || false)
         end
 
-        # @return [Hash{String=>Float, nil}] mm
+        # @return [Hash{String=>Float, nil}] mm, of the sides that were asked for
         def measures
-          SIDES.to_h { |side| [side.to_s, values[side]] }
+          SIDES.select { |side| typed.key?(side.to_s) }.to_h { |side| [side.to_s, values[side]] }
+        end
+
+        # @param has [Hash] attribute => what was chosen
+        # @return [String] as NamedValues reads it
+        def self.chosen(has)
+          has.reject { |_, said| said.to_s.empty? }.map { |name, said| "#{name}: #{said}" }.join(", ")
         end
 
         # @return [Hash{Symbol=>Object}] as Services::KeepPart takes it
         def beside
-          { lies_at: values[:lies_at], tax_class: values[:tax_class], attributes: Formats::NamedValues.attributes(values[:attributes]),
-            contents: Formats::NamedValues.pieces(values[:contents]) }
+          had = [self.class.chosen(values[:has].to_h), values[:attributes]].reject do |text|
+            text.to_s.empty?
+          end.join(", ")
+          { lies_at: values[:lies_at], tax_class: values[:tax_class],
+            attributes: Formats::NamedValues.attributes(had), contents: Formats::NamedValues.pieces(values[:contents]) }
         end
       end
     end

@@ -2,8 +2,8 @@
 
 module UprightBench
   module Services
-    # Keeps pictures of a job or of a note. The files are written before the rows that name them, so that no row ever names a
-    # file that is not there; the same picture twice is kept once.
+    # Keeps pictures of a job or of a note. The files are written before the rows that name them, so that no row ever
+    # names a file that is not there; the same picture twice is kept once.
     class AddPictures
       MOST = 40 # a job
       MOST_AT_ONCE = 12 # a form; each takes up to half a second

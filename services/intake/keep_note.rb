@@ -22,8 +22,9 @@ module UprightBench
           raise Refused, "At most #{MOST} notes: end those that no longer hold." if full?(of)
 
           History.note("wrote a note", on, by: by, at: at, job: (on if on.is_a?(Models::Job)))
-          Models::Note.create(**of, position: position, text: text.strip, written_by: by.id, written_at: at)
-            .tap { |note| AddPictures.of_note(note, pictures, by: by, at: at) }
+          note = Models::Note.create(**of, position: position, text: text.strip, written_by: by.id, written_at: at)
+          AddPictures.of_note(note, pictures, by: by, at: at)
+          note
         end
       end
 

@@ -8,7 +8,7 @@ module UprightBench
     class WriteFreeLine
       NUMBER = "OWN-%d"
 
-      # @param line [Hash] name, price_cents, and number, supplier or nil
+      # @param line [Hash] name, price_cents, and number, supplier, lead_days or nil
       # @return [Models::Part]
       # @raise [Invalid, Refused]
       def self.call(number, item_id, line:, by:, at:)
@@ -23,7 +23,7 @@ module UprightBench
       end
 
       def self.put_on_file(place, line, by, at)
-        fields = { **PartChanges::FRESH, kind: place.kind.to_s, **line.slice(:name, :price_cents, :supplier) }
+        fields = { **PartChanges::FRESH, kind: place.kind.to_s, **line.slice(:name, :price_cents, :supplier, :lead_days) }
         KeepPart.call(line[:number] || next_number, fields, measures: {}, by: by, at: at)
           .tap { |part| part.update(bought_in: true) }
       end

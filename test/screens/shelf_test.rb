@@ -69,6 +69,28 @@ class ShelfScreensTest < DatabaseTest
     assert_says(/\$11\.00 since today/)
   end
 
+  # By its kind: what tells such parts apart, and what is known of those on file.
+  def test_what_is_asked_of_a_part_goes_by_its_kind
+    get "/shelf/parts/asked?kind=belt"
+
+    assert_includes page, 'name="length_mm"'
+    refute_includes page, 'name="diameter_mm"'
+    get "/shelf/parts/asked?kind=roll&has[drive]=mini"
+
+    assert_includes page, '<option value="mini" selected>'
+    part = Models::Part.first(kind: "roll")
+    typed = Screens::Shelf::PartForm.typed_from(part).compact
+    before = part.measures.to_hash.merge("width_mm" => 3.0).tap { |all| part.update(measures: Sequel.pg_jsonb(all)) }
+    submit "/shelf/#{part.id}/change", typed.except("width_mm").merge("has" => { "drive" => "left" },
+      "attributes" => "sleeve: felt")
+
+    assert_equal [{ "drive" => "left", "sleeve" => "felt" }, before],
+      [part.refresh[:attributes].to_hash, part.measures.to_hash]
+    submit "/shelf/#{part.id}/change", typed.merge("has" => { "dri(ve" => "left" })
+
+    assert_equal 422, status
+  end
+
   def test_what_is_short_says_why_and_is_ordered
     make_short
     get "/shelf/short"

@@ -49,6 +49,18 @@ class TeachFitTest < DatabaseTest
     refute @item.refresh.untried
   end
 
+  # What lies in the shop already is not waited for.
+  def test_a_free_line_is_promised_by_the_days_it_takes
+    waits = [0, 3, nil].map do |days|
+      part = free_line(lead_days: days, supplier: nil)
+      Services::Promises.ask_of(@item.refresh, @job.sheet, reserved: Hash.new(0),
+        policies: Services::Policies.now)
+        .then { |ask| [part.refresh.lead_days, ask.lead_days] }
+    end
+
+    assert_equal [[0, 0], [3, 3], [nil, 7]], waits
+  end
+
   def test_what_did_not_fit_is_a_look_alike_with_the_reason_and_is_not_chosen_again
     part = free_line
     work
