@@ -7,6 +7,14 @@ module UprightBench
     class Counter
       FLOAT_CENTS = 15_000
 
+      # What was taken goes to the bank, and the float stays.
+      # @param evening [Time]
+      def self.count_drawer(evening, by:)
+        cents = Services::CountDrawer.expected
+        Services::CountDrawer.call(counted_cents: cents, left_cents: [FLOAT_CENTS, cents].min, by: by, at: evening,
+          request_key: SecureRandom.uuid)
+      end
+
       # @param staff [Array<Models::Person>] owner, two technicians, counter
       def initialize(now, staff)
         @now = now
@@ -17,7 +25,7 @@ module UprightBench
       # @param at [Time] in the evening of the last open day
       def call(at:)
         agree_to_be_told
-        count_drawer(at)
+        self.class.count_drawer(at, by: @counter)
         write_note
         try_in_vain
       end
@@ -27,12 +35,6 @@ module UprightBench
       # Every other one who has an address, from now on.
       def agree_to_be_told
         Models::Customer.exclude(email: nil).where(Sequel.lit("id % 2 = 0")).update(told_by: "email")
-      end
-
-      def count_drawer(evening)
-        cents = Services::CountDrawer.expected
-        Services::CountDrawer.call(counted_cents: cents, left_cents: [FLOAT_CENTS, cents].min, by: @counter,
-          at: evening, request_key: SecureRandom.uuid)
       end
 
       def write_note

@@ -12,7 +12,7 @@ module UprightBench
           agreed = page.agreed or return ""
           limit = ", no call up to #{money(agreed.call_above_cents)}" if agreed.call_above_cents
           "Agreed #{money(agreed.total_cents)}#{limit}; as it stands now #{money(page.quote.total_cents)}, " \
-            "done so far #{money(page.to_bill.total_cents)}."
+            "to pay if it ended now #{money(page.to_bill.total_cents)}."
         end
 
         # @return [String] above the ways to pay

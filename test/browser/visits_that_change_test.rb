@@ -52,7 +52,7 @@ class VisitsThatChangeTest < BrowserTest
     dropped = item(job, "bin-seal")
     show(job)
 
-    assert_text "done so far $0.00"
+    assert_text "to pay if it ended now $0.00"
     within("#item-#{dropped.id}") { click_button "The customer drops it" }
 
     assert_css "#item-#{dropped.id}", text: "Left as it is"
