@@ -15,6 +15,12 @@ module UprightBench
           request_key: SecureRandom.uuid)
       end
 
+      # On the first day with a machine since a week ago.
+      def self.count_weekly(morning, by:)
+        last = Models::DrawerCount.max(:counted_at)
+        count_drawer(morning, by: by) if last.nil? || last < morning - (7 * 86_400)
+      end
+
       # @param staff [Array<Models::Person>] owner, two technicians, counter
       def initialize(now, staff)
         @now = now

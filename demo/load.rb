@@ -118,20 +118,11 @@ module UprightBench
         stays.each_with_index do |(date, machine), index|
           refresh_statistics if index == 20
           cards_until(cards, date)
-          count_drawer_by(date)
           past_job(machine, date)
         end
         cards_until(cards, @today - 10)
         came_first
         DB.transaction { yearly_count }
-      end
-
-      # Once a week, on its first day with a machine.
-      def count_drawer_by(date)
-        return if @counted_in == date.cweek
-
-        @counted_in = date.cweek
-        Counter.count_drawer(Config::Zone.at(date, 8), by: counter)
       end
 
       # Customers came to the shop with their first machine, and not all on the day it began.
@@ -153,6 +144,7 @@ module UprightBench
 
       def past_job(machine, date)
         Shelf.restock(owner, at: Config::Zone.at(date, 8))
+        Counter.count_weekly(Config::Zone.at(date, 8), by: counter)
         DB.transaction { PastJob.new(machine, date, technicians.sample(random: @random), counter, @random).whole }
       end
 

@@ -31,7 +31,7 @@ class PagesTest < BrowserTest
     to_do = Models::WorkItem.where(state: "to_do", action: "replace").order(:id).first
     part = part("HD-2010").id
     ["/bills", "/bills/#{Models::Bill.min(:number)}", "/bills/sale",
-     "/bills/sale?machine_id=#{machine.id}&lines[#{part}]=2", "/parcels", "/to-collect", "/machines/new",
+     "/bills/sale?machine_id=#{machine.id}&lines[#{part}]=2", "/parcels", "/to-collect", "/machines/new", "/registrations",
      "/jobs/#{to_do.job.number}/items/#{to_do.id}/other?q=filter"]
   end
 
@@ -51,6 +51,10 @@ class PagesTest < BrowserTest
     URI(Outbox::JobLink.of(Models::Question.first.job)).path
   end
 
+  def register_path
+    URI(Outbox::RegistrationLink.of(Models::Registration.first || Services::GiveCode.call(by: owner, at: NOW))).path
+  end
+
   def card_path
     URI(Outbox::Letters.link(Models::Card.order(:id).last)).path
   end
@@ -59,7 +63,7 @@ class PagesTest < BrowserTest
     visit "/login"
     found = { "/login" => axe }
     sign_in
-    [*pages, card_path, "#{card_path}/stop", job_path].each do |path|
+    [*pages, card_path, "#{card_path}/stop", job_path, register_path].each do |path|
       visit path
       found[path] = axe
       [320, 390, 1280, 1920].each do |width|
@@ -125,7 +129,7 @@ class PagesTest < BrowserTest
   # One of each kind of control on a page: focused as with the keyboard, it must look otherwise than before.
   def test_the_focus_is_seen_on_every_kind_of_control
     sign_in
-    unseen = [*pages, card_path, job_path].to_h do |path|
+    unseen = [*pages, card_path, job_path, register_path].to_h do |path|
       visit path
       show_focus
       [path, evaluate_script(<<~JS)]
