@@ -29,6 +29,16 @@ class AppTest < Minitest::Test
     Config::Zone.at(today + days, clock.hour, clock.min)
   end
 
+  # What a loaded machine takes its time for; the longer, the rarer it is waited for in vain.
+  def wait_until(seconds: 60)
+    deadline = Time.now + seconds
+    until yield
+      flunk "waited #{seconds} s in vain" if Time.now > deadline
+      sleep 0.05
+    end
+    pass
+  end
+
   def owner
     @owner ||= Models::Person.first(role: "owner")
   end

@@ -102,12 +102,6 @@ class LaunchTest < AppTest
     words
   end
 
-  def wait_until
-    100.times { yield ? (return pass) : sleep(0.1) }
-
-    flunk "waited in vain"
-  end
-
   def quietly(&)
     capture_io(&)
   end

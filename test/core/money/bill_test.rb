@@ -41,7 +41,16 @@ class BillTest < CoreTest
       assert_equal [bill.total_cents, bill.net_cents, bill.tax_cents],
         [printed, rows.sum(&:net_cents), rows.sum(&:tax_cents)], "job #{index}"
       assert_equal rows.map(&:percent).uniq, rows.map(&:percent)
+      assert_printed_sums_add_up(bill, Money::Currency::ALL.values.sample(random: random))
     end
+  end
+
+  # As somebody would who adds up the paper, whatever the decimals of the currency.
+  def assert_printed_sums_add_up(bill, currency)
+    printed = ->(cents) { Rational(currency.plain(cents)) }
+    tax = bill.policy.with_tax? ? 0 : bill.tax_rows.sum { |row| printed.call(row.tax_cents) }
+
+    assert_equal printed.call(bill.total_cents), bill.lines.sum(0) { |line| printed.call(line.charged_cents) } + tax
   end
 
   # Tax of each rate by itself, as an invoice must show it (EN 16931, BT-116 to BT-119: taxable amount, tax amount and
