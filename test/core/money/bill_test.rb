@@ -50,7 +50,7 @@ class BillTest < CoreTest
     printed = ->(cents) { Rational(currency.plain(cents)) }
     tax = bill.policy.with_tax? ? 0 : bill.tax_rows.sum { |row| printed.call(row.tax_cents) }
 
-    assert_equal printed.call(bill.total_cents), bill.lines.sum(0) { |line| printed.call(line.charged_cents) } + tax
+    assert_equal printed.call(bill.total_cents), bill.lines.sum { |line| printed.call(line.charged_cents) } + tax
   end
 
   # Tax of each rate by itself, as an invoice must show it (EN 16931, BT-116 to BT-119: taxable amount, tax amount and
