@@ -22,12 +22,15 @@ module UprightBench
       OWNER_FIRST = "While nobody can sign in, the address for the owner's account stands above."
       HELP = <<~WORDS
         bin/start            start Upright Bench and keep its data; Ctrl-C stops it
-        bin/start --fresh    ask, then delete everything and load the demo again
+        bin/start --own      begin a shop of your own, empty; later starts go on with it by themselves
+        bin/start --fresh    ask, then delete the demo and load it again; with --own, delete it and begin a shop
         bin/start --help     this
          PORT, APP_ENV, DATABASE_URL and others are explained in README.md.
       WORDS
 
-      # @param arguments [Array<String>] --fresh or --help
+      ARGUMENTS = %w[--fresh --own].freeze
+
+      # @param arguments [Array<String>] --own, --fresh or --help
       def initialize(arguments, env = ENV)
         @arguments = arguments
         @fresh = arguments.include?("--fresh")
@@ -38,7 +41,7 @@ module UprightBench
 
       # @return [Integer] exit status
       def call
-        return help if (@arguments - ["--fresh"]).any?
+        return help if (@arguments - ARGUMENTS).any?
 
         start
         0
@@ -63,9 +66,8 @@ module UprightBench
 
       # Asked for, or there is an argument that means nothing here.
       def help
-        strange = @arguments - %w[--fresh --help]
-        Shell.say "There is no #{strange.join(' ')}." if strange.any?
-        Shell.say HELP
+        strange = @arguments - [*ARGUMENTS, "--help"]
+        Shell.say [("There is no #{strange.join(' ')}." if strange.any?), HELP].compact.join("\n")
         strange.any? ? 1 : 0
       end
 
@@ -92,18 +94,30 @@ module UprightBench
       def prepare
         Packages.ensure(Packages::BUILD + (own_cluster? ? Packages::SERVER : ["libpq-dev"]))
         @bundle = Gems.new(ROOT, without: "test").ensure
-        if @fresh && !own_cluster?
-          raise Failure, "--fresh empties the private cluster only, and DATABASE_URL names another"
-        end
-
+        refuse_to_empty if @fresh
         start_cluster if own_cluster?
         Shell.say "Bringing the database up …"
         attend("bundle", "exec", "rake", "db:migrate", as_owner: true)
-        attend("bundle", "exec", "rake", production? ? "shop:open" : "demo:load", as_owner: true)
+        attend("bundle", "exec", "rake", own_shop? ? "shop:open" : "demo:load", as_owner: true)
       end
 
-      def production?
-        @env["APP_ENV"] == "production"
+      # Only the demo is deleted for the asking.
+      def refuse_to_empty
+        raise Failure, "--fresh empties the private cluster only, and DATABASE_URL names another" unless own_cluster?
+        return unless born?
+
+        raise Failure, "--fresh deletes the demo, and #{state_dir} holds a shop of your own. To delete that shop for " \
+                       "ever, delete the folder yourself"
+      end
+
+      # A shop of one's own, and not the demo's.
+      def own_shop?
+        @env["APP_ENV"] == "production" || @arguments.include?("--own") || born?
+      end
+
+      # Its keys are made when it is born; the demo has none.
+      def born?
+        File.exist?(@env.fetch("KEYS_FILE", File.join(state_dir, "keys.json")))
       end
 
       def own_cluster?
@@ -130,7 +144,7 @@ module UprightBench
       end
 
       def empty
-        $stdout.print "This deletes everything that was entered#{' and loads the demo again' unless production?}. " \
+        $stdout.print "This deletes everything that was entered#{' and loads the demo again' unless own_shop?}. " \
                       "Type yes to go on: "
         $stdout.flush
         raise Failure, "nothing was deleted" unless $stdin.gets.to_s.strip == "yes"
@@ -166,7 +180,7 @@ module UprightBench
       def welcome
         Shell.say <<~WORDS
            Upright Bench is up: http://127.0.0.1:#{@port}/
-          #{production? ? OWNER_FIRST : SIGN_INS}
+          #{own_shop? ? OWNER_FIRST : SIGN_INS}
           Cards that are sent land in #{File.join(state_dir, 'outbox')}. Ctrl-C stops everything.
         WORDS
       end

@@ -16,6 +16,9 @@ namespace :demo do
   task load: "db:migrate" do
     next unless UprightBench::Models::Person.empty?
 
+    if File.exist?(UprightBench::SETTINGS.keys_file)
+      abort "There is a shop of your own here, and the demo would be loaded into it. bin/start --own goes on with it."
+    end
     UprightBench::Demo::Load.new(say: ->(text) { puts text }).call
   end
 
@@ -34,6 +37,10 @@ namespace :shop do
   task open: "db:boot" do
     require "date"
     settings = UprightBench::SETTINGS
+    if UprightBench::Demo::Load.accounts?
+      abort "This shop cannot be opened: this database holds the demo's accounts, whose password everybody knows. " \
+            "bin/start --fresh --own deletes the demo and begins a shop."
+    end
     UprightBench::Config::Keys.make(settings.keys_file, today: Date.today, secret: settings.own_secret)
     begin
       UprightBench::Config::Production.check(settings)
@@ -49,10 +56,12 @@ namespace :shop do
 end
 
 namespace :keys do
-  desc "A new key for one purpose (session, sign_in, cards or slips); what the old one signed stays good until it " \
-       "has run out"
+  desc "A new key for one purpose (session, sign_in, cards, slips or registrations); what the old one signed stays " \
+       "good until it has run out"
   task :renew, [:purpose] => "db:boot" do |_, arguments|
     settings = UprightBench::SETTINGS
+    raise ArgumentError, "the demo has no keys of its own" if UprightBench::Demo::Load.accounts?
+
     UprightBench::Config::Keys.make(settings.keys_file, today: Date.today, secret: settings.own_secret)
     UprightBench::Config::Keys.renew(settings.keys_file, arguments[:purpose].to_s.to_sym, today: Date.today)
     puts "There is a new key for #{arguments[:purpose]} in #{settings.keys_file}. Start web and worker again."

@@ -26,8 +26,8 @@ class ProductionTest < AppTest
       assert_match(/This shop cannot be opened: this database holds the demo's accounts/, out)
       refute_includes out, Demo::Load::PASSWORD
       [%w[bundle exec puma -C config/puma.rb], ["bin/worker"]].each do |command|
-        out, status = Open3.capture2e(env.merge("DATABASE_OWNER_URL" => nil), "timeout", "60", *command,
-          chdir: TestDatabase::ROOT)
+        out, status = Open3.capture2e(env.merge("DATABASE_OWNER_URL" => nil, "SESSION_SECRET" => "s" * 64),
+          "timeout", "60", *command, chdir: TestDatabase::ROOT)
 
         refute_predicate status, :success?
         assert_match(/demo's accounts/, out)
@@ -64,12 +64,42 @@ class ProductionTest < AppTest
     end
   end
 
+  # Outside production too: keys that nobody knows, and every later start goes on with it.
+  def test_a_shop_of_ones_own_is_begun_and_stays_one
+    TestDatabase.empty_one("ub_production") do |database|
+      in_production(**database, "APP_ENV" => nil) do |env|
+        started(env, "--own") do |words|
+          assert_match(%r{/first/[\w-]+}, words)
+          refute_match(/ropewalk/, words)
+        end
+        keys = File.read(File.join(env["STATE_DIR"], "keys.json"))
+
+        started(env) { |words| assert_match(%r{/first/[\w-]+}, words) }
+
+        assert_equal keys, File.read(File.join(env["STATE_DIR"], "keys.json"))
+        out, = Open3.capture2e(env, "bundle", "exec", "rake", "demo:load", chdir: TestDatabase::ROOT)
+
+        assert_match(/There is a shop of your own here/, out)
+      end
+    end
+  end
+
+  def test_no_shop_is_begun_on_the_demo
+    in_production("APP_ENV" => nil) do |env|
+      out, status = Open3.capture2e(env, "timeout", "60", START, "--own")
+
+      assert_equal 1, status.exitstatus
+      assert_match(/holds the demo's accounts.*--fresh --own/, out)
+      refute_path_exists File.join(env["STATE_DIR"], "keys.json")
+    end
+  end
+
   private
 
   # @yieldparam words [String] what the start printed
-  def started(env)
+  def started(env, *arguments)
     reader, writer = IO.pipe
-    pid = Process.spawn(env, START, out: writer, err: writer, pgroup: true)
+    pid = Process.spawn(env, START, *arguments, out: writer, err: writer, pgroup: true)
     writer.close
     words = +""
     deadline = Time.now + 90

@@ -89,6 +89,32 @@ class LaunchTest < AppTest
     assert_operator cluster.folder.bytesize, :<, 80
   end
 
+  def test_help_and_what_is_no_argument_start_nothing
+    { "bin/start" => "--frseh", "bin/test" => "test/no_such_test.rb" }.each do |program, mistake|
+      said, status = Open3.capture2e(program, "--help", chdir: TestDatabase::ROOT)
+
+      assert_predicate status, :success?
+      assert_includes said, "#{program} --help"
+      said, status = Open3.capture2e(program, mistake, chdir: TestDatabase::ROOT)
+
+      refute_predicate status, :success?
+      assert_includes said, mistake
+      assert_includes said, "#{program} --help"
+    end
+  end
+
+  # What holds a shop is never deleted for the asking.
+  def test_fresh_leaves_a_shop_of_ones_own_alone
+    Dir.mktmpdir("ub", "/var/tmp") do |folder|
+      File.write(File.join(folder, "keys.json"), "{}")
+      env = { "PORT" => Launch::Shell.free_port.to_s, "STATE_DIR" => folder, "DATABASE_URL" => nil }
+      out, status = Open3.capture2e(env, "timeout", "60", File.join(TestDatabase::ROOT, "bin/start"), "--fresh")
+
+      assert_match(/holds a shop of your own/, out)
+      assert_equal 1, status.exitstatus
+    end
+  end
+
   private
 
   def read_until(reader, pattern, seconds: 60)
@@ -104,19 +130,5 @@ class LaunchTest < AppTest
 
   def quietly(&)
     capture_io(&)
-  end
-
-  def test_help_and_what_is_no_argument_start_nothing
-    { "bin/start" => "--frseh", "bin/test" => "test/no_such_test.rb" }.each do |program, mistake|
-      said, status = Open3.capture2e(program, "--help", chdir: TestDatabase::ROOT)
-
-      assert_predicate status, :success?
-      assert_includes said, "#{program} --help"
-      said, status = Open3.capture2e(program, mistake, chdir: TestDatabase::ROOT)
-
-      refute_predicate status, :success?
-      assert_includes said, mistake
-      assert_includes said, "#{program} --help"
-    end
   end
 end
