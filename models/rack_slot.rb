@@ -6,9 +6,13 @@ module UprightBench
     class RackSlot < Sequel::Model(:rack_slots)
       one_to_one :stay, class: "UprightBench::Models::RackStay", key: :rack_slot_id, conditions: { off_at: nil }
 
+      dataset_module do
+        where :in_use, closed: false
+      end
+
       # @return [Sequel::Dataset] places with nothing on them
       def self.free
-        exclude(id: RackStay.where(off_at: nil).select(:rack_slot_id)).order(:id)
+        in_use.exclude(id: RackStay.where(off_at: nil).select(:rack_slot_id)).order(:id)
       end
     end
   end

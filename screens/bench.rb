@@ -35,6 +35,12 @@ module UprightBench
 
       # Helpers of this screen's templates.
       module Helpers
+        # @return [String] what a new shop does first; nothing in one that has had a machine
+        def first_steps
+          steps = Queries::FirstSteps.call
+          steps.empty? ? "" : partial(:"bench/_first_steps", steps: steps)
+        end
+
         # @param booking [Queries::ExpectedToday::Booking]
         # @return [String] the take-in with everything filled in that is known
         def booking_path(booking)

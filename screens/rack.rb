@@ -9,6 +9,11 @@ module UprightBench
 
         app.get("/rack") { rack_page }
 
+        app.post "/rack/slots" do
+          allow!(:settings)
+          set_rack
+        end
+
         app.post "/rack/:stay/off" do
           stay = id_of(params["stay"])
           begin
@@ -28,6 +33,17 @@ module UprightBench
           @title = "Drying rack"
           erb :"rack/page", locals: { slots: Queries::RackSlots.call, problem: problem, typed: typed,
                                       air: policies.drying_air }
+        end
+
+        def set_rack
+          slots = params["slots"].to_s[/\A\s*\d{1,4}\s*\z/]
+          raise Services::Invalid, { slots: ["Write a number."] } unless slots
+
+          Services::SetRack.call(slots.to_i, by: person, at: now)
+          redirect "/rack", 303
+        rescue Services::Invalid, Services::Refused => e
+          status Web::ErrorTable.status(e)
+          rack_page(problem: { stay: :slots, message: e.message })
         end
 
         # @return [String] how full it is

@@ -8,7 +8,7 @@ module UprightBench
 
       # @return [Array<Models::RackSlot>] with stay, work item, job and customer
       def call
-        Models::RackSlot.order(:id).eager(stay: { work_item: { job: :customer } }).all
+        Models::RackSlot.in_use.order(:id).eager(stay: { work_item: { job: :customer } }).all
       end
     end
   end

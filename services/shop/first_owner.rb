@@ -36,10 +36,12 @@ module UprightBench
       end
 
       # @param person [Hash] name, email, password
-      # @param shop [Hash] name, street, town, region, postcode, country, phone, email
+      # @param shop [Hash] name, street, town, region, postcode, country, phone, email, tax_number
+      # @param policies [Hash{String=>Object}] shop rules that are decided already
+      # @param rack_slots [Integer]
       # @return [Models::Person]
       # @raise [NotFound] when the key is not good, or was used
-      def call(key, person:, shop:, at:)
+      def call(key, person:, shop:, at:, policies: {}, rack_slots: 0)
         DB.transaction do
           if there? || keys(key, at).update(used_at: at).zero?
             raise NotFound, "This address is not good, or was used already."
@@ -48,6 +50,8 @@ module UprightBench
           owner = AddPerson.call(**person, role: "owner", at: at)
           Models::Shop.dataset.insert_conflict(target: :id, update: shop).insert(id: 1, **shop)
           History.note("opened the shop", Models::Shop.the, by: owner, at: at)
+          SavePolicies.call(policies, by: owner, at: at)
+          SetRack.call(rack_slots, by: owner, at: at)
           owner
         end
       end

@@ -120,12 +120,16 @@ class ProductionTest < AppTest
     typed = { "_csrf" => page.body[/name="_csrf" value="([^"]+)"/, 1], "name" => "Ada Own",
               "email" => "ada@shop.example",
               "password" => "a long pass phrase", "again" => "a short one", "shop_name" => "Own Shop",
-              "street" => "Quay 1", "town" => "Here", "country" => "NO", "phone" => "555-0123" }
+              "street" => "Quay 1", "town" => "Here", "country" => "NO", "phone" => "555-0123",
+              "rack_slots" => "6", "tax_percent" => "25", "open_from" => "09:00", "noon_from" => "12:00",
+              "noon_until" => "11:00", "open_until" => "16:00" }
     answer = post(env, "/first/#{key}", typed, cookie)
 
     assert_equal "422", answer.code
     assert_match(/Password once more is not the same/, answer.body)
-    answer = post(env, "/first/#{key}", typed.merge("again" => "a long pass phrase"), cookie)
+    assert_match(/The hours /, answer.body)
+    right = typed.merge("again" => "a long pass phrase", "noon_until" => "12:30")
+    answer = post(env, "/first/#{key}", right, cookie)
 
     assert_equal ["303", "/login"], [answer.code, answer["location"]]
     page = get(env, "/login")
@@ -138,6 +142,12 @@ class ProductionTest < AppTest
 
     assert_equal "200", home.code
     assert_match(/Own Shop/, home.body)
+    assert_match(/To begin with.*Take the first machine in/m, home.body)
+    assert_match(/0 of 6 slots taken/, get(env, "/rack", answer["set-cookie"][/\A[^;]+/]).body)
+    settings = get(env, "/settings", answer["set-cookie"][/\A[^;]+/]).body
+
+    assert_match(/<option value="NOK" selected>/, settings)
+    assert_match(/value="12:30"/, settings)
   end
 
   def get(env, path, cookie = nil)

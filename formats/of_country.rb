@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+require "countries"
+
+module UprightBench
+  module Formats
+    # What a country usually decides for a shop in it: the currency (gem countries, ISO 3166 and 4217), whether lengths
+    # are in inches (United States, Liberia and Myanmar, from memory), and the size of a printed card.
+    module OfCountry
+      INCHES = %w[US LR MM].freeze
+      CARDS_IN_INCHES = %w[US CA].freeze # common practice
+
+      module_function
+
+      # @param code [String] of two letters
+      # @return [Hash{String=>String}] shop rules; those that it does not decide are left out
+      def rules(code)
+        { "currency" => currency(code), "length_unit" => ("inch" if INCHES.include?(code)),
+          "card_size" => ("inch_4x6" if CARDS_IN_INCHES.include?(code)) }.compact
+      end
+
+      # @return [String, nil] of those that the shop can count in
+      def currency(code)
+        found = ISO3166::Country[code]&.currency_code
+        found if Core::Money::Currency::ALL.key?(found)
+      end
+      private_class_method :currency
+    end
+  end
+end
