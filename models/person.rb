@@ -4,13 +4,18 @@ module UprightBench
   module Models
     # Staff. Whoever may look only changes nothing.
     class Person < Sequel::Model(:people)
-      ROLES = %w[technician counter owner look_only].freeze
-      OPEN = 2 # of status_id: 1 is not confirmed yet, 3 is closed
+      OPEN = 2 # of status_id; 1 is not confirmed yet
+      CLOSED = 3
       THEMES = %w[auto light dim].freeze
 
       dataset_module do
         # Those who may sign in.
         where :may_sign_in, status_id: OPEN
+      end
+
+      # @return [Boolean] whether they are locked out
+      def closed?
+        status_id == CLOSED
       end
 
       def owner?

@@ -8,7 +8,7 @@ module UprightBench
     class App < Sinatra::Base
       SCREENS = [Bench, Fleet, TakeIn, Photos, Job, LookOver, Rack, Orders, Suppliers, Counts, PartLists, PartBook,
                  OtherPart, Notes, ToCollect, Parcels, Sale, SoldNew, Registrations, Bills, Shelf, Batches, Answers,
-                 Wordings, Unanswered, Cards, Customers, Machines, Drafts, Sheets, Settings, Find, CardPage,
+                 Wordings, Unanswered, Cards, Customers, Machines, Drafts, Sheets, Settings, People, Find, CardPage,
                  EstimatePage, FirstOwner, PaperRuns, Health].freeze
 
       set :views, File.expand_path(__dir__)

@@ -7,6 +7,7 @@ module UprightBench
     #
     #   app.get "/c/:code", open: true                 # nobody need be signed in: the code stands for it
     #   app.post "/c/:code/stop", open: true, token: false  # and no form of ours was filled in
+    #   app.post "/me/password", own: true             # one's own account: whoever may look only may do it too
     #   app.post "/sheets", most_bytes: Doors::A_FILE  # what it may carry; a form's worth unless it says otherwise
     #
     # Extends the application, so that nothing can be registered beside it.
@@ -18,7 +19,7 @@ module UprightBench
 
       # `path` is the pattern as it was declared; it is what the log says, since what somebody asked for may hold a
       # code.
-      Door = Struct.new(:verb, :path, :pattern, :open, :token, :most_bytes, keyword_init: true)
+      Door = Struct.new(:verb, :path, :pattern, :open, :token, :own, :most_bytes, keyword_init: true)
 
       READING = %w[GET HEAD].freeze
       OF_REQUEST = "upright_bench.doors"
@@ -27,7 +28,8 @@ module UprightBench
       def route(verb, path, options = {}, &)
         door = Door.new(verb: verb, path: path, pattern: Mustermann.new(path, **mustermann_opts),
           open: options.fetch(:open, false),
-          token: options.fetch(:token, true), most_bytes: options.fetch(:most_bytes, A_FORM)).freeze
+          token: options.fetch(:token, true),
+          own: options.fetch(:own, false), most_bytes: options.fetch(:most_bytes, A_FORM)).freeze
         (@doors ||= []) << door
         condition { enter(door) }
         super(verb, path, options.except(*Door.members), &)
@@ -72,7 +74,8 @@ module UprightBench
           return true if door.open
 
           send_to_sign_in unless person
-          Services::Permissions.check!(:work, person) unless READING.include?(door.verb)
+          redirect "/me", 303 if person.password_given && !door.own
+          Services::Permissions.check!(:work, person) unless door.own || READING.include?(door.verb)
           true
         end
 

@@ -13,6 +13,7 @@ module UprightBench
         rough_sheets: [STAFF, "You may look, and change nothing."],
         sheets: [%w[technician owner], "Only a technician or the owner changes a full sheet. At the counter a rough " \
                                        "one can be begun."],
+        people: [OWNER, "Only the owner says who works here."],
         settings: [OWNER, "Only the owner may change the settings."],
         card_words: [OWNER, "Only the owner may change what the cards say."],
         card_offers: [OWNER, "Only the owner may change what the cards offer."],

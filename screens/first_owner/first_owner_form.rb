@@ -45,13 +45,9 @@ module UprightBench
           end
 
           rule(:country) { key.failure("is not on the list") unless AddressFields.country?(value) }
-          rule(:password) do
-            if value.length < Services::FirstOwner::LEAST_LETTERS
-              key.failure("is too short: at least #{Services::FirstOwner::LEAST_LETTERS} letters")
-            end
-            if value.bytesize > Services::FirstOwner::MOST_BYTES
-              key.failure("is too long: at most #{Services::FirstOwner::MOST_BYTES} letters")
-            end
+          rule(:password, :name, :email, :shop_name) do
+            problem = Services::Passwords.problem(values[:password], values.to_h.values_at(:name, :email, :shop_name))
+            key(:password).failure(problem) if problem
           end
           rule(:password, :again) { key(:again).failure("is not the same") if values[:password] != values[:again] }
         end

@@ -9,8 +9,6 @@ module UprightBench
     # once.
     module FirstOwner
       GOOD_FOR_SECONDS = 24 * 3600
-      LEAST_LETTERS = 12
-      MOST_BYTES = 72 # bcrypt looks at no more
 
       module_function
 

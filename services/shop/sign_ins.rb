@@ -2,9 +2,10 @@
 
 module UprightBench
   module Services
-    # Signing in and out, as history. What was typed is not kept: it may be a password in the wrong field.
+    # Signing in and out, and what one does to one's own account, as history: whoever may only look does that too. What
+    # was typed is not kept: it may be a password in the wrong field.
     module SignIns
-      VERBS = ["signed in", "signed out", "sign-in failed"].freeze
+      VERBS = ["signed in", "signed out", "sign-in failed", "changed the password"].freeze
       NOBODY = 0 # an account that there is not
 
       module_function

@@ -125,7 +125,7 @@ class DoorsTest < CommittedTest
              "station" => "pre",
              "key" => "pre-filter", "size" => "small", "supplier" => 1,
              "customer" => @job.customer_id, "step" => "end", "move" => "receive", "code" => "x", "part" => 1,
-             "paper" => "bill", "how" => "sent" }
+             "paper" => "bill", "how" => "sent", "what" => "password" }
     self.class.doors.reject(&:open).map { |door| door.path.gsub(/:(\w+)/) { real.fetch(Regexp.last_match(1)).to_s } }
       .uniq
   end

@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "bcrypt"
-
 module UprightBench
   module Services
     # Gives somebody of the staff a sign-in.
@@ -10,9 +8,9 @@ module UprightBench
 
       # @param role [String] technician, counter or owner
       # @return [Models::Person]
-      def call(name:, email:, role:, password:, at:)
-        Models::Person.create(name: name, email: email, role: role, password_hash: BCrypt::Password.create(password),
-          created_at: at)
+      def call(name:, email:, role:, password:, at:, password_given: false)
+        Models::Person.create(name: name, email: email, role: role, password_hash: Passwords.digest(password),
+          password_given: password_given, created_at: at)
       end
     end
   end

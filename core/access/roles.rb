@@ -1,0 +1,18 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Access
+      # What somebody who works here may be.
+      module Roles
+        # role => what it may do
+        WORDS = {
+          "technician" => "technician: takes in, works at the bench, changes sheets and parts",
+          "counter" => "counter: takes in, sells, takes bills back",
+          "owner" => "owner: everything",
+          "look_only" => "look only: changes nothing"
+        }.freeze
+      end
+    end
+  end
+end

@@ -1,0 +1,124 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    # Who works here, for the owner; and everybody's own account.
+    module People
+      # what is done to an account, as the address says it => by which of Services::Staff
+      DONE = { "close" => :close, "let-in" => :let_in, "password" => :give_password }.freeze
+
+      def self.registered(app)
+        app.helpers Helpers
+
+        app.get "/people" do
+          allow!(:people)
+          people_page(blank_person)
+        end
+
+        app.post "/people" do
+          allow!(:people)
+          add_person(PersonForm.new(params))
+        end
+
+        one_routes(app)
+        own_routes(app)
+      end
+
+      # What is done to one account; those that end in a new password show it once.
+      def self.one_routes(app)
+        app.post "/people/:id" do
+          allow!(:people)
+          change_person(person_asked, PersonForm.new(params))
+        end
+
+        app.post "/people/:id/:what" do
+          allow!(:people)
+          what = DONE.fetch(params["what"]) { pass }
+          given = Services::Staff.public_send(what, person_asked, by: person, at: now)
+          given.is_a?(String) ? given_page(person_asked, given) : redirect("/people", 303)
+        end
+      end
+
+      def self.own_routes(app)
+        app.get("/me", own: true) { own_page }
+
+        app.post "/me/password", own: true do
+          change_own_password
+        end
+      end
+      private_class_method :one_routes, :own_routes
+
+      # Helpers of this screen's routes.
+      module Helpers
+        def person_asked
+          Services::Lookup.one(:person, id_of(params["id"]))
+        end
+
+        def people_page(form, changed: nil)
+          @title = "People"
+          status 422 if form.errors.any?
+          erb :"people/page", locals: { form: form, changed: changed, people: Queries::Staff.all }
+        end
+
+        def blank_person
+          PersonForm.blank("role" => "technician")
+        end
+
+        # @return [String] a field whose text is never sent back
+        def password_field(errors, name, label, autocomplete)
+          %(<div class="field"><label for="#{name}">#{label}</label><input class="form-control" type="password" ) +
+            %(id="#{name}" name="#{name}" autocomplete="#{autocomplete}"#{invalid_at(errors, name)}>) +
+            %(#{error_at(errors, name, label)}</div>)
+        end
+
+        # @return [Screens::People::PersonForm] of one in the list; as it was typed, when it was sent and is wrong
+        def form_of(one, form, changed)
+          one.id == changed ? form : PersonForm.blank(PersonForm.typed_from(one))
+        end
+
+        def add_person(form)
+          return people_page(form) unless form.ok?
+
+          added, given = Services::Staff.add(form.fields, by: person, at: now)
+          given_page(added, given)
+        rescue Services::Invalid => e
+          people_page(form.add(e.errors))
+        end
+
+        def change_person(one, form)
+          Services::Staff.change(one, form.fields, by: person, at: now) if form.ok?
+          return redirect("/people", 303) if form.ok?
+
+          people_page(form, changed: one.id)
+        rescue Services::Invalid => e
+          people_page(form.add(e.errors), changed: one.id)
+        end
+
+        # Kept nowhere: the page is not stored by the browser either.
+        def given_page(one, password)
+          headers "cache-control" => "no-store"
+          @title = "A password for #{one.name}"
+          erb :"people/given", locals: { one: one, password: password }
+        end
+
+        def own_page(errors = {})
+          @title = "Your account"
+          status 422 if errors.any?
+          erb :"people/me", locals: { errors: errors, sessions: Queries::Staff.sessions(person) }
+        end
+
+        def change_own_password
+          old, new, again = %w[old new again].map { |name| params[name].is_a?(String) ? params[name] : "" }
+          return own_page({ again: ["is not the same"] }) if new != again
+
+          wait = Services::OwnPassword.change(person, old: old, new: new, at: now, address: request.ip)
+          return own_page({ old: ["was wrong too often. Wait #{Web::SignIn::Tries.words(wait)}."] }) if wait
+
+          redirect "/login", 303
+        rescue Services::Invalid => e
+          own_page(e.errors)
+        end
+      end
+    end
+  end
+end
