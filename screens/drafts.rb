@@ -15,7 +15,7 @@ module UprightBench
       def self.beginning_routes(app)
         app.get "/sheets/new" do
           @title = "New sheet"
-          erb :"drafts/new", locals: { form: NewForm.blank("kind" => "stick", **relative_asked) }
+          erb :"drafts/new", locals: { form: NewForm.blank(relative_asked) }
         end
 
         app.post("/drafts") { begin_new_sheet(NewForm.new(with_relative(params))) }
@@ -101,6 +101,11 @@ module UprightBench
           params.merge("relative_id" => Queries::FindSheets.exactly(params["sheet_title"].to_s).to_s)
         end
 
+        # @return [Hash{String=>String}] key => what it is called
+        def starters
+          Services::Starters.titles
+        end
+
         def begin_new_sheet(form)
           draft = begin_draft(form)
           return redirect("/drafts/#{draft.id}", 303) if draft
@@ -115,7 +120,7 @@ module UprightBench
 
           relative = form.values[:relative_id] && Services::Lookup.one(:sheet, form.values[:relative_id])
           Services::BeginDraft.fresh(**form.values.slice(:maker, :model), **form.begun_from,
-            relative: relative, by: person, at: now)
+            relative: relative, starter: form.starter, by: person, at: now)
         rescue Services::Invalid => e
           form.add(e.errors)
           nil

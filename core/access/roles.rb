@@ -5,12 +5,12 @@ module UprightBench
     module Access
       # What somebody who works here may be.
       module Roles
-        # role => what it may do
+        # role => what it may
         WORDS = {
-          "technician" => "technician: takes in, works at the bench, changes sheets and parts",
-          "counter" => "counter: takes in, sells, takes bills back",
-          "owner" => "owner: everything",
-          "look_only" => "look only: changes nothing"
+          "technician" => "takes in, works at the bench, changes sheets and parts",
+          "counter" => "takes in, sells, takes bills back",
+          "owner" => "everything",
+          "look_only" => "changes nothing"
         }.freeze
       end
     end

@@ -17,6 +17,7 @@ module UprightBench
          Step.new("Put parts on file, or read a supplier's list", "/shelf", Models::Part.any?),
          Step.new("Say how many slots the drying rack has", "/rack", Models::RackSlot.in_use.any?),
          Step.new("Look through the shop rules", "/settings", Models::Policy.any?),
+         Step.new("Add the people who work here", "/people", Models::Person.count > 1),
          Step.new("Take the first machine in", "/take-in", false)]
       end
     end

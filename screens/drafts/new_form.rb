@@ -11,16 +11,25 @@ module UprightBench
           params do
             required(:maker).filled(:string, max_size?: 60)
             required(:model).filled(:string, max_size?: 60)
-            required(:kind).filled(:string, included_in?: KINDS)
+            optional(:kind).maybe(:string, included_in?: KINDS)
+            optional(:starter).maybe(:string, included_in?: Services::Starters.titles.keys)
             Seen::VALUES.each { |name, values| optional(name).maybe(:string, included_in?: values) }
             optional(:relative_id).maybe(:integer)
             optional(:sheet_title).maybe(:string, max_size?: 120)
+          end
+          rule(:kind) do
+            key.failure("is needed") if value.nil? && values[:starter].nil? && values[:relative_id].nil?
           end
           rule(:relative_id, :sheet_title) do
             if values[:relative_id].nil? && values[:sheet_title]
               key(:relative_id).failure("is not on file: choose it from the list")
             end
           end
+        end
+
+        # @return [String, nil] key of Services::Starters
+        def starter
+          values[:starter]
         end
 
         # @return [Hash{Symbol=>Symbol}] kind, and what was seen of the machine, as Core::Sheets::Starter takes them

@@ -163,6 +163,23 @@ class SheetsScreenTest < DatabaseTest
     assert_equal dart.to_core.positions, Models::Draft.order(:id).last.to_core.positions
   end
 
+  def test_a_new_sheet_from_a_starter
+    submit "/drafts", { "maker" => "Newmark", "model" => "One" }, from: "/sheets/new"
+
+    assert_says(/What it begins with is needed/)
+    submit "/drafts", { "maker" => "Newmark", "model" => "One", "starter" => "kettle" }, from: "/sheets/new"
+
+    assert_equal 422, status
+    submit "/drafts", { "maker" => "Newmark", "model" => "One", "starter" => "robot-with-dock" }, from: "/sheets/new"
+    draft = Models::Draft.order(:id).last
+
+    assert_equal [303, "Newmark One", true], [status, draft.to_core.title, draft.to_core.rough]
+    assert_includes draft.to_core.positions.map(&:key), "dock-bag"
+    get "/drafts/#{draft.id}"
+
+    assert_equal 200, status
+  end
+
   def test_the_job_page_offers_the_newest_sheet_and_takes_it
     job = take_in
     Services::AddSheet.call(JSON.parse(written(dart)).merge("warranty_months" => 61), by: owner, at: NOW)
