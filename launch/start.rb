@@ -4,6 +4,7 @@ require "socket"
 require_relative "children"
 require_relative "cluster"
 require_relative "gems"
+require_relative "kept_shop"
 require_relative "packages"
 
 module UprightBench
@@ -98,26 +99,20 @@ module UprightBench
         start_cluster if own_cluster?
         Shell.say "Bringing the database up …"
         attend("bundle", "exec", "rake", "db:migrate", as_owner: true)
-        attend("bundle", "exec", "rake", own_shop? ? "shop:open" : "demo:load", as_owner: true)
+        attend("bundle", "exec", "rake", shop.own? ? "shop:open" : "demo:load", as_owner: true)
       end
 
       # Only the demo is deleted for the asking.
       def refuse_to_empty
         raise Failure, "--fresh empties the private cluster only, and DATABASE_URL names another" unless own_cluster?
-        return unless born?
+        return unless shop.born?
 
         raise Failure, "--fresh deletes the demo, and #{state_dir} holds a shop of your own. To delete that shop for " \
                        "ever, delete the folder yourself"
       end
 
-      # A shop of one's own, and not the demo's.
-      def own_shop?
-        @env["APP_ENV"] == "production" || @arguments.include?("--own") || born?
-      end
-
-      # Its keys are made when it is born; the demo has none.
-      def born?
-        File.exist?(@env.fetch("KEYS_FILE", File.join(state_dir, "keys.json")))
+      def shop
+        @shop ||= KeptShop.new(@env, folder: state_dir, asked: @arguments.include?("--own"))
       end
 
       def own_cluster?
@@ -144,7 +139,7 @@ module UprightBench
       end
 
       def empty
-        $stdout.print "This deletes everything that was entered#{' and loads the demo again' unless own_shop?}. " \
+        $stdout.print "This deletes everything that was entered#{' and loads the demo again' unless shop.own?}. " \
                       "Type yes to go on: "
         $stdout.flush
         raise Failure, "nothing was deleted" unless $stdin.gets.to_s.strip == "yes"
@@ -166,7 +161,8 @@ module UprightBench
 
       # Web and worker never learn the owner's password.
       def settings(as_owner: false)
-        @env.merge(@bundle, "PORT" => @port).then { |env| as_owner ? env : env.merge("DATABASE_OWNER_URL" => nil) }
+        @env.merge(@bundle, "PORT" => @port, "SHOP_TZ" => shop.zone,
+          "DATABASE_OWNER_URL" => (@env["DATABASE_OWNER_URL"] if as_owner))
       end
 
       def run
@@ -180,7 +176,7 @@ module UprightBench
       def welcome
         Shell.say <<~WORDS
            Upright Bench is up: http://127.0.0.1:#{@port}/
-          #{own_shop? ? OWNER_FIRST : SIGN_INS}
+          #{shop.own? ? OWNER_FIRST : SIGN_INS}
           Cards that are sent land in #{File.join(state_dir, 'outbox')}. Ctrl-C stops everything.
         WORDS
       end

@@ -115,6 +115,22 @@ class LaunchTest < AppTest
     end
   end
 
+  # What the variable says before what the system does, and nothing that is no zone.
+  def test_the_zone_of_the_machine
+    Dir.mktmpdir do |etc|
+      zone = ->(env = {}) { Launch::SystemZone.name(env: env, etc: etc) }
+
+      assert_nil zone.call
+      File.symlink("/usr/share/zoneinfo/Europe/Oslo", File.join(etc, "localtime"))
+
+      assert_equal "Europe/Oslo", zone.call
+      File.write(File.join(etc, "timezone"), "America/New_York\n")
+
+      assert_equal ["America/New_York", "Asia/Tokyo", "America/New_York", "America/New_York"],
+        [zone.call, zone.call("TZ" => "Asia/Tokyo"), zone.call("TZ" => ":/etc/x"), zone.call("TZ" => "../passwd")]
+    end
+  end
+
   private
 
   def read_until(reader, pattern, seconds: 60)
