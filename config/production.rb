@@ -11,6 +11,7 @@ module UprightBench
 
       # @raise [Refused] in production, with a sentence that says what to do
       def check(settings = SETTINGS, db: DB)
+        settings.mail_server # whether it can be understood is not found out when the first mail leaves
         return unless settings.production?
 
         if Demo::Load.accounts?

@@ -15,11 +15,14 @@ module UprightBench
                   Net::SMTPAuthenticationError, Net::SMTPSyntaxError, Net::SMTPUnsupportedCommand,
                   OpenSSL::SSL::SSLError].freeze
 
+      Test = Struct.new(:key, :recipient, :tries)
+      TEST = "If you read this, mail leaves the shop."
+      private_constant :Test, :TEST
       OPEN_SECONDS = 10
       READ_SECONDS = 20
 
       def initialize(settings)
-        @smtp = settings.smtp_url
+        @smtp = settings.mail_server
         @return_address = settings.return_address
         @drop = Devices::MailDrop.new(settings)
       end
@@ -38,6 +41,16 @@ module UprightBench
       # @raise [Rejected, InDoubt]
       def tell(notice, shop, paper: nil)
         post(notice, NoticeMail.write(notice, shop, paper: paper), shop)
+      end
+
+      # @param to [String]
+      # @param shop [Models::Shop]
+      # @raise [StandardError] as whatever leaves by this channel would
+      def test(to, shop)
+        message = Test.new(SecureRandom.uuid, to, 1)
+        mail = Formats::MailMessage.new(from: [shop.name, shop.email], to: to, subject: "A test from #{shop.name}",
+          id: "#{message.key}@#{shop.email.split('@').last}", date: Time.now, text: TEST, html: "<p>#{TEST}</p>")
+        post(message, mail.to_s, shop)
       end
 
       # What became of a message that was being handed over when the process died.
@@ -78,11 +91,18 @@ module UprightBench
       end
 
       def server
-        server = Net::SMTP.new(@smtp.host, @smtp.port || Net::SMTP.default_port)
-        server.enable_starttls_auto
+        server = Net::SMTP.new(@smtp.host, @smtp.port)
+        encrypt(server)
         server.open_timeout = OPEN_SECONDS
         server.read_timeout = READ_SECONDS
         server
+      end
+
+      def encrypt(server)
+        return server.enable_tls if @smtp.tls?
+
+        { "required" => :enable_starttls, "auto" => :enable_starttls_auto, "off" => :disable_starttls }
+          .fetch(@smtp.starttls).then { |how| server.public_send(how) }
       end
     end
   end

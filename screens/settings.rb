@@ -22,6 +22,15 @@ module UprightBench
           redirect "/settings/shop", 303
         end
 
+        app.post "/settings/shop/test-mail" do
+          allow!(:settings)
+          problem = Services::TestMail.call(by: person)
+          next shop_page(ShopForm.blank(ShopForm.typed_from(shop)), mail: problem) if problem
+
+          say "A test is on its way to #{person.email}."
+          redirect "/settings/shop", 303
+        end
+
         app.post "/settings" do
           allow!(:settings)
           form = SettingsForm.new(params)
@@ -43,10 +52,11 @@ module UprightBench
 
       # Helpers of this screen's templates.
       module Helpers
-        def shop_page(form)
+        # @param mail [String, nil] why a test could not be sent
+        def shop_page(form, mail: nil)
           @title = "The shop"
-          status 422 if form.errors.any?
-          erb :"settings/shop", locals: { form: form, mine: may?(:settings) }
+          status 422 if form.errors.any? || mail
+          erb :"settings/shop", locals: { form: form, mine: may?(:settings), mail: mail }
         end
 
         def settings_page(form)

@@ -96,4 +96,48 @@ class MailServerTest < DatabaseTest
 
     assert_raises(Outbox::Rejected) { Outbox::CardMail.write(message, letter, Models::Shop.the) }
   end
+
+  # What "send me a test" says of servers that are none, offer no encryption, or show a certificate of their own making.
+  def test_what_a_server_answers_is_said_in_plain_words
+    closed = TCPServer.new("127.0.0.1", 0)
+    port = closed.addr[1].tap { closed.close }
+    plain = MailServer.new
+
+    assert_match(/\ANobody listens there/, test_by("smtp://127.0.0.1:#{port}"))
+    assert_match(/\AThe mail server offers no encryption/, test_by("#{plain.url}?starttls=required"))
+    assert_match(/\ANo encrypted connection/, with_own_certificate { |address| test_by("smtps://#{address}") })
+  end
+
+  def test_a_test_reaches_whoever_asks
+    server = MailServer.new
+
+    assert_nil test_by(server.url)
+    server.close
+
+    assert_equal [[owner.email], "A test from #{Models::Shop.the.name}"],
+      [server.recipients, Mail.new(server.data).subject]
+    assert_raises(Services::Forbidden) { Services::TestMail.call(by: technician) }
+  end
+
+  private
+
+  def test_by(url)
+    Services::TestMail.call(by: owner, settings: Config::Settings.new({ "SMTP_URL" => url }))
+  end
+
+  def with_own_certificate
+    key = OpenSSL::PKey::RSA.new(2048)
+    made = OpenSSL::X509::Certificate.new
+    made.public_key = key.public_key
+    made.not_before = Time.now - 60
+    made.not_after = Time.now + 600
+    made.sign(key, OpenSSL::Digest.new("SHA256"))
+    socket = TCPServer.new("127.0.0.1", 0)
+    context = OpenSSL::SSL::SSLContext.new.tap { |one| one.add_certificate(made, key) }
+    thread = Thread.new { OpenSSL::SSL::SSLServer.new(socket, context).accept rescue nil } # rubocop:disable Style/RescueModifier
+    yield "127.0.0.1:#{socket.addr[1]}"
+  ensure
+    thread&.kill
+    socket&.close
+  end
 end
