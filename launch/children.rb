@@ -1,14 +1,18 @@
 # frozen_string_literal: true
 
 require "net/http"
+require_relative "leash"
 require_relative "shell"
 
 module UprightBench
   module Launch
-    # The processes of the application: started together, watched, and ended together.
+    # The processes of the application: started together, watched, started again when one ends by itself, and ended
+    # together, also when whoever started them is killed.
     class Children
       UP_WITHIN_SECONDS = 60
       DOWN_WITHIN_SECONDS = 8
+      MOST_ENDS = 5 # of one process within a minute; then something is wrong that starting it again does not mend
+      MINUTE = 60
 
       # @param root [String] where they run
       # @param port [String] on which the web process answers
@@ -16,12 +20,17 @@ module UprightBench
         @root = root
         @port = port
         @pids = {}
+        @commands = {}
+        @ends = Hash.new { |all, name| all[name] = [] }
+        @leash, @held = IO.pipe # nobody writes to it
       end
 
       # In a group of its own, so that Ctrl-C reaches it through us and once.
       # @param env [Hash{String=>String, nil}]
       def start(name, env, *command)
-        @pids[name] = Process.spawn(env, *command, chdir: @root, pgroup: true)
+        @commands[name] = [env, *command]
+        @pids[name] = Process.spawn({ **env, Leash::VARIABLE => @leash.fileno.to_s }, *command, chdir: @root,
+          pgroup: true, @leash => @leash)
       end
 
       # The worker too: what is sent in the first second leaves.
@@ -38,15 +47,13 @@ module UprightBench
         end
       end
 
-      # Until one of them ends.
-      # @raise [Failure]
-      # @raise [Interrupt] when it is told to stop
+      # Until it is told to stop. One that ends by itself is started again, and leaves the others alone.
+      # @raise [Failure] when it ends again and again
       def watch
-        Signal.trap("TERM") { raise Interrupt }
-        sleep 0.5 until (pid = ended)
-        name = @pids.key(pid)
-        @pids.delete(name)
-        raise Failure, "the #{name} process ended by itself"
+        loop do
+          sleep 0.5 until (pid = ended)
+          again(@pids.key(pid))
+        end
       end
 
       def stop
@@ -59,6 +66,16 @@ module UprightBench
       end
 
       private
+
+      def again(name)
+        @pids.delete(name)
+        time = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+        @ends[name] = [*@ends[name].select { |before| time - before < MINUTE }, time]
+        raise Failure, "the #{name} process ended #{MOST_ENDS} times within a minute" if @ends[name].size >= MOST_ENDS
+
+        Shell.say "The #{name} process ended by itself and is started again."
+        start(name, *@commands.fetch(name))
+      end
 
       def ready?
         Net::HTTP.get_response("127.0.0.1", "/readyz", @port.to_i).is_a?(Net::HTTPSuccess)

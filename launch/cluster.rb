@@ -42,7 +42,10 @@ module UprightBench
       # @raise [Failure]
       def start
         create unless File.exist?(File.join(data, "PG_VERSION"))
-        launch unless running?
+        unless running?
+          FileUtils.rm_f(pid_file)
+          launch
+        end
         create_role(OWNER, more: @fast ? "CREATEDB" : "NOCREATEDB")
         create_role(NAME, more: "NOCREATEDB")
         sql("GRANT #{NAME} TO #{OWNER}") # so that the owner may end its sessions when a database goes
@@ -84,14 +87,23 @@ module UprightBench
           "-c", statement).strip
       end
 
+      # A file with the number of its process may have been left behind, and the number be another process's by now:
+      # that of another server, or of one of its workers.
       def running?
-        File.exist?(File.join(data, "postmaster.pid")) && Shell.ok?(program("pg_ctl"), "-D", data, "status",
-          run_as: owner)
+        return false unless File.exist?(pid_file)
+
+        name, *arguments = File.read("/proc/#{postmaster}/cmdline").split("\0")
+        return false unless File.basename(name.to_s) == "postgres"
+
+        at = arguments.index("-D")
+        at.nil? || File.expand_path(arguments[at + 1]) == File.expand_path(data)
+      rescue Errno::ENOENT, Errno::ESRCH
+        false
       end
 
       # @return [Integer] its first process
       def postmaster
-        File.read(File.join(data, "postmaster.pid")).lines[0].to_i
+        File.read(pid_file).lines[0].to_i
       end
 
       private
@@ -100,8 +112,12 @@ module UprightBench
         File.join(folder, "data")
       end
 
+      def pid_file
+        File.join(data, "postmaster.pid")
+      end
+
       def port
-        File.read(File.join(data, "postmaster.pid")).lines[3].to_i
+        File.read(pid_file).lines[3].to_i
       end
 
       def owner

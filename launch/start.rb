@@ -6,6 +6,7 @@ require_relative "cluster"
 require_relative "gems"
 require_relative "kept_shop"
 require_relative "packages"
+require_relative "step"
 
 module UprightBench
   module Launch
@@ -59,6 +60,7 @@ module UprightBench
 
       def start
         File.umask(0o077)
+        Signal.trap("TERM") { raise Interrupt }
         check_port
         workers
         prepare
@@ -154,9 +156,7 @@ module UprightBench
       # Runs a step to its end, its words passed on.
       # @param as_owner [Boolean] whether it may know the role that owns the tables
       def attend(*command, as_owner: false)
-        pid = Process.spawn(settings(as_owner: as_owner), *command, chdir: ROOT)
-        _, status = Process.wait2(pid)
-        raise Failure, "#{command.last} did not end well; its words are above" unless status.success?
+        Step.run(settings(as_owner: as_owner), *command, chdir: ROOT)
       end
 
       # Web and worker never learn the owner's password.

@@ -56,6 +56,63 @@ class LaunchTest < AppTest
     Process.kill("KILL", -pid) if pid && !$CHILD_STATUS&.exited?
   end
 
+  # One that is killed is started again, and none is left behind by a start that is killed.
+  def test_a_killed_process_is_started_again_and_a_killed_start_leaves_nothing
+    port = Launch::Shell.free_port
+    env = { "PORT" => port.to_s, "DATABASE_URL" => TestDatabase.url, "APP_ENV" => "development" }
+    reader, writer = IO.pipe
+    pid = Process.spawn(env, File.join(TestDatabase::ROOT, "bin/start"), out: writer, err: writer, pgroup: true)
+    writer.close
+    read_until(reader, /Ctrl-C stops everything/)
+    before = children(pid)
+    Process.kill("KILL", before.first)
+
+    read_until(reader, /process ended by itself and is started again/)
+    wait_until { ready?(port) && children(pid).size == before.size }
+    held = children(pid)
+    Process.kill("KILL", pid)
+    Process.wait(pid)
+    wait_until { held.none? { |child| running?(child) } }
+
+    refute ready?(port)
+  ensure
+    [pid, *held].compact.each { |one| Process.kill("KILL", one) if running?(one) }
+  end
+
+  # Its number may be that of another server by now.
+  def test_a_stale_number_of_another_servers_process_is_no_server
+    Dir.mktmpdir("ub", "/var/tmp") do |folder|
+      cluster = Launch::Cluster.new(folder: File.join(folder, "pg"))
+      FileUtils.mkdir_p(File.join(cluster.folder, "data"))
+      file = File.join(cluster.folder, "data/postmaster.pid")
+      backend = DB.get(Sequel.function(:pg_backend_pid))
+      server = File.read("/proc/#{backend}/stat")[/\) \w (\d+)/, 1].to_i
+      [server, backend, Process.pid, 4_194_303].each do |number|
+        File.write(file, "#{number}\n")
+
+        refute_predicate cluster, :running?, number
+      end
+    end
+  end
+
+  def test_a_step_that_is_told_to_stop_leaves_nothing
+    file = Tempfile.new("step")
+    pid = fork do
+      Signal.trap("TERM") { raise Interrupt }
+      Launch::Step.run({}, "sh", "-c", "echo $$ > #{file.path}; exec sleep 600", chdir: "/")
+    rescue Interrupt
+      exit!(0)
+    end
+    wait_until { File.read(file.path).end_with?("\n") }
+    Process.kill("TERM", pid)
+    Process.wait(pid)
+
+    refute running?(File.read(file.path).to_i)
+  ensure
+    step = File.read(file.path).to_i
+    Process.kill("KILL", step) if step.positive? && running?(step)
+  end
+
   def test_fresh_only_empties_the_private_cluster
     out, = Open3.capture2e({ "PORT" => Launch::Shell.free_port.to_s, "DATABASE_URL" => TestDatabase.url }, "timeout",
       "20",
@@ -132,6 +189,22 @@ class LaunchTest < AppTest
   end
 
   private
+
+  def children(pid)
+    File.read("/proc/#{pid}/task/#{pid}/children").split.map(&:to_i)
+  end
+
+  def running?(pid)
+    File.read("/proc/#{pid}/stat")[/\) (\w)/, 1] != "Z"
+  rescue Errno::ENOENT, Errno::ESRCH
+    false
+  end
+
+  def ready?(port)
+    Net::HTTP.get_response("127.0.0.1", "/readyz", port).code == "200"
+  rescue SystemCallError, EOFError
+    false
+  end
 
   def read_until(reader, pattern, seconds: 60)
     words = +""
