@@ -35,6 +35,15 @@ module UprightBench
 
       # Helpers of this screen's templates.
       module Helpers
+        # @return [String] to the owner, when a day's work could be lost
+        def backup_missing
+          return "" unless may?(:settings) && Services::Backups.missing?(at: now)
+
+          last = Services::Backups.last
+          since = last ? "The last backup is of #{moment(last.at)}." : "There is no backup yet."
+          %(<p class="slip slip-stop" role="status">#{since} <a href="/settings/shop#backups">Backups</a></p>)
+        end
+
         # @return [String] what a new shop does first; nothing in one that has had a machine
         def first_steps
           steps = Queries::FirstSteps.call

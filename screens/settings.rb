@@ -56,7 +56,8 @@ module UprightBench
         def shop_page(form, mail: nil)
           @title = "The shop"
           status 422 if form.errors.any? || mail
-          erb :"settings/shop", locals: { form: form, mine: may?(:settings), mail: mail }
+          erb :"settings/shop",
+            locals: { form: form, mine: may?(:settings), mail: mail, last_backup: Services::Backups.last }
         end
 
         def settings_page(form)
