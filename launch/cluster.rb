@@ -125,12 +125,7 @@ module UprightBench
       end
 
       def server(name, *arguments)
-        Shell.run(program(name), *arguments, run_as: owner, env: { "LC_ALL" => "C.UTF-8" })
-      end
-
-      def program(name)
-        found = Dir["/usr/lib/postgresql/*/bin/#{name}"].max_by { |path| path[%r{postgresql/(\d+)}, 1].to_i }
-        found || raise(Failure, "PostgreSQL's #{name} is not installed: apt-get install postgresql")
+        Shell.run(Shell.postgres(name), *arguments, run_as: owner, env: { "LC_ALL" => "C.UTF-8" })
       end
 
       def create

@@ -44,6 +44,14 @@ module UprightBench
         server&.close
       end
 
+      # @param name [String] of one of PostgreSQL's programs
+      # @return [String] its path, of the newest version
+      # @raise [Failure]
+      def postgres(name)
+        found = Dir["/usr/lib/postgresql/*/bin/#{name}"].max_by { |path| path[%r{postgresql/(\d+)}, 1].to_i }
+        found || raise(Failure, "PostgreSQL's #{name} is not installed: apt-get install postgresql")
+      end
+
       def root?
         Process.uid.zero?
       end

@@ -12,9 +12,10 @@ module UprightBench
 
         app.post "/notes", most_bytes: Doors::PICTURES do
           on = note_subject
+          pictures, wrong = note_pictures
           Services::KeepNote.write(on, text: Job::Note.of(params["text"], :note), position: place_of_note(on),
-            pictures: Services::AddPictures.prepare(uploads), by: person, at: now)
-          say "The note is kept."
+            pictures: pictures, by: person, at: now)
+          say ["The note is kept.", wrong].compact.join(" Without pictures: ")
           redirect "#{note_page(on)}#notes", 303
         rescue Services::Invalid, Services::Refused => e
           say e.message
@@ -39,6 +40,14 @@ module UprightBench
 
         def note_page(on)
           PAGES.fetch(on.model.name[/\w+\z/].downcase).call(on)
+        end
+
+        # What was written is kept, whatever lay beside it.
+        # @return [Array(Array<Pictures::Prepare::Prepared>, String)] and what is wrong with them, or nil
+        def note_pictures
+          [Services::AddPictures.prepare(uploads), nil]
+        rescue Services::Invalid => e
+          [[], e.message]
         end
 
         # @return [String, nil] a place of the machine

@@ -20,8 +20,9 @@ module UprightBench
         # @param path [String] where it is written; it appears when it is whole
         # @param files [Hash{String=>String}] name in it => path of a file
         # @param contents [Hash] what is said of it
-        def write(path, files, contents:, passphrase:)
-          Tempfile.create("backup", binmode: true) do |tar|
+        # @param scratch [String] a folder of ours, for what is not locked yet
+        def write(path, files, contents:, passphrase:, scratch:)
+          Tempfile.create("backup", scratch, binmode: true) do |tar|
             Gem::Package::TarWriter.new(tar) do |writer|
               add(writer, "contents.json", JSON.generate({ format: FORMAT, **contents }))
               files.each { |name, file| copy(writer, name, file) }
@@ -35,7 +36,7 @@ module UprightBench
         # @return [Hash{String=>Object}] its contents.json
         # @raise [Failure]
         def read(path, folder, passphrase:)
-          Tempfile.create("backup", binmode: true) do |tar|
+          Tempfile.create("backup", folder, binmode: true) do |tar|
             File.open(path, "rb") { |file| Vault.unlock(file, tar, passphrase) }
             tar.rewind
             Gem::Package::TarReader.new(tar) { |reader| reader.each { |entry| lay(entry, folder) } }

@@ -40,7 +40,7 @@ module UprightBench
           send(what, File.expand_path(where))
           0
         rescue Failure => e
-          Shell.say "No backup: #{e.message}"
+          Shell.say "That did not work: #{e.message}"
           1
         end
 
@@ -73,7 +73,7 @@ module UprightBench
         def pack(url, path, scratch, at)
           dump = File.join(scratch, DUMP)
           digests = Database.new(url).dump(dump)
-          Archive.write(path, { DUMP => dump, **files }, passphrase: passphrase(make: true),
+          Archive.write(path, { DUMP => dump, **files }, passphrase: passphrase(make: true), scratch: scratch,
             contents: { written_at: at.iso8601, tables: digests })
         end
 

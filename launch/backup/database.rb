@@ -26,12 +26,12 @@ module UprightBench
         # @return [Hash{String=>Array(Integer, String)}] table => rows and their digest, at the same moment
         # @raise [Failure]
         def dump(path)
-          Open3.popen2(@env, program("psql"), "-X", "-q", "-A", "-t", "-v", "ON_ERROR_STOP=1") do |input, output|
+          Open3.popen2(@env, Shell.postgres("psql"), "-X", "-q", "-A", "-t", "-v", "ON_ERROR_STOP=1") do |input, output|
             ask = ->(sql) { answer(input, output, sql) }
             ask.call("#{PLAIN} BEGIN ISOLATION LEVEL REPEATABLE READ READ ONLY")
             snapshot = ask.call("SELECT pg_export_snapshot()").first
             digests = ask.call(TABLES).to_h { |table| [table, digest(ask.call(digest_of(table)).first)] }
-            Shell.run(program("pg_dump"), "-Fc", "--no-owner", "--snapshot=#{snapshot}", "-f", path, env: @env)
+            Shell.run(Shell.postgres("pg_dump"), "-Fc", "--no-owner", "--snapshot=#{snapshot}", "-f", path, env: @env)
             digests
           end
         end
@@ -39,8 +39,8 @@ module UprightBench
         # Into an empty one.
         # @raise [Failure]
         def restore(path)
-          Shell.run(program("pg_restore"), "--no-owner", "--no-privileges", "--exit-on-error", "-d", @env["PGDATABASE"],
-            path, env: @env)
+          Shell.run(Shell.postgres("pg_restore"), "--no-owner", "--no-privileges", "--exit-on-error", "-d",
+            @env["PGDATABASE"], path, env: @env)
         end
 
         # @return [Hash{String=>Array(Integer, String)}] as `dump` says it
@@ -56,7 +56,7 @@ module UprightBench
         private
 
         def sql(text)
-          Shell.run(program("psql"), "-X", "-q", "-A", "-t", "-v", "ON_ERROR_STOP=1", "-c", text, env: @env)
+          Shell.run(Shell.postgres("psql"), "-X", "-q", "-A", "-t", "-v", "ON_ERROR_STOP=1", "-c", text, env: @env)
             .lines(chomp: true)
         end
 
@@ -84,11 +84,6 @@ module UprightBench
             lines << line
           end
           lines
-        end
-
-        def program(name)
-          found = Dir["/usr/lib/postgresql/*/bin/#{name}"].max_by { |path| path[%r{postgresql/(\d+)}, 1].to_i }
-          found || raise(Failure, "PostgreSQL's #{name} is not installed: apt-get install postgresql-client")
         end
       end
     end

@@ -18,7 +18,8 @@ module UprightBench
             optional(:sheet_title).maybe(:string, max_size?: 120)
           end
           rule(:kind) do
-            key.failure("is needed") if value.nil? && values[:starter].nil? && values[:relative_id].nil?
+            none = value.nil? && values[:starter].nil? && values[:relative_id].nil?
+            key.failure("Choose what it begins with.") if none
           end
           rule(:relative_id, :sheet_title) do
             if values[:relative_id].nil? && values[:sheet_title]

@@ -6,17 +6,9 @@ module UprightBench
       # What a customer says of a machine they bought, and of themselves where they are not on file. The model is what
       # they read on it; the counter finds it.
       class RegistrationForm < Form
-        AGREED = TakeIn::TakeInForm::AGREED
-
         takes do
           params do
-            optional(:customer).maybe(:hash) do
-              optional(:name).maybe(:string, max_size?: 120)
-              optional(:phone).maybe(:string, max_size?: 40)
-              optional(:email).maybe(:string, max_size?: 200, format?: FirstOwner::FirstOwnerForm::EMAIL)
-              AddressFields::LENGTHS.each { |name, most| optional(name).maybe(:string, max_size?: most) }
-              AGREED.each { |channel| optional(channel).maybe(:bool) }
-            end
+            optional(:customer).maybe(CustomerFields::SCHEMA)
             required(:sheet_title).filled(:string, max_size?: 120)
             required(:machine).hash do
               optional(:serial_number).maybe(:string, max_size?: 40)

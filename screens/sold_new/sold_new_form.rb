@@ -5,20 +5,14 @@ module UprightBench
     module SoldNew
       # A machine that begins its life with the customer: whose, which, since when, how it is used, and what it cost.
       class SoldNewForm < Form
-        AGREED = TakeIn::TakeInForm::AGREED
+        AGREED = CustomerFields::AGREED
         WAYS = Core::Money::Ways::CHOICES.keys.freeze
 
         takes do
           params do
             required(:request_key).filled(:string, format?: TakeIn::TakeInForm::UUID)
             optional(:customer_id).maybe(:integer)
-            optional(:customer).maybe(:hash) do
-              optional(:name).maybe(:string, max_size?: 120)
-              optional(:phone).maybe(:string, max_size?: 40)
-              optional(:email).maybe(:string, max_size?: 200, format?: FirstOwner::FirstOwnerForm::EMAIL)
-              AddressFields::LENGTHS.each { |name, most| optional(name).maybe(:string, max_size?: most) }
-              AGREED.each { |channel| optional(channel).maybe(:bool) }
-            end
+            optional(:customer).maybe(CustomerFields::SCHEMA)
             required(:machine).hash do
               required(:sheet_id).filled(:integer)
               optional(:serial_number).maybe(:string, max_size?: 40)

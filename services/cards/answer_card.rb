@@ -89,7 +89,7 @@ module UprightBench
         whole = @address.nil? || @address.values_at(:street, :town).all?
         raise Invalid, { address: ["Where to send it? Street and town are needed."] } unless whole && send_to?
 
-        @card.customer.update(@address) unless @card.customer.street
+        @card.customer.update(@address) if @address && @card.customer.street.nil?
         snooze(EXPECTED_DAYS)
       end
 

@@ -7,7 +7,7 @@ module UprightBench
   module Services
     # What passwords the shop takes, and those that it gives.
     module Passwords
-      # Crockford's letters without those that are taken for digits; 16 of them are 80 bits.
+      # Crockford's letters without those that are taken for digits; 16 of them are 78 bits.
       LETTERS = "23456789abcdefghjkmnpqrstvwxyz"
       GROUPS = 4
 

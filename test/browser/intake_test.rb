@@ -100,6 +100,13 @@ class IntakeBrowserTest < BrowserTest
     click_button "Keep the note"
 
     assert_css "#notes img[alt^='Picture 1 of the note']"
+    text = Tempfile.new(["fake", ".jpg"]).tap { |file| file.write("no picture at all") && file.close }
+    fill_in "note-text", with: "Spring is weak"
+    attach_file "Pictures", text.path
+    click_button "Keep the note"
+
+    assert_text(/The note is kept\. Without pictures: .*is no picture/)
+    assert_css ".note", text: "Spring is weak"
     visit "/take-in?machine_id=#{machine.id}"
 
     assert_css ".note", text: "Clip repaired"

@@ -166,7 +166,7 @@ class SheetsScreenTest < DatabaseTest
   def test_a_new_sheet_from_a_starter
     submit "/drafts", { "maker" => "Newmark", "model" => "One" }, from: "/sheets/new"
 
-    assert_says(/What it begins with is needed/)
+    assert_says(/Choose what it begins with/)
     submit "/drafts", { "maker" => "Newmark", "model" => "One", "starter" => "kettle" }, from: "/sheets/new"
 
     assert_equal 422, status

@@ -116,4 +116,14 @@ class ParcelsTest < DatabaseTest
 
     assert_equal ["Mole 9", "Pell"], @machine.customer.refresh.values.values_at(:street, :town)
   end
+
+  # What is said on the phone is written down, and the address asked for when it is packed.
+  def test_told_on_the_phone_without_an_address
+    @machine.customer.update(street: nil, town: nil)
+    card = write_card(@machine.customer, at: NOW)
+    Services::HearAnswer.call(card, { kind: "send_part" }, by: owner, at: NOW)
+
+    assert_equal "send_part", Models::Answer.first(card_id: card.id).kind
+    assert_raises(Services::Invalid) { pack_for(card) }
+  end
 end
