@@ -13,6 +13,7 @@ gem "rack-attack", "~> 6.8"
 gem "rack-protection", "~> 4.2"
 gem "roda", "~> 3.100"
 gem "rodauth", "~> 2.41"
+gem "rotp", "~> 6.3"
 gem "sinatra", "~> 4.2"
 gem "tilt", "~> 2.4"
 gem "zeitwerk", "~> 2.6.18"
@@ -28,6 +29,11 @@ gem "sequel_pg", "~> 1.17"
 gem "dry-schema", "~> 1.13.4" # 1.14 uses syntax that Ruby 3.1 rejects
 gem "dry-validation", "~> 1.10.0"
 gem "tzinfo-data"
+
+# Phones, address books, archives
+gem "phonelib", "~> 0.10.0"
+gem "rubyzip", "~> 2.4"
+gem "vcard", "~> 0.4"
 
 # Paper and post
 gem "barby", "~> 0.7"

@@ -47,6 +47,21 @@ module UprightBench
         Que.connection = db
       end
 
+      # Brings tables to a version, as they were when something was written.
+      # @param owner [Sequel::Database]
+      # @param version [Integer, nil] the newest when nil
+      def migrate_to(owner, version)
+        Sequel.extension :migration
+        Sequel::Migrator.run(owner, MIGRATIONS, target: version)
+      ensure
+        Que.connection = DB if defined?(DB)
+      end
+
+      # @return [Integer] the version that this program's tables have
+      def newest
+        Dir.children(MIGRATIONS).filter_map { |name| name[/\A\d+/]&.to_i }.max
+      end
+
       # @yieldparam owner [Sequel::Database] a connection of the role that owns the tables
       def as_owner(db, owner_url = SETTINGS.database_owner_url)
         return yield(db) if owner_url.nil?
@@ -64,7 +79,6 @@ module UprightBench
 
       # Only looked at: the application's role could not even make the migrator's own table.
       def current?(db)
-        newest = Dir.children(MIGRATIONS).filter_map { |name| name[/\A\d+/]&.to_i }.max
         db[:schema_info].get(:version) == newest
       end
     end

@@ -29,27 +29,35 @@ module UprightBench
       def call
         headers = nil
         rows = []
-        lines do |cells, line|
-          next yield(headers = named(cells)) if headers.nil?
-
-          found = row(headers, cells, line) or next
-          raise Malformed, ["The list has more than #{@most} rows; at most #{@most} at once."] if rows.size == @most
-
-          rows << found
-        end
-        yield [] if headers.nil?
+        each(->(named) { yield headers = named }) { |cells, line| rows << [headers.zip(cells).to_h, line] }
         rows
+      end
+
+      # Row by row, for a list that is too long to be held.
+      # @param check [#call] is given the headers, once
+      # @yieldparam cells [Array<String, nil>] one for each header
+      # @yieldparam line [Integer]
+      # @raise [Malformed]
+      def each(check)
+        headers = nil
+        count = 0
+        lines do |cells, line|
+          next check.call(headers = named(cells)) if headers.nil?
+
+          read = headers.each_index.map { |index| plain(cells[index], line) }
+          next if read.all?(&:nil?)
+          raise Malformed, ["The list has more than #{@most} rows; at most #{@most} at once."] if count == @most
+
+          count += 1
+          yield read, line
+        end
+        check.call([]) if headers.nil?
       end
 
       private
 
       def named(cells)
         cells.map { |name| name.to_s.strip.downcase.tr(" ", "_")[0, 80] }
-      end
-
-      def row(headers, cells, line)
-        cells = headers.zip(cells).to_h { |name, cell| [name, plain(cell, line)] }
-        [cells, line] unless cells.values.all?(&:nil?)
       end
 
       def plain(cell, line)

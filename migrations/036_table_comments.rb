@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # A sentence for each table, for whoever looks into the database; docs/data-model.md is made from them.
-TABLE_COMMENTS = {
+table_comments = {
   answers: "What a customer said to a card. Never changed.",
   batches: "Cards that were written together and leave together, each on its day.",
   bookings: "The day a customer says they will come.",
@@ -64,6 +64,6 @@ TABLE_COMMENTS = {
 }.freeze
 
 Sequel.migration do
-  up { TABLE_COMMENTS.each { |table, words| run "COMMENT ON TABLE #{table} IS #{literal(words)}" } }
-  down { TABLE_COMMENTS.each_key { |table| run "COMMENT ON TABLE #{table} IS NULL" } }
+  up { table_comments.each { |table, words| run "COMMENT ON TABLE #{table} IS #{literal(words)}" } }
+  down { table_comments.each_key { |table| run "COMMENT ON TABLE #{table} IS NULL" } }
 end

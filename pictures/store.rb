@@ -3,7 +3,7 @@
 module UprightBench
   module Pictures
     # Where pictures lie: files named after what they hold, in a folder beside the database. Another place (a bucket)
-    # needs only these three methods.
+    # needs only these methods.
     class Store
       # @return [Store] as the settings say
       def self.ours
@@ -23,6 +23,17 @@ module UprightBench
       def put(digest, size, bytes)
         path = path(digest, size)
         Config::Storage.write(path, bytes) unless path.exist?
+      end
+
+      # @param name [String] as `each` says it
+      def lay(name, bytes)
+        Config::Storage.write(@folder.join(name), bytes)
+      end
+
+      # @yieldparam name [String] below the folder
+      # @yieldparam path [Pathname]
+      def each
+        @folder.glob("*/*.jpg").sort.each { |path| yield path.relative_path_from(@folder).to_s, path }
       end
 
       # @return [Pathname]

@@ -8,8 +8,8 @@ module UprightBench
     class App < Sinatra::Base
       SCREENS = [Bench, Fleet, TakeIn, Photos, Job, LookOver, Rack, Orders, Suppliers, Counts, PartLists, PartBook,
                  OtherPart, Notes, ToCollect, Parcels, Sale, SoldNew, Registrations, Bills, Shelf, Batches, Answers,
-                 Wordings, Unanswered, Cards, Customers, Machines, Drafts, Sheets, Settings, People, Find, CardPage,
-                 EstimatePage, FirstOwner, PaperRuns, Health].freeze
+                 Wordings, Unanswered, Cards, CustomerLists, Customers, Machines, Drafts, Sheets, Settings, Archives,
+                 People, Find, CardPage, EstimatePage, FirstOwner, PaperRuns, Health].freeze
 
       set :views, File.expand_path(__dir__)
       set :erb, escape_html: true, layout: :layout

@@ -14,11 +14,13 @@ module UprightBench
 
         app.get("/customers/:id") do
           customer = customer_asked
-          customer_page(customer, CustomerForm.blank(CustomerForm.typed_from(customer)))
+          typed = CustomerForm.typed_from(customer).merge("phone" => phone_words(customer.phone))
+          customer_page(customer, CustomerForm.blank(typed))
         end
 
         year_ahead_routes(app)
         planning_routes(app)
+        file_routes(app)
 
         app.post "/customers/:id" do
           customer = customer_asked
@@ -77,6 +79,19 @@ module UprightBench
         end
       end
       private_class_method :forgetting_routes
+
+      # All that is kept of somebody, for them.
+      def self.file_routes(app)
+        app.post "/customers/:id/file" do
+          customer = customer_asked
+          bytes = Services::CustomerFile.call(customer, by: person, at: now)
+          headers "cache-control" => "no-store"
+          content_type "application/zip"
+          attachment "customer-#{customer.id}.zip"
+          bytes
+        end
+      end
+      private_class_method :file_routes
 
       # What falls due within a year, for those who plan: as paper, and for a calendar.
       def self.year_ahead_routes(app)

@@ -19,6 +19,9 @@ module UprightBench
         card_offers: [OWNER, "Only the owner may change what the cards offer."],
         forgetting: [OWNER, "Only the owner may have a customer forgotten."],
         bulk_export: [OWNER, "Only the owner may take the whole list out."],
+        moving_out: [OWNER, "Only the owner takes everything out."],
+        customer_file: [OWNER, "Only the owner hands out all that is kept of a customer."],
+        moving_in: [OWNER, "Only the owner brings customers in from a file."],
         credits: [%w[counter owner], "Only the counter or the owner takes a bill back."],
         parts: [%w[technician owner], "Only a technician or the owner puts parts on file or changes them."],
         price_lists: [OWNER, "Only the owner may change parts and prices by a list."]

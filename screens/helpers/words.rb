@@ -23,6 +23,12 @@ module UprightBench
           Config::Zone.date(time)
         end
 
+        # @param text [String, nil] a phone number as it is kept
+        # @return [String, nil] as it is dialed from the shop
+        def phone_words(text)
+          Formats::PhoneNumber.shown(text, shop.country)
+        end
+
         def moment(time)
           return "" if time.nil?
 

@@ -59,6 +59,12 @@ module UprightBench
         [over.map(&:first), going_on.map { |due, task| move(due, task) }]
       end
 
+      # @param start [Date]
+      # @return [Array<Hash>] rows of dues
+      def first_rows(start)
+        tasks.map { |place, task| row(place, task, 1, start) }
+      end
+
       def preview(done)
         tasks.map do |place, task|
           next [place, task, answer(known(place), task, @on)] if done?(done, place, task)

@@ -11,7 +11,7 @@ module UprightBench
       # @return [Models::Customer]
       def call(fields, by:, at:, how: "counter")
         DB.transaction do
-          made = Models::Customer.create(**fields, created_by: by.id, created_at: at)
+          made = Models::Customer.create(**Phone.kept(fields), created_by: by.id, created_at: at)
           KeepConsent.begin(made, how: how, by: by, at: at)
           History.note("added", made, by: by, at: at)
           made

@@ -11,7 +11,7 @@ module UprightBench
       def self.call(customer, fields, version:, by:, at:, how: "counter")
         DB.transaction do
           customer.lock!
-          changed = fields.reject { |name, value| customer[name] == value }
+          changed = Phone.kept(fields).reject { |name, value| customer[name] == value }
           next customer if changed.empty?
           raise Stale, stale_words(customer, changed) unless customer.lock_version == version
 

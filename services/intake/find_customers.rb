@@ -3,7 +3,8 @@
 module UprightBench
   module Services
     # Finds customers and machines as somebody types: parts of a name in any order (accents forgiven, small typing
-    # errors too when nothing else is found), the last digits of a phone, a serial number; or scans a tag (J1042) or a
+    # errors too when nothing else is found), the last digits of a phone, a serial number, a
+    # number from before; or scans a tag (J1042) or a
     # filter label (M17).
     class FindCustomers
       MOST = 12
@@ -56,10 +57,16 @@ module UprightBench
       # @return [Array<Sequel::Dataset>] ids of customers
       def matching_customers
         named = Models::Customer.where(Sequel.&(*@text.split.first(6).map { |word| contains(:name, word) }))
-        if @digits.length >= INDEXED_LETTERS && @text.count("A-Za-z").zero?
-          called = Models::Customer.where(Sequel.like(:phone_digits, "%#{@digits}%"))
-        end
-        [named, called].compact.map { |found| found.select(:id).limit(MOST_TO_RANK) }
+        numbered = Models::Customer.where(Sequel.function(:upper, :former_number) => @text.upcase)
+        [named, called, numbered].compact.map { |found| found.select(:id).limit(MOST_TO_RANK) }
+      end
+
+      # @return [Sequel::Dataset, nil] nil when no phone is meant
+      def called
+        return unless @digits.length >= INDEXED_LETTERS && @text.count("A-Za-z").zero?
+
+        asked = Formats::PhoneNumber.looked_for(@digits).map { |digits| Sequel.like(:phone_digits, "%#{digits}%") }
+        Models::Customer.where(Sequel.|(*asked))
       end
 
       def closest_name
@@ -114,7 +121,8 @@ module UprightBench
       end
 
       def last_digits?(hit)
-        @digits.length >= INDEXED_LETTERS && hit.phone.to_s.gsub(/\D/, "").end_with?(@digits)
+        kept = hit.phone.to_s.gsub(/\D/, "")
+        @digits.length >= INDEXED_LETTERS && Formats::PhoneNumber.looked_for(@digits).any? { |last| kept.end_with?(last) }
       end
     end
   end

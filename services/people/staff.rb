@@ -67,6 +67,13 @@ module UprightBench
         password
       end
 
+      # For a shop that was read from an archive, where nobody has a password.
+      # @return [Array(Models::Person, String), nil] an owner and their password; nil where there is none
+      def first_owner_anew(at:)
+        owner = Models::Person.may_sign_in.where(role: "owner").order(:id).first
+        owner && [owner, give_password(owner, by: owner, at: at)]
+      end
+
       # Everywhere, at once.
       def sign_out(person)
         DB[:person_sessions].where(person_id: person.id).delete

@@ -27,13 +27,16 @@ module UprightBench
         cards = waiting.eager(:customer).order(:phone_calls, :id).all
         letters = Outbox::Letters.new(cards, shop: shop)
         rows = cards.map do |card|
-          { name: card.customer.name, phone: card.customer.phone,
-            words: letters.of(card).phone_script, phone_calls: card.phone_calls }
+          { **called(card.customer), words: letters.of(card).phone_script, phone_calls: card.phone_calls }
         end
         Papers::CallList.new(shop: shop.name, rows: rows)
       end
 
       private
+
+      def called(customer)
+        { name: customer.name, phone: Formats::PhoneNumber.shown(customer.phone, shop.country) }
+      end
 
       def waiting
         HearAnswer.waiting_for_a_call(today: today)

@@ -9,12 +9,18 @@ module UprightBench
       # @param seen [Hash] dust, power and roll, as Core::Sheets::Starter takes them
       # @return [Models::Sheet]
       def self.call(maker:, model:, kind:, by:, at:, **seen)
+        content = { kind: kind, maker: maker, model: model, **seen }
+        keep(maker: maker, model: model, content: Core::Sheets::Starter.content(**content), by: by, at: at,
+          note: "begun at the counter")
+      end
+
+      # @param content [Hash] of its sheet, if it is not on file
+      # @return [Models::Sheet]
+      def self.keep(maker:, model:, content:, by:, at:, note:)
         DB.transaction do
           # Several machines of one unknown model at once get one sheet
           OneAtATime.wait("rough sheet", DB.get(plain("#{maker} #{model}")))
-          content = { kind: kind, maker: maker, model: model, **seen }
-          known(maker, model) || AddSheet.call(Core::Sheets::Starter.content(**content), by: by, at: at,
-            note: "begun at the counter")
+          known(maker, model) || AddSheet.call(content, by: by, at: at, note: note)
         end
       end
 

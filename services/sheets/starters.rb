@@ -24,6 +24,18 @@ module UprightBench
         all.fetch(key).merge("maker" => maker, "model" => model, "rough" => true)
       end
 
+      # @param words [String] as in "stick" or "Cordless stick"
+      # @return [String, nil] the key of the one that is called so, or of the first of that kind
+      def named(words)
+        plain = Core::Customers::Identity.method(:plain)
+        all.find do |key, content|
+          [key, content.fetch("model")].any? do |name|
+            plain.call(name) == plain.call(words)
+          end
+        end&.first ||
+          all.find { |_, content| plain.call(content.fetch("kind")) == plain.call(words) }&.first
+      end
+
       # @return [Hash{String=>Hash}] read once
       def all
         @all ||= Dir["#{FOLDER}/*.json"].to_h { |file| [File.basename(file, ".json"), JSON.parse(File.read(file))] }

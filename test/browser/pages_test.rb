@@ -22,7 +22,7 @@ class PagesTest < BrowserTest
      "/sheets", "/sheets/#{machine.sheet_id}", "/sheets/new",
      *drafts, "/take-in/many?customer_id=#{machine.customer_id}",
      "/take-in/taken?customer_id=#{stopped.customer_id}&from=#{stopped.number}&to=#{stopped.number}",
-     *counter(machine), "/settings", "/settings/shop", "/people", "/me", "/legend",
+     *counter(machine), "/customer-lists", customer_list, "/archives", "/settings", "/settings/shop", "/people", "/me", "/legend",
      "/logout", "/nothing", "#{open.fetch('settled')}/history"]
   end
 
@@ -45,6 +45,14 @@ class PagesTest < BrowserTest
   def drafts
     path = "/drafts/#{Services::BeginDraft.of(sheet('Hallmoor Dart M'), by: owner, at: NOW).id}"
     [path, "#{path}?at=pre-filter"]
+  end
+
+  # A file of customers, with its columns guessed.
+  def customer_list
+    text = "Name,Phone,Make,Model,Last service\nJo Kell,902 425 0142,Ostrel,Stride 36,2026-05-14\n"
+    import = Services::KeepCustomerList.call(StringIO.new(text), by: owner, at: NOW)
+    Services::PartCustomerList.call(import)
+    "/customer-lists/#{import.id}"
   end
 
   def job_path

@@ -1,0 +1,83 @@
+# frozen_string_literal: true
+
+require "fileutils"
+require_relative "cluster"
+require_relative "gems"
+require_relative "start"
+require_relative "step"
+
+module UprightBench
+  module Launch
+    # What bin/archive does: everything of a shop out into one file that other programs can read, and in again.
+    class Archive
+      HELP = <<~WORDS
+        bin/archive out FILE   write everything of the shop into one file (ZIP; not encrypted, without passwords and keys)
+        bin/archive in FILE    make a shop of it in an empty place (STATE_DIR), from which bin/start goes on
+        bin/archive --help     this
+         DATABASE_URL and DATABASE_OWNER_URL name a database elsewhere; it must be empty to read into.
+      WORDS
+      TASKS = { "out" => "archive:write", "in" => "archive:read" }.freeze
+
+      def initialize(arguments, env = ENV)
+        @arguments = arguments
+        @env = env.to_h
+        @state_dir = File.expand_path(env.fetch("STATE_DIR", File.join(Start::ROOT, "var")))
+      end
+
+      # @return [Integer] exit status
+      def call
+        File.umask(0o077)
+        what, file = @arguments
+        return help unless @arguments.size == 2 && TASKS.key?(what)
+
+        run(what, File.expand_path(file))
+        0
+      rescue Failure => e
+        Shell.say "That did not work: #{e.message}"
+        1
+      end
+
+      private
+
+      def help
+        Shell.say HELP
+        @arguments == ["--help"] ? 0 : 1
+      end
+
+      def run(what, file)
+        check(what, file)
+        bundle = Gems.new(Start::ROOT, without: "test").ensure
+        with_database do |urls|
+          Step.run(@env.merge(bundle, urls, "STATE_DIR" => @state_dir), "bundle", "exec", "rake",
+            "#{TASKS.fetch(what)}[#{file}]", chdir: Start::ROOT)
+        end
+      end
+
+      def check(what, file)
+        return raise(Failure, "there is something at #{file} already") if what == "out" && File.exist?(file)
+        return if what == "out"
+
+        raise Failure, "there is no file #{file}" unless File.file?(file)
+        raise Failure, "there is something in #{@state_dir} already: read it into an empty place" if occupied?
+      end
+
+      def occupied?
+        %w[postgres/data keys.json pictures].any? { |name| File.exist?(File.join(@state_dir, name)) }
+      end
+
+      # The one that is named, or the private cluster: the one that runs, or for as long as it takes.
+      def with_database
+        return yield({}) unless @env["DATABASE_URL"].to_s.empty?
+
+        FileUtils.mkdir_p(@state_dir)
+        cluster = Cluster.new(folder: File.join(@state_dir, "postgres"))
+        cluster.start
+        cluster.create_database(Start::DATABASE)
+        yield({ "DATABASE_URL" => cluster.url(Start::DATABASE),
+                "DATABASE_OWNER_URL" => cluster.owner_url(Start::DATABASE) })
+      ensure
+        cluster&.stop
+      end
+    end
+  end
+end
