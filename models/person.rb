@@ -13,6 +13,14 @@ module UprightBench
         where :may_sign_in, status_id: OPEN
       end
 
+      # @return [Array<Symbol>, nil] what the owner said that their role may; nil when nothing. Read once for whoever
+      #   acts: the answer stands for one request.
+      def said
+        return @said if defined?(@said)
+
+        @said = Role.where(name: role).get(:may)&.map(&:to_sym)
+      end
+
       # @return [Boolean] whether they are locked out
       def closed?
         status_id == CLOSED

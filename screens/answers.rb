@@ -8,7 +8,7 @@ module UprightBench
         app.helpers Helpers
         app.get("/cards/answers") { answers_page(AnswerForm.blank) }
 
-        app.post "/cards/answers" do
+        app.post "/cards/answers", may: :work do
           form = AnswerForm.new(params)
           card = heard(form)
           next answers_page(form) unless card
@@ -34,7 +34,7 @@ module UprightBench
         app.get("/cards/calls") { phone_calls_page }
         app.get("/cards/calls.pdf") { send_paper("calls") }
 
-        app.post "/cards/calls/:id" do
+        app.post "/cards/calls/:id", may: :work do
           card = Services::Lookup.one(:card, id_of(params["id"]))
           if params["kind"] == "not_reached"
             Services::HearAnswer.not_reached(card, by: person, at: now)
@@ -55,7 +55,7 @@ module UprightBench
           calendar(booking_calendar([Services::Lookup.one(:booking, id_of(params["id"]))], for_shop: true), "booking")
         end
 
-        app.post "/cards/bookings/:id/off" do
+        app.post "/cards/bookings/:id/off", may: :work do
           Services::MakeBooking.call_off(Services::Lookup.one(:booking, id_of(params["id"])), by: person, at: now)
           redirect "/cards/answers", 303
         end

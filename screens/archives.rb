@@ -9,14 +9,14 @@ module UprightBench
       def self.registered(app)
         app.helpers Helpers
 
-        app.get("/archives") { archives_page }
+        app.get("/archives", may: :moving_out) { archives_page }
 
-        app.post "/archives" do
+        app.post "/archives", may: :moving_out do
           Services::TakeOut.ask(bills: params["bills"] == "1", by: person, at: now)
           redirect "/archives", 303
         end
 
-        app.get "/archives/:id" do
+        app.get "/archives/:id", may: :moving_out do
           run = Services::Lookup.one(:archive_run, id_of(params["id"]))
           path = Services::TakeOut.fetch(run, by: person, at: now)
           headers "cache-control" => "no-store"
@@ -28,7 +28,6 @@ module UprightBench
       # Helpers of this screen's routes.
       module Helpers
         def archives_page
-          allow!(:moving_out)
           @title = "Everything in one file"
           runs = Services::TakeOut.newest
           erb :"archives/page", layout: htmx? ? false : page_layout,

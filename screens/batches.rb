@@ -11,7 +11,7 @@ module UprightBench
         app.get("/cards/batches/:id") { batch_page(batch_asked) }
         app.get("/cards/batches/:id/progress") { batch_progress(batch_asked) }
 
-        app.post "/cards/batches/:id/steer" do
+        app.post "/cards/batches/:id/steer", may: :send_cards do
           Services::SteerBatch.call(batch_asked, params["move"].to_s, by: person, at: now)
           redirect "/cards/batches/#{batch_asked.id}", 303
         end

@@ -27,7 +27,7 @@ module UprightBench
           erb :legend, locals: { legend: LEGEND }
         end
 
-        app.post "/theme" do
+        app.post "/theme", own: true do
           Services::SetTheme.call(person, params["theme"])
           redirect page_before, 303
         end

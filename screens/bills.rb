@@ -18,7 +18,7 @@ module UprightBench
       def self.day_routes(app)
         app.get("/bills") { money_page(DrawerForm.blank) }
 
-        app.post "/bills/drawer" do
+        app.post "/bills/drawer", may: :take_money do
           form = DrawerForm.new(params)
           next money_page(form) unless form.ok? && drawer_counted(form)
 
@@ -52,9 +52,9 @@ module UprightBench
         end
 
         app.get("/bills/:number/e-bill.xml") { e_bill(bill_asked) }
-        app.post("/bills/:number/pay") { pay_bill(bill_asked, PaymentForm.new(params)) }
-        app.post("/bills/:number/credit") { credit_bill(bill_asked) }
-        app.post("/bills/:number/mail") { mail_bill(bill_asked) }
+        app.post("/bills/:number/pay", may: :take_money) { pay_bill(bill_asked, PaymentForm.new(params)) }
+        app.post("/bills/:number/credit", may: :credits) { credit_bill(bill_asked) }
+        app.post("/bills/:number/mail", may: :work) { mail_bill(bill_asked) }
       end
       private_class_method :bill_routes
 
@@ -113,7 +113,6 @@ module UprightBench
         end
 
         def credit_bill(bill)
-          allow!(:credits)
           reason = Job::Note.of(params["reason"], :reason).to_s[0, 300]
           credit = Services::CreditBill.call(bill, reason: reason, by: person, at: now)
           redirect "/bills/#{credit.number}", 303

@@ -17,7 +17,7 @@ module UprightBench
         app.get("/cards") { cards_page }
         app.get("/cards/leaving") { leaving_page }
 
-        app.post "/cards/send" do
+        app.post "/cards/send", may: :send_cards do
           left = id_list(params["shown"]) - id_list(params["customer_ids"])
           batch = Services::SendCards.call(by: person, at: now, until_on: leaves_until,
             at_once: params["at_once"] == "1", without: left)
@@ -56,12 +56,12 @@ module UprightBench
 
       # What somebody here knows of a card that the channel does not.
       def self.doubts_routes(app)
-        app.post "/cards/:id/unsure" do
+        app.post "/cards/:id/unsure", may: :work do
           Services::SettleMessage.call(card_asked.message, arrived: params["arrived"] == "yes", by: person, at: now)
           redirect "/cards/#{id_of(params['id'])}", 303
         end
 
-        app.post "/cards/:id/bounced" do
+        app.post "/cards/:id/bounced", may: :work do
           Services::SettleMessage.bounced(card_asked.message, reason: Job::Note.of(params["reason"], :reason).to_s,
             by: person, at: now)
           say "Noted: this address takes nothing. What the card named may go by another channel."

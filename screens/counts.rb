@@ -8,12 +8,12 @@ module UprightBench
         app.helpers Helpers
         app.get("/shelf/count") { count_page }
 
-        app.post "/shelf/count/begin" do
+        app.post "/shelf/count/begin", may: :stock do
           Services::ScanCount.begin(by: person, at: now)
           redirect "/shelf/count", 303
         end
 
-        app.post "/shelf/count/scan" do
+        app.post "/shelf/count/scan", may: :stock do
           form = ScanForm.new(params)
           line = scan_part(form)
           next counted_lines(line, form) if htmx?
@@ -24,7 +24,7 @@ module UprightBench
         end
 
         { "write" => true, "drop" => false }.each do |name, written|
-          app.post "/shelf/count/#{name}" do
+          app.post "/shelf/count/#{name}", may: :stock do
             count = Services::ScanCount.close(written: written, by: person, at: now)
             say(written ? "Count applied." : "Count discarded. Nothing changed.") if count
             redirect "/shelf/count", 303

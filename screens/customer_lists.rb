@@ -17,14 +17,12 @@ module UprightBench
       end
 
       def self.out_routes(app)
-        app.get "/customer-lists/customers.csv" do
-          allow!(:bulk_export)
+        app.get "/customer-lists/customers.csv", may: :bulk_export do
           list_of_lines("customers-#{today.iso8601}.csv", Formats::CustomerList.lines(Queries::CustomersForAFile.new,
             semicolons: params["sheet"] == "semicolons"))
         end
 
-        app.get "/customer-lists/customers.vcf" do
-          allow!(:bulk_export)
+        app.get "/customer-lists/customers.vcf", may: :bulk_export do
           list_of_lines("customers-#{today.iso8601}.vcf",
             Formats::AddressBook.write(Queries::CustomersForAFile.new.customers), type: "text/vcard")
         end
@@ -33,8 +31,7 @@ module UprightBench
       def self.coming_in_routes(app)
         app.get("/customer-lists") { customer_lists_page }
 
-        app.post "/customer-lists", most_bytes: Doors::A_LONG_LIST do
-          allow!(:moving_in)
+        app.post "/customer-lists", may: :moving_in, most_bytes: Doors::A_LONG_LIST do
           import = Services::KeepCustomerList.call(list_source, by: person, at: now)
           redirect "/customer-lists/#{import.id}", 303
         rescue Services::Invalid
@@ -44,17 +41,17 @@ module UprightBench
       end
 
       def self.looked_at_routes(app)
-        app.get("/customer-lists/:id") { customer_list_page(customer_list_asked) }
+        app.get("/customer-lists/:id", may: :moving_in) { customer_list_page(customer_list_asked) }
 
-        app.get "/customer-lists/:id/left-out.csv" do
+        app.get "/customer-lists/:id/left-out.csv", may: :moving_in do
           import = customer_list_asked
           list_of_lines("left-out-#{import.id}.csv",
             Formats::CustomerList.left_out(import.headers.to_a, import.left_out.order(:line).all))
         end
 
-        app.post("/customer-lists/:id/columns") { say_columns(customer_list_asked) }
+        app.post("/customer-lists/:id/columns", may: :moving_in) { say_columns(customer_list_asked) }
 
-        app.post "/customer-lists/:id/steer" do
+        app.post "/customer-lists/:id/steer", may: :moving_in do
           import = Services::SteerCustomerList.call(customer_list_asked, params["move"].to_s, by: person, at: now)
           redirect "/customer-lists/#{import.id}", 303
         end
@@ -63,9 +60,7 @@ module UprightBench
 
       # Helpers of this screen's routes.
       module Helpers
-        # Whoever may not bring customers in has no look at such a file either.
         def customer_list_asked
-          allow!(:moving_in)
           Services::Lookup.one(:customer_import, id_of(params["id"]))
         end
 

@@ -22,7 +22,7 @@ module UprightBench
         planning_routes(app)
         file_routes(app)
 
-        app.post "/customers/:id" do
+        app.post "/customers/:id", may: :work do
           customer = customer_asked
           form = CustomerForm.new(params)
           begin
@@ -41,13 +41,13 @@ module UprightBench
           customer_page(customer, form)
         end
 
-        app.post "/customers/:id/hear" do
+        app.post "/customers/:id/hear", may: :work do
           customer = customer_asked
           Services::HearBy.call(customer, params["channel"].to_s, by: person, at: now)
           redirect page_before, 303
         end
 
-        app.post "/customers/:id/try-again" do
+        app.post "/customers/:id/try-again", may: :work do
           customer = customer_asked
           Services::TryChannelAgain.call(customer, params["channel"].to_s, by: person, at: now)
           redirect "/customers/#{customer.id}", 303
@@ -55,8 +55,7 @@ module UprightBench
       end
 
       def self.long_away_routes(app)
-        app.get "/customers/long-away" do
-          allow!(:forgetting)
+        app.get "/customers/long-away", may: :forgetting do
           @title = "Inactive customers"
           years = policies["kept_years"]
           customers = Services::Forget.long_away(today: today, years: years, after: last_shown)
@@ -66,8 +65,7 @@ module UprightBench
       private_class_method :long_away_routes
 
       def self.forgetting_routes(app)
-        app.post "/customers/:id/forget" do
-          allow!(:forgetting)
+        app.post "/customers/:id/forget", may: :forgetting do
           customer = customer_asked
           if params["sure"] == "1"
             Services::Forget.call(customer, by: person, at: now)
@@ -82,7 +80,7 @@ module UprightBench
 
       # All that is kept of somebody, for them.
       def self.file_routes(app)
-        app.post "/customers/:id/file" do
+        app.post "/customers/:id/file", may: :customer_file do
           customer = customer_asked
           bytes = Services::CustomerFile.call(customer, by: person, at: now)
           headers "cache-control" => "no-store"

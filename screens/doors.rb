@@ -5,6 +5,8 @@ module UprightBench
     # How each route is entered, declared at the route and decided there, after the router has chosen it. Closed is the
     # default: whoever is not signed in is sent away, and whoever may look only may only look.
     #
+    #   app.post "/cards/send", may: :send_cards       # a row of Core::Access::Permissions; each that writes names one
+    #   app.get "/people", may: :people                # whoever is signed in may look, unless a row is named
     #   app.get "/c/:code", open: true                 # nobody need be signed in: the code stands for it
     #   app.post "/c/:code/stop", open: true, token: false  # and no form of ours was filled in
     #   app.post "/me/password", own: true             # one's own account: whoever may look only may do it too
@@ -19,7 +21,7 @@ module UprightBench
 
       # `path` is the pattern as it was declared; it is what the log says, since what somebody asked for may hold a
       # code.
-      Door = Struct.new(:verb, :path, :pattern, :open, :token, :own, :most_bytes, keyword_init: true)
+      Door = Struct.new(:verb, :path, :pattern, :may, :open, :token, :own, :most_bytes, keyword_init: true)
 
       READING = %w[GET HEAD].freeze
       OF_REQUEST = "upright_bench.doors"
@@ -27,12 +29,22 @@ module UprightBench
 
       def route(verb, path, options = {}, &)
         door = Door.new(verb: verb, path: path, pattern: Mustermann.new(path, **mustermann_opts),
-          open: options.fetch(:open, false),
-          token: options.fetch(:token, true),
+          may: options[:may], open: options.fetch(:open, false), token: options.fetch(:token, true),
           own: options.fetch(:own, false), most_bytes: options.fetch(:most_bytes, A_FORM)).freeze
+        refuse_unsaid(door)
         (@doors ||= []) << door
         condition { enter(door) }
         super(verb, path, options.except(*Door.members), &)
+      end
+
+      # A route that nobody thought of is not let in.
+      # @raise [ArgumentError] for a closed one that writes and does not say who may
+      # @raise [KeyError] for a row that there is not
+      def refuse_unsaid(door)
+        Core::Access::Permissions.fetch(door.may) if door.may
+        return if door.open || door.own || door.may || READING.include?(door.verb)
+
+        raise ArgumentError, "#{door.verb} #{door.path} does not say who may"
       end
 
       # @return [Array<Door>] all of them, in the order in which the router looks
@@ -75,7 +87,7 @@ module UprightBench
 
           send_to_sign_in unless person
           redirect "/me", 303 if person.password_given && !door.own
-          Services::Permissions.check!(:work, person) unless door.own || READING.include?(door.verb)
+          Services::Permissions.check!(door.may, person) if door.may
           true
         end
 

@@ -18,9 +18,9 @@ module UprightBench
           erb :"drafts/new", locals: { form: NewForm.blank(relative_asked) }
         end
 
-        app.post("/drafts") { begin_new_sheet(NewForm.new(with_relative(params))) }
+        app.post("/drafts", may: :rough_sheets) { begin_new_sheet(NewForm.new(with_relative(params))) }
 
-        app.post "/sheets/:id/draft" do
+        app.post "/sheets/:id/draft", may: :rough_sheets do
           draft = Services::BeginDraft.of(Services::Lookup.one(:sheet, id_of(params["id"])), by: person, at: now)
           redirect "/drafts/#{draft.id}", 303
         end
@@ -30,9 +30,9 @@ module UprightBench
       def self.ending_routes(app)
         app.get("/drafts/:id") { draft_page(draft_asked) }
 
-        app.post("/drafts/:id/keep") { keep(draft_asked, params["note"].to_s.strip) }
+        app.post("/drafts/:id/keep", may: :rough_sheets) { keep(draft_asked, params["note"].to_s.strip) }
 
-        app.post "/drafts/:id/drop" do
+        app.post "/drafts/:id/drop", may: :rough_sheets do
           draft = draft_asked
           Services::DropDraft.call(draft, by: person)
           say "Draft discarded. The sheet is as it was."
@@ -42,19 +42,21 @@ module UprightBench
       private_class_method :ending_routes
 
       def self.changing_routes(app)
-        app.post("/drafts/:id/head") { change("head", "head") { |edit| edit.head(HeadFields.read(params)) } }
+        app.post "/drafts/:id/head", may: :rough_sheets do
+          change("head", "head") { |edit| edit.head(HeadFields.read(params)) }
+        end
         stations_routes(app)
         positions_routes(app)
       end
 
       def self.stations_routes(app)
-        app.post "/drafts/:id/stations" do
+        app.post "/drafts/:id/stations", may: :rough_sheets do
           change(params["at"].to_s) do |edit|
             edit.put_station(named(params["name"]), after: params["after"].to_s.then { |key| key.empty? ? nil : key })
           end
         end
 
-        app.post "/drafts/:id/stations/:key" do
+        app.post "/drafts/:id/stations/:key", may: :rough_sheets do
           change(params["at"].to_s) do |edit|
             change_row(edit, "stations", params["key"]) { edit.rename_station(params["key"], named(params["name"])) }
           end
@@ -62,14 +64,14 @@ module UprightBench
       end
 
       def self.positions_routes(app)
-        app.post "/drafts/:id/positions" do
+        app.post "/drafts/:id/positions", may: :rough_sheets do
           fields = { "name" => named(params["name"]), "station" => params["station"].to_s,
                      "kind" => params["kind"].to_s }
           added = nil
           change(-> { added }) { |edit| edit.put_position(fields).then { |content, key| (added = key) && content } }
         end
 
-        app.post "/drafts/:id/positions/:key" do
+        app.post "/drafts/:id/positions/:key", may: :rough_sheets do
           key = params["key"]
           change(key, "position") do |edit|
             change_row(edit, "positions", key) { edit.position(key, PositionFields.read(params)) }

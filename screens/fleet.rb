@@ -18,7 +18,7 @@ module UprightBench
           fleet_page(fleet_asked, FleetForm.blank(typed))
         end
 
-        app.post "/take-in/many", most_bytes: Doors::A_FILE do
+        app.post "/take-in/many", may: :work, most_bytes: Doors::A_FILE do
           customer = fleet_asked
           form = FleetForm.new(params, customer)
           jobs = take_in_many(customer, form)

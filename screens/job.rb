@@ -76,7 +76,7 @@ module UprightBench
       private_class_method :papers_routes
 
       def self.steps_routes(app)
-        app.post "/jobs/:number/stops/:id" do
+        app.post "/jobs/:number/stops/:id", may: :work do
           number = id_of(params["number"])
           attempt(number, "stop") do
             Services::ClearStop.call(number, id_of(params["id"]),
@@ -84,7 +84,7 @@ module UprightBench
           end
         end
 
-        app.post "/jobs/:number/:step" do
+        app.post "/jobs/:number/:step", may: :work do
           number = id_of(params["number"])
           action = ACTIONS.fetch(params["step"]) { pass }
           attempt(number, params["step"]) { action.call(number, params, person, now) }
@@ -93,7 +93,7 @@ module UprightBench
       private_class_method :steps_routes
 
       def self.questions_routes(app)
-        app.post "/jobs/:number/questions/:id" do
+        app.post "/jobs/:number/questions/:id", may: :work do
           number = id_of(params["number"])
           attempt(number, "questions") do
             Services::AskAboutJob.reply(number, id_of(params["id"]),
@@ -104,7 +104,7 @@ module UprightBench
       private_class_method :questions_routes
 
       def self.work_routes(app)
-        app.post "/jobs/:number/dues/:position/:task" do
+        app.post "/jobs/:number/dues/:position/:task", may: :work do
           number = id_of(params["number"])
           attempt(number, "due") do
             Services::SettleDue.call(number, params["position"], params["task"], choice: params["choice"].to_s,
@@ -112,7 +112,7 @@ module UprightBench
           end
         end
 
-        app.post "/jobs/:number/items/:id/:step" do
+        app.post "/jobs/:number/items/:id/:step", may: :work do
           number = id_of(params["number"])
           item = id_of(params["id"])
           attempt(number, "item-#{item}") { step_of_item(number, item) || pass }

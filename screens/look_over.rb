@@ -28,14 +28,16 @@ module UprightBench
           show_changed(walk)
         end
 
-        app.post("/jobs/:number/look-over") { finish(id_of(params["number"])) }
+        app.post("/jobs/:number/look-over", may: :work) { finish(id_of(params["number"])) }
       end
       private_class_method :pages_routes
 
       def self.saves_routes(app)
-        app.post("/jobs/:number/findings/:position") { save_finding(id_of(params["number"]), params["position"]) }
+        app.post "/jobs/:number/findings/:position", may: :work do
+          save_finding(id_of(params["number"]), params["position"])
+        end
 
-        app.post "/jobs/:number/skips/:position" do |_, position|
+        app.post "/jobs/:number/skips/:position", may: :work do |_, position|
           job = job_asked
           save(job, position) do
             Services::SkipPlace.call(job.number, position, reason: skip_reason, by: person, at: now)
@@ -45,14 +47,14 @@ module UprightBench
       private_class_method :saves_routes
 
       def self.shortcuts_routes(app)
-        app.post "/jobs/:number/stations/:station/fine" do |_, station|
+        app.post "/jobs/:number/stations/:station/fine", may: :work do |_, station|
           job = job_asked
           save(job, params["at"].to_s) do
             @left_over = Services::FineRest.call(job.number, station, by: person, at: now)
           end
         end
 
-        app.post "/jobs/:number/fitted/:position" do |_, position|
+        app.post "/jobs/:number/fitted/:position", may: :work do |_, position|
           job = job_asked
           save(job, position) do
             Services::SayWhenFitted.call(job.number, position, on: fitted_on, by: person, at: now)

@@ -10,7 +10,7 @@ module UprightBench
       def self.registered(app)
         app.helpers Helpers
 
-        app.post "/notes", most_bytes: Doors::PICTURES do
+        app.post "/notes", may: :work, most_bytes: Doors::PICTURES do
           on = note_subject
           pictures, wrong = note_pictures
           Services::KeepNote.write(on, text: Job::Note.of(params["text"], :note), position: place_of_note(on),
@@ -22,7 +22,7 @@ module UprightBench
           redirect note_page(on), 303
         end
 
-        app.post "/notes/:id/end" do
+        app.post "/notes/:id/end", may: :work do
           note = Services::Lookup.one(:note, id_of(params["id"]))
           Services::KeepNote.end(note, by: person, at: now)
           redirect "#{note_page(note.machine || note.job)}#notes", 303

@@ -19,12 +19,12 @@ module UprightBench
       def self.short_routes(app)
         app.get("/shelf/short") { short_page }
 
-        app.post "/shelf/short/reckon" do
+        app.post "/shelf/short/reckon", may: :orders do
           Services::ForecastShelf.ask(by: person, at: now)
           redirect "/shelf/short", 303
         end
 
-        app.post("/shelf/short/:supplier") { order_short(Services::Lookup.one(:supplier, id_of(params["supplier"]))) }
+        app.post("/shelf/short/:supplier", may: :orders) { order_short(Services::Lookup.one(:supplier, id_of(params["supplier"]))) }
       end
       private_class_method :short_routes
 
@@ -40,7 +40,7 @@ module UprightBench
       private_class_method :orders_routes
 
       def self.order_routes(app)
-        app.post "/shelf/orders/:number/receive" do
+        app.post "/shelf/orders/:number/receive", may: :stock do
           form = OrderForm.new(params)
           next redirect("/shelf/orders/#{params['number']}", 303) if receive_order(id_of(params["number"]), form)
 
@@ -48,7 +48,7 @@ module UprightBench
           order_page(order_asked, form)
         end
 
-        app.post "/shelf/orders/:number/close" do
+        app.post "/shelf/orders/:number/close", may: :orders do
           order = Services::ReceiveOrder.close(id_of(params["number"]), by: person, at: now)
           redirect "/shelf/orders/#{order.number}", 303
         end
@@ -122,7 +122,7 @@ module UprightBench
             part = line.part
             known = part.values.slice(:number, :name, :maker, :barcode)
             { **known, pieces: line.pieces, packs: Rational(line.pieces, part.pack_pieces),
-                       cost_cents: line.cost_cents }
+                       cost_cents: (line.cost_cents if may?(:see_costs)) }
           end
         end
 
@@ -130,6 +130,11 @@ module UprightBench
           Papers::SupplierOrder.new(shop: sender, number: order.number, supplier: order.supplier.name,
             by: order.orderer.name, date: full_day(zone_date(order.ordered_at)), lines: order_rows(order),
             money: method(:money)).render
+        end
+
+        # @return [String] what a part costs the shop, for whoever may see it
+        def cost(cents)
+          cents && may?(:see_costs) ? money(cents) : ""
         end
 
         # @return [String] the shop's own address, in a line
@@ -169,7 +174,7 @@ module UprightBench
         end
 
         def supplier_summary(supplier, rows)
-          cost = rows.filter_map(&:cost_cents).sum
+          cost = may?(:see_costs) ? rows.filter_map(&:cost_cents).sum : 0
           days = supplier.learned_lead_days || supplier.lead_days
           stated = " (#{supplier.lead_days} stated)" if days != supplier.lead_days
           "#{counted(rows.size, 'part')}#{", #{money(cost)} without tax" if cost.positive?}. Delivery in " \

@@ -12,7 +12,7 @@ module UprightBench
           erb :"other_part/_hits", layout: false, locals: { job: job_asked, item: item_asked, **parts_found }
         end
 
-        app.post "/jobs/:number/items/:id/other" do
+        app.post "/jobs/:number/items/:id/other", may: :work do
           form = FreeLineForm.new(params)
           next other_part_page(form) unless form.ok? && free_line_written(form)
 

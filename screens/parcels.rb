@@ -12,7 +12,7 @@ module UprightBench
           erb :"parcels/page", locals: { under_way: Queries::ParcelsMade.under_way, ended: Queries::ParcelsMade.ended }
         end
 
-        app.post "/parcels" do
+        app.post "/parcels", may: :work do
           Services::PackParcel.call(sale_typed, postage_cents: postage_typed, card_id: id_typed("card_id"), by: person,
             at: now)
           say "Packed. Print its slip, and say when it is sent."
@@ -24,7 +24,7 @@ module UprightBench
 
         app.get("/parcels/:id/slip.pdf") { pdf packing_slip(parcel_asked), "parcel-#{params['id']}" }
 
-        app.post "/parcels/:id/:how" do
+        app.post "/parcels/:id/:how", may: :work do
           Services::MoveParcel.call(parcel_asked, params["how"].to_s, on: day_of(params["on"]), by: person, at: now)
           redirect "/parcels", 303
         end

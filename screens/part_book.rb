@@ -6,19 +6,19 @@ module UprightBench
     module PartBook
       def self.registered(app)
         app.helpers Helpers
-        app.get("/shelf/new") { part_form_page(Shelf::PartForm.blank("kind" => "filter", "pack_pieces" => "1")) }
+        app.get("/shelf/new", may: :parts) { part_form_page(Shelf::PartForm.blank("kind" => "filter", "pack_pieces" => "1")) }
         app.get("/shelf/parts/asked") do
           form = Shelf::PartForm.blank(params)
           partial :"shelf/_asked", form: form, kind: kind_asked(form)
         end
-        app.post("/shelf/parts") { keep_part(Shelf::PartForm.new(params)) }
+        app.post("/shelf/parts", may: :parts) { keep_part(Shelf::PartForm.new(params)) }
 
-        app.get "/shelf/:id/change" do
+        app.get "/shelf/:id/change", may: :parts do
           part = Services::Lookup.one(:part, id_of(params["id"]))
           part_form_page(Shelf::PartForm.blank(Shelf::PartForm.typed_from(part)), part)
         end
 
-        app.post "/shelf/:id/change" do
+        app.post "/shelf/:id/change", may: :parts do
           part = Services::Lookup.one(:part, id_of(params["id"]))
           keep_part(Shelf::PartForm.new({ **params, "number" => part.number }), part)
         end
@@ -27,9 +27,9 @@ module UprightBench
       end
 
       def self.fits_routes(app)
-        app.post("/shelf/fits") { add_fit(Shelf::FitForm.new(params)) }
+        app.post("/shelf/fits", may: :parts) { add_fit(Shelf::FitForm.new(params)) }
 
-        app.post "/shelf/fits/:id/end" do
+        app.post "/shelf/fits/:id/end", may: :parts do
           rule = Services::Lookup.one(:fit_rule, id_of(params["id"]))
           Services::KeepFit.end(rule, by: person, at: now)
           say "It is listed there no longer."
@@ -41,14 +41,12 @@ module UprightBench
       # Helpers of this screen's routes and templates.
       module Helpers
         def part_form_page(form, part = nil)
-          allow!(:parts)
           @title = part ? "Change #{part.name}" : "New part"
           status 422 if form.errors.any?
           erb :"shelf/part_form", locals: { form: form, part: part, supplier_names: Queries::SupplierNames.call }
         end
 
         def keep_part(form, part = nil)
-          allow!(:parts)
           return part_form_page(form, part) unless form.ok?
 
           kept = Services::KeepPart.call(form.number, form.fields, measures: form.measures, beside: form.beside,
@@ -62,7 +60,6 @@ module UprightBench
 
         # The place's page again, with what is wrong or with the part among the others.
         def add_fit(form)
-          allow!(:parts)
           asked = Shelf::FitAsked.new({ "at" => params["position"] }, sheet_id: id_of(params["sheet_id"].to_s),
             today: today)
           raise Services::NotFound, "There is no such place." unless asked.place

@@ -16,8 +16,7 @@ module UprightBench
 
       def self.out_routes(app)
         app.get("/shelf/list") { list_page }
-        app.get("/shelf/list.csv") do
-          allow!(:bulk_export)
+        app.get("/shelf/list.csv", may: :bulk_export) do
           list = Formats::PartList.write(Queries::PartsOnShelf.for_a_file, currency: policies.currency)
           csv list, "parts-#{today.iso8601}"
         end
@@ -25,8 +24,7 @@ module UprightBench
       end
 
       def self.incoming_routes(app)
-        app.post "/shelf/list", most_bytes: Doors::A_LONG_LIST do
-          allow!(:price_lists)
+        app.post "/shelf/list", may: :price_lists, most_bytes: Doors::A_LONG_LIST do
           import = keep_list
           next redirect("/shelf/list/#{import.id}", 303) unless import.nil? || import.state == "bad"
 
@@ -39,10 +37,10 @@ module UprightBench
       end
 
       def self.looked_at_routes(app)
-        app.get("/shelf/list/:id") { changes_page(import_asked) }
-        app.get("/shelf/list/:id/progress") { changes_page(import_asked, layout: false) }
+        app.get("/shelf/list/:id", may: :price_lists) { changes_page(import_asked) }
+        app.get("/shelf/list/:id/progress", may: :price_lists) { changes_page(import_asked, layout: false) }
 
-        app.post "/shelf/list/:id" do
+        app.post "/shelf/list/:id", may: :price_lists do
           import = import_asked
           begin
             Services::ImportParts.ask(import, digest: params["digest"].to_s, by: person, at: now)
@@ -55,9 +53,9 @@ module UprightBench
       end
 
       def self.columns_routes(app)
-        app.get("/shelf/list/:id/columns") { columns_page(import_asked) }
+        app.get("/shelf/list/:id/columns", may: :price_lists) { columns_page(import_asked) }
 
-        app.post "/shelf/list/:id/columns" do
+        app.post "/shelf/list/:id/columns", may: :price_lists do
           import = import_asked
           kind = params["kind"].to_s.downcase.tr(" ", "_")[Formats::PartList::KIND]
           Services::KeepPartList.map(import, columns_typed(import), kind: kind, by: person, at: now)

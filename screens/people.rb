@@ -10,29 +10,39 @@ module UprightBench
       def self.registered(app)
         app.helpers Helpers
 
-        app.get "/people" do
-          allow!(:people)
+        app.get "/people", may: :people do
           people_page(blank_person)
         end
 
-        app.post "/people" do
-          allow!(:people)
+        app.post "/people", may: :people do
           add_person(PersonForm.new(params))
         end
 
+        roles_routes(app)
         one_routes(app)
         own_routes(app)
       end
 
+      def self.roles_routes(app)
+        app.get "/people/roles", may: :people do
+          @title = "What each role may do"
+          erb :"people/roles", locals: { roles: Services::SetRole.now }
+        end
+
+        app.post "/people/roles", may: :people do
+          Services::SetRole.call(roles_ticked, by: person, at: now)
+          say "Saved. It holds from the next page on."
+          redirect "/people/roles", 303
+        end
+      end
+
       # What is done to one account; those that end in a new password show it once.
       def self.one_routes(app)
-        app.post "/people/:id" do
-          allow!(:people)
+        app.post "/people/:id", may: :people do
           change_person(person_asked, PersonForm.new(params))
         end
 
-        app.post "/people/:id/:what" do
-          allow!(:people)
+        app.post "/people/:id/:what", may: :people do
           what = DONE.fetch(params["what"]) { pass }
           given = Services::Staff.public_send(what, person_asked, by: person, at: now)
           given.is_a?(String) ? given_page(person_asked, given) : redirect("/people", 303)
@@ -46,7 +56,7 @@ module UprightBench
           change_own_password
         end
       end
-      private_class_method :one_routes, :own_routes
+      private_class_method :roles_routes, :one_routes, :own_routes
 
       # Helpers of this screen's routes.
       module Helpers
@@ -58,6 +68,14 @@ module UprightBench
           @title = "People"
           status 422 if form.errors.any?
           erb :"people/page", locals: { form: form, changed: changed, people: Queries::Staff.all }
+        end
+
+        # A role of which nothing is ticked may nothing of it; what is not on the list is left aside.
+        # @return [Hash{String=>Array<Symbol>}]
+        def roles_ticked
+          ticked = params["may"].is_a?(Hash) ? params["may"] : {}
+          keys = Core::Access::Permissions.changeable.to_h { |row| [row.key.to_s, row.key] }
+          Core::Access::Permissions::SAID.to_h { |role| [role, keys.values_at(*Array(ticked[role])).compact] }
         end
 
         def blank_person

@@ -7,7 +7,7 @@ module UprightBench
       def self.registered(app)
         app.helpers Helpers
 
-        app.post "/jobs/:number/pictures", most_bytes: Doors::PICTURES do
+        app.post "/jobs/:number/pictures", may: :work, most_bytes: Doors::PICTURES do
           number = id_of(params["number"])
           attempt(number, "pictures") do
             raise Services::Invalid, { pictures: ["Choose a picture first."] } if uploads.empty?

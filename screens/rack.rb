@@ -9,12 +9,11 @@ module UprightBench
 
         app.get("/rack") { rack_page }
 
-        app.post "/rack/slots" do
-          allow!(:settings)
+        app.post "/rack/slots", may: :settings do
           set_rack
         end
 
-        app.post "/rack/:stay/off" do
+        app.post "/rack/:stay/off", may: :work do
           stay = id_of(params["stay"])
           begin
             Services::TakeOffRack.call(stay, by: person, at: now,

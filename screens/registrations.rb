@@ -10,7 +10,7 @@ module UprightBench
 
         app.get("/registrations") { registrations_page }
 
-        app.post "/registrations" do
+        app.post "/registrations", may: :work do
           id = params["customer_id"].to_s
           Services::GiveCode.call(customer: (Services::Lookup.one(:customer, id_of(id)) unless id.empty?), by: person,
             at: now)
@@ -21,7 +21,7 @@ module UprightBench
           pdf registration_slip(registration_asked), "register-#{params['id']}"
         end
 
-        app.post "/registrations/:id/turn-down" do
+        app.post "/registrations/:id/turn-down", may: :work do
           Services::Register.turn_down(registration_asked, by: person, at: now)
           redirect "/registrations", 303
         end

@@ -12,7 +12,7 @@ module UprightBench
         app.helpers Helpers
         app.get("/bills/sale") { sale_page }
 
-        app.post "/bills/sale" do
+        app.post "/bills/sale", may: :take_money do
           bill = Services::SellOverCounter.call(**sale_typed, by: person, at: now)
           say "Sold: #{money(bill.total_cents)}."
           redirect "/bills/#{bill.number}", 303

@@ -12,8 +12,7 @@ module UprightBench
 
         app.get("/settings/shop") { shop_page(ShopForm.blank(ShopForm.typed_from(shop))) }
 
-        app.post "/settings/shop" do
-          allow!(:settings)
+        app.post "/settings/shop", may: :settings do
           form = ShopForm.new(params)
           next shop_page(form) unless form.ok?
 
@@ -22,8 +21,7 @@ module UprightBench
           redirect "/settings/shop", 303
         end
 
-        app.post "/settings/shop/test-mail" do
-          allow!(:settings)
+        app.post "/settings/shop/test-mail", may: :settings do
           problem = Services::TestMail.call(by: person)
           next shop_page(ShopForm.blank(ShopForm.typed_from(shop)), mail: problem) if problem
 
@@ -31,8 +29,7 @@ module UprightBench
           redirect "/settings/shop", 303
         end
 
-        app.post "/settings" do
-          allow!(:settings)
+        app.post "/settings", may: :settings do
           form = SettingsForm.new(params)
           next redirect("/settings", 303) if save_settings(form)
 
@@ -40,8 +37,7 @@ module UprightBench
           settings_page(form)
         end
 
-        app.post "/settings/closed-days", most_bytes: Doors::A_FILE do
-          allow!(:settings)
+        app.post "/settings/closed-days", may: :settings, most_bytes: Doors::A_FILE do
           form = SettingsForm.blank(SettingsForm.typed_from(policies))
           next redirect("/settings", 303) if add_closed_days(form, params["calendar"])
 

@@ -23,7 +23,7 @@ module UprightBench
       private_class_method :pages_routes
 
       def self.files_routes(app)
-        app.post("/sheets", most_bytes: Doors::A_FILE) { bring_in }
+        app.post("/sheets", may: :rough_sheets, most_bytes: Doors::A_FILE) { bring_in }
 
         app.get "/sheets/:id/sheet.json" do
           sheet = sheet_asked

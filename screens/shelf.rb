@@ -25,11 +25,11 @@ module UprightBench
 
         app.get("/shelf/:id") { part_page(Services::Lookup.one(:part, id_of(params["id"])), StockForm.blank) }
 
-        app.post("/shelf/:id/order") do
+        app.post("/shelf/:id/order", may: :orders) do
           order_by_hand(Services::Lookup.one(:part, id_of(params["id"])), OrderForm.new(params))
         end
 
-        app.post "/shelf/:id/:move" do
+        app.post "/shelf/:id/:move", may: :stock do
           part = Services::Lookup.one(:part, id_of(params["id"]))
           form = { "receive" => StockForm, "count" => CountForm }.fetch(params["move"]) { pass }.new(params)
           unless form.ok?

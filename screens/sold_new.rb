@@ -13,7 +13,7 @@ module UprightBench
           sold_new_page(SoldNewForm.blank({ "request_key" => SecureRandom.uuid, **sold_new_beforehand }))
         end
 
-        app.post "/machines/new" do
+        app.post "/machines/new", may: :work do
           form = SoldNewForm.new(with_model(params))
           machine = sold_new(form)
           next redirect("/machines/#{machine.id}", 303) if machine

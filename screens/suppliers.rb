@@ -9,7 +9,7 @@ module UprightBench
 
         app.get("/shelf/suppliers") { suppliers_page(SupplierForm.blank) }
 
-        app.post "/shelf/suppliers" do
+        app.post "/shelf/suppliers", may: :orders do
           form = SupplierForm.new(params)
           next redirect("/shelf/suppliers", 303) if keep_supplier(form)
 

@@ -41,7 +41,7 @@ module UprightBench
           }
         end
 
-        app.post "/take-in", most_bytes: Doors::PICTURES do
+        app.post "/take-in", may: :work, most_bytes: Doors::PICTURES do
           form = TakeInForm.new(with_model(params))
           job = take_in(form)
           next redirect(["/jobs/#{job.number}", ("look-over" if job.made_safe_at)].compact.join("/"), 303) if job

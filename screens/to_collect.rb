@@ -12,7 +12,7 @@ module UprightBench
           erb :"to_collect/page", locals: { rows: Queries::ToCollect.new.rows }
         end
 
-        app.post "/notices/:id/called" do
+        app.post "/notices/:id/called", may: :work do
           notice = Services::Lookup.one(:notice, id_of(params["id"]))
           Services::Told.call(notice, by: person, at: now)
           redirect page_before, 303

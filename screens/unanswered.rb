@@ -11,7 +11,7 @@ module UprightBench
           erb :"unanswered/page", locals: { rows: Queries::Unanswered.call(book) }
         end
 
-        app.post "/cards/unanswered" do
+        app.post "/cards/unanswered", may: :work do
           chosen = Services::WriteAgain.call(id_list(params["customer_ids"]), by: person, at: now)
           say "#{counted(chosen, 'customer')} may get a card again: see who hears today."
           redirect "/cards#leaving", 303

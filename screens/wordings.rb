@@ -16,21 +16,19 @@ module UprightBench
       def self.words_routes(app)
         app.get("/cards/words") { words_page(words_as_kept) }
 
-        app.post "/cards/words" do
+        app.post "/cards/words", may: :card_words do
           form = WordsForm.new(params)
           if params["look"]
             next erb(:"wordings/_preview", layout: !htmx?, locals: { previews: word_previews(form), form: form })
           end
 
-          allow!(:card_words)
           keep_words(form) ? redirect("/cards/words?language=#{form.language}", 303) : words_page(form)
         end
       end
       private_class_method :words_routes
 
       def self.offers_routes(app)
-        app.post "/cards/offers" do
-          allow!(:card_offers)
+        app.post "/cards/offers", may: :card_offers do
           form = OfferForm.new(params)
           next offer_refused(form) unless form.ok?
 
@@ -38,8 +36,7 @@ module UprightBench
           redirect "/cards/words#offers", 303
         end
 
-        app.post "/cards/offers/:id/end" do
-          allow!(:card_offers)
+        app.post "/cards/offers/:id/end", may: :card_offers do
           Services::Offers.end(Services::Lookup.one(:offer, id_of(params["id"])), by: person, at: now)
           redirect "/cards/words#offers", 303
         end

@@ -32,6 +32,8 @@ module UprightBench
             hint: "Proposed at intake."),
           Choice.new(key: "look_fee_with_work", group: :money, label: "When work is done, the look-over is",
             default: "free", options: { "free" => "free", "charged" => "charged as well" }),
+          Number.new(key: "discount_limit_percent", group: :money, label: "Anybody may take off up to", unit: "%",
+            range: 0..100, default: 20, hint: "For more, ask who may: the owner says who."), # house rule
           Number.new(key: "smallest_coin_cents", group: :money, label: "Cash is rounded to", unit: "cents",
             range: 1..1000, default: 1, hint: "5 where five cents are the smallest coin."),
           Number.new(key: "guarantee_days", group: :money, label: "Our guarantee on work", unit: "days",

@@ -14,6 +14,7 @@ module UprightBench
       # @return [Models::Batch]
       # @raise [Invalid] when the owner's words cannot be filled in
       def self.call(by:, at:, until_on: nil, at_once: false, chosen: nil, without: [])
+        Permissions.check!(:send_cards, by)
         Words.check
         DB.transaction do
           batch = Models::Batch.create(until_on: until_on || Config::Zone.date(at), at_once: at_once, created_by: by.id,

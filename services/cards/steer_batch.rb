@@ -12,6 +12,7 @@ module UprightBench
       # @param move [String] a key of MOVES
       # @raise [Refused] when there is nothing left to steer
       def self.call(batch, move, by:, at:)
+        Permissions.check!(:send_cards, by)
         raise Invalid, { move: ["There is no such thing to do with a batch."] } unless MOVES.key?(move)
 
         DB.transaction do

@@ -9,6 +9,7 @@ module UprightBench
       # @param customer_ids [Array<Integer>]
       # @return [Integer] customers
       def call(customer_ids, by:, at:)
+        Permissions.check!(:send_cards, by)
         DB.transaction do
           dues = unanswered(customer_ids, Config::Zone.date(at))
           Models::Due.where(id: dues.map(&:first)).update(snoozed_until: Config::Zone.date(at))

@@ -12,6 +12,7 @@ module UprightBench
       # @raise [Invalid] without a reason
       # @raise [Refused] when something followed from it
       def self.call(number, reason:, by:, at:)
+        Permissions.check!(:reopen, by)
         raise Invalid, { take_back_reason: ["A reason is needed."] } if reason.to_s.strip.empty?
 
         DB.transaction { new(Lookup.job(number, lock: true), reason.strip, by, at).call }

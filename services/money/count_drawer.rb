@@ -19,6 +19,7 @@ module UprightBench
         # @return [Models::DrawerCount]
         # @raise [Invalid] when it differs and nobody says why, or more is left than there was
         def call(counted_cents:, left_cents:, request_key:, by:, at:, note: nil)
+          Permissions.check!(:take_money, by)
           DB.transaction do
             wait
             kept = Models::DrawerCount.first(request_key: request_key) and next kept

@@ -17,6 +17,7 @@ module UprightBench
       # @raise [Invalid, Refused]
       def self.call(pieces:, way:, request_key:, by:, at:, customer: nil, machine: nil, fitted: {},
         postage_cents: 0)
+        Permissions.check!(:take_money, by)
         DB.transaction do
           OneAtATime.wait("sale", request_key)
           Models::Bill.first(request_key: request_key) ||

@@ -13,6 +13,7 @@ module UprightBench
       # @return [Models::Payment]
       # @raise [Invalid] for another way, or when it is more than what is owed
       def self.call(of:, way:, cents:, by:, at:, note: nil, request_key: nil)
+        Permissions.check!(:take_money, by)
         DB.transaction { new((of.job if of.is_a?(Models::Bill)) || of, by, at).call(way, cents, note, request_key) }
       end
 

@@ -6,6 +6,7 @@ module UprightBench
     class CountStock
       # @param pieces [Integer] as counted
       def self.call(part, pieces:, reason:, by:, at:)
+        Permissions.check!(:stock, by)
         DB.transaction do
           level = Models::StockLevel.where(part_id: part.id).for_update.first
           difference = pieces - (level&.pieces || 0)

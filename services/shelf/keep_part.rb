@@ -13,6 +13,7 @@ module UprightBench
       # @raise [Invalid] when the number is taken, or something stands against it
       def self.call(number, fields, measures:, by:, at:, part: nil, beside: {})
         Permissions.check!(:parts, by)
+        fields = fields.except(:cost_cents) unless Permissions.allow?(:see_costs, by) # as it is on file
         DB.transaction do
           OneAtATime.wait("part", number) # of two who put one number on file, the second hears it
           changes = PartChanges.new([{ line: 1, number: number, **fields }], lock: true)

@@ -8,6 +8,7 @@ module UprightBench
       # @return [Models::Supplier]
       # @raise [Invalid] when another has the name
       def self.call(id, by:, at:, **fields)
+        Permissions.check!(:orders, by)
         Constraint.told("suppliers_name" => -> { raise Invalid, { name: ["belongs to another supplier"] } }) do
           DB.transaction(savepoint: true) { keep(id, by, at, fields) }
         end

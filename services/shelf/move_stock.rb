@@ -12,6 +12,7 @@ module UprightBench
       # @raise [Refused] when there are not enough
       def self.call(part, pieces:, kind:, by:, at:, job: nil, bill: nil, reason: nil, request_key: nil,
         order_line_id: nil)
+        Permissions.check!(:stock, by) unless job || bill # what a job or a sale takes is their own
         Constraint.told("stock_never_below_zero" => -> { refuse_empty(part) }, "stock_moves_once" => -> {}) do
           DB.transaction(savepoint: true) do
             Models::StockMove.create(part_id: part.id, pieces: pieces, kind: kind, job_id: job&.id, bill_id: bill&.id,

@@ -12,6 +12,7 @@ module UprightBench
       # @return [Models::SupplierOrder]
       # @raise [Invalid]
       def self.call(supplier, pieces:, request_key:, by:, at:)
+        Permissions.check!(:orders, by)
         wanted = pieces.select { |_, count| count.positive? }
         raise Invalid, { pieces: ["Say how many of at least one part."] } if wanted.empty?
         raise Invalid, { pieces: ["No more than #{MOST_PIECES} of a part at once."] } if wanted.values.max > MOST_PIECES

@@ -13,6 +13,7 @@ module UprightBench
       # @return [Models::SupplierOrder]
       # @raise [Invalid, Refused]
       def self.call(number, pieces:, request_key:, by:, at:)
+        Permissions.check!(:stock, by)
         DB.transaction do
           new(find(number), pieces.select { |_, count| count.positive? }, request_key, by, at).call
         end
@@ -20,6 +21,7 @@ module UprightBench
 
       # The rest will not come.
       def self.close(number, by:, at:)
+        Permissions.check!(:stock, by)
         DB.transaction do
           order = find(number)
           next order if order.closed_at

@@ -11,6 +11,7 @@ module UprightBench
       # The one under way, or a new one.
       # @return [Models::Count]
       def self.begin(by:, at:)
+        Permissions.check!(:stock, by)
         DB.transaction do
           Models::Count.dataset.insert_conflict.insert(begun_by: by.id, begun_at: at)
           Models::Count.under_way
@@ -23,6 +24,7 @@ module UprightBench
       # @raise [Refused] when no count is under way
       # @raise [Invalid] when the code is no part's, or was misread
       def self.scan(code, by:, at:, pieces: nil)
+        Permissions.check!(:stock, by)
         part = part_of(code.to_s.strip)
         raise Invalid, { pieces: ["must be 0 to #{MOST}"] } if pieces && !pieces.between?(0, MOST)
 
@@ -68,6 +70,7 @@ module UprightBench
       # @param written [Boolean] false drops it: nothing on the shelf changes
       # @return [Models::Count, nil] nil when there is none under way
       def self.close(written:, by:, at:)
+        Permissions.check!(:stock, by)
         DB.transaction do
           count = Models::Count.where(closed_at: nil).for_update.first
           next unless count

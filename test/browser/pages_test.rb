@@ -22,7 +22,8 @@ class PagesTest < BrowserTest
      "/sheets", "/sheets/#{machine.sheet_id}", "/sheets/new",
      *drafts, "/take-in/many?customer_id=#{machine.customer_id}",
      "/take-in/taken?customer_id=#{stopped.customer_id}&from=#{stopped.number}&to=#{stopped.number}",
-     *counter(machine), "/customer-lists", customer_list, "/archives", "/settings", "/settings/shop", "/people", "/me", "/legend",
+     *counter(machine), "/customer-lists", customer_list, "/archives",
+     "/settings", "/settings/shop", "/people", "/people/roles", "/me", "/legend",
      "/logout", "/nothing", "#{open.fetch('settled')}/history"]
   end
 
