@@ -13,12 +13,24 @@ module UprightBench
         where :may_sign_in, status_id: OPEN
       end
 
-      # @return [Array<Symbol>, nil] what the owner said that their role may; nil when nothing. Read once for whoever
-      #   acts: the answer stands for one request.
-      def said
-        return @said if defined?(@said)
+      # With what their role is allowed and asked for, in one query.
+      # @return [Person, nil] nil for somebody who may not sign in
+      def self.signed_in(id)
+        said = Role.where(name: Sequel[:people][:role]).select(:may)
+        needs = Shop.select(Sequel.lit("people.role = ANY(second_factor_roles)"))
+        may_sign_in.select_all(:people).select_append(said.as(:said_may), needs.as(:needs_factor)).with_pk(id)
+      end
 
-        @said = Role.where(name: role).get(:may)&.map(&:to_sym)
+      # @return [Boolean] whether they have to set up a second factor before they go on
+      def lacks_second_factor?
+        !second_factor && values[:needs_factor] == true
+      end
+
+      # @return [Array<Symbol>, nil] what the owner said that their role may; nil when nothing. Read once: the answer
+      #   stands for one request.
+      def said
+        values[:said_may] = Role.where(name: role).get(:may) unless values.key?(:said_may)
+        values[:said_may]&.map(&:to_sym)
       end
 
       # @return [Boolean] whether they are locked out

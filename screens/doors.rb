@@ -86,7 +86,7 @@ module UprightBench
           return true if door.open
 
           send_to_sign_in unless person
-          redirect "/me", 303 if person.password_given && !door.own
+          redirect "/me", 303 if !door.own && (person.password_given || person.lacks_second_factor?)
           Services::Permissions.check!(door.may, person) if door.may
           true
         end

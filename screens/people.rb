@@ -5,7 +5,8 @@ module UprightBench
     # Who works here, for the owner; and everybody's own account.
     module People
       # what is done to an account, as the address says it => by which of Services::Staff
-      DONE = { "close" => :close, "let-in" => :let_in, "password" => :give_password }.freeze
+      DONE = { "close" => :close, "let-in" => :let_in, "password" => :give_password, "factor" => :take_off_factor }
+        .freeze
 
       def self.registered(app)
         app.helpers Helpers
@@ -28,6 +29,8 @@ module UprightBench
           @title = "What each role may do"
           erb :"people/roles", locals: { roles: Services::SetRole.now }
         end
+
+        app.post("/people/safety", may: :people) { keep_safety }
 
         app.post "/people/roles", may: :people do
           Services::SetRole.call(roles_ticked, by: person, at: now)
@@ -52,9 +55,16 @@ module UprightBench
       def self.own_routes(app)
         app.get("/me", own: true) { own_page }
 
-        app.post "/me/password", own: true do
-          change_own_password
+        app.post("/me/password", own: true) { change_own_password }
+        app.post("/me/pin", own: true) { change_own_pin }
+
+        app.post "/me/sessions/:id/end", own: true do
+          Services::Staff.end_session(person, id_of(params["id"]), at: now)
+          redirect "/me", 303
         end
+
+        app.get("/take-over", own: true) { take_over_page }
+        app.post("/take-over", own: true) { take_over }
       end
       private_class_method :roles_routes, :one_routes, :own_routes
 
@@ -68,6 +78,13 @@ module UprightBench
           @title = "People"
           status 422 if form.errors.any?
           erb :"people/page", locals: { form: form, changed: changed, people: Queries::Staff.all }
+        end
+
+        def keep_safety
+          Services::SecondFactor.require(Array(params["factor"]).grep(String), by: person, at: now)
+          Services::Pins.allow(params["pins"] == "1", by: person, at: now)
+          say "Saved."
+          redirect "/people/roles", 303
         end
 
         # A role of which nothing is ticked may nothing of it; what is not on the list is left aside.
@@ -122,7 +139,36 @@ module UprightBench
         def own_page(errors = {})
           @title = "Your account"
           status 422 if errors.any?
-          erb :"people/me", locals: { errors: errors, sessions: Queries::Staff.sessions(person) }
+          erb :"people/me", locals: {
+            errors: errors, sessions: Queries::Staff.sessions(person, env.fetch("upright_bench.session").call),
+            pins: shop.pins
+          }
+        end
+
+        def change_own_pin
+          wait = Services::Pins.set(person, pin: params["pin"].to_s, password: params["pin_password"].to_s, at: now,
+            address: request.ip)
+          return own_page({ pin_password: ["was wrong too often. Wait #{Web::SignIn::Tries.words(wait)}."] }) if wait
+
+          say person.pin_hash ? "Your PIN is changed." : "You have no PIN any more."
+          redirect "/me", 303
+        rescue Services::Invalid => e
+          own_page(e.errors)
+        end
+
+        def take_over_page(problem = nil)
+          @title = "Take over"
+          status 422 if problem
+          erb :"people/take_over", locals: { who: Services::Pins.who, problem: problem }
+        end
+
+        def take_over
+          found = Services::Pins.take_over(id_typed("person_id"), pin: params["pin"].to_s, at: now, address: request.ip)
+          return take_over_page("Wait #{Web::SignIn::Tries.words(found)} and try again.") if found.is_a?(Integer)
+          return take_over_page("That PIN is not right.") unless found
+
+          env.fetch("upright_bench.take_over").call(found)
+          redirect "/", 303
         end
 
         def change_own_password

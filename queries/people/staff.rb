@@ -4,8 +4,8 @@ module UprightBench
   module Queries
     # Who works here, and where somebody is signed in.
     module Staff
-      # created_at and last_use of a sign-in
-      Session = Struct.new(:created_at, :last_use, keyword_init: true)
+      # A sign-in: since when, when it was used last, on what, and whether it is the one that asks.
+      Session = Struct.new(:id, :created_at, :last_use, :device, :here, keyword_init: true)
 
       module_function
 
@@ -15,9 +15,11 @@ module UprightBench
       end
 
       # @param person [Models::Person]
+      # @param digest [String, nil] of the one that asks
       # @return [Array<Session>] the newest first
-      def sessions(person)
-        DB[:person_sessions].where(person_id: person.id).reverse(:last_use).select(:created_at, :last_use)
+      def sessions(person, digest)
+        DB[:person_sessions].where(person_id: person.id).reverse(:last_use)
+          .select(:id, :created_at, :last_use, :device, Sequel.as({ session_id: digest }, :here))
           .map { |row| Session.new(**row) }
       end
     end

@@ -8,10 +8,11 @@ module UprightBench
     # The tables of a shop as lines of JSON (JSON Lines): what is in them, in which order they have to be read, and a
     # digest by which two shops are the same. Workings of this one machine and secrets are left out.
     class ShopTables
-      LEFT_OUT = %i[schema_info schema_migrations person_sessions sign_in_tries throttle_counts first_keys que_jobs
-                    que_lockers que_values que_scheduler_audit que_scheduler_audit_enqueued paper_runs paper_pieces
+      LEFT_OUT = %i[schema_info schema_migrations person_sessions person_otp_keys person_recovery_codes
+                    sign_in_tries throttle_counts first_keys que_jobs que_lockers que_values
+                    que_scheduler_audit que_scheduler_audit_enqueued paper_runs paper_pieces
                     part_import_pieces customer_import_pieces archive_runs].freeze
-      SECRET = { people: %i[password_hash password_given] }.freeze
+      SECRET = { people: %i[password_hash password_given second_factor pin_hash] }.freeze
       # Raw lines: no sign below a space stands in JSON.
       COPY = { format: :csv, options: "QUOTE e'\\x01', DELIMITER e'\\x02'" }.freeze
 

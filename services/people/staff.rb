@@ -67,11 +67,22 @@ module UprightBench
         password
       end
 
+      # Their phone is gone, and what they wrote down with it.
+      def take_off_factor(person, by:, at:)
+        SecondFactor.take_off(person, by: by, at: at)
+      end
+
       # For a shop that was read from an archive, where nobody has a password.
       # @return [Array(Models::Person, String), nil] an owner and their password; nil where there is none
       def first_owner_anew(at:)
         owner = Models::Person.may_sign_in.where(role: "owner").order(:id).first
         owner && [owner, give_password(owner, by: owner, at: at)]
+      end
+
+      # One of one's own: a device that was left somewhere.
+      def end_session(person, id, at:)
+        ended = DB[:person_sessions].where(person_id: person.id, id: id).delete
+        SignIns.note("ended a sign-in", person.id, at: at) if ended.positive?
       end
 
       # Everywhere, at once.

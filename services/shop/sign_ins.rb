@@ -5,7 +5,8 @@ module UprightBench
     # Signing in and out, and what one does to one's own account, as history: whoever may only look does that too. What
     # was typed is not kept: it may be a password in the wrong field.
     module SignIns
-      VERBS = ["signed in", "signed out", "sign-in failed", "changed the password"].freeze
+      VERBS = ["signed in", "signed out", "sign-in failed", "changed the password", "set up a second factor",
+               "took off their second factor", "changed the PIN", "took over by PIN", "ended a sign-in"].freeze
       NOBODY = 0 # an account that there is not
 
       module_function

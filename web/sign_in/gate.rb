@@ -11,7 +11,7 @@ module UprightBench
       # otherwise.
       class Gate < Roda
         SESSION_SECONDS = 30 * 86_400
-        OWN = %w[/login /logout].freeze
+        OWN = %w[/login /logout].concat(SecondFactor::PATHS).freeze
         # What is wrong with a sign-in is never told: neither which of both, nor whether there is such an account.
         WRONG = "That e-mail and password do not go together."
         WRONG_WORDS = %i[no_matching_login_message unverified_account_message invalid_password_message].freeze
@@ -39,14 +39,14 @@ module UprightBench
           hmac_secret SETTINGS.keys.newest(:sign_in)
           hmac_old_secret SETTINGS.keys.before(:sign_in)
           domain URI(SETTINGS.public_url).host
-          already_logged_in { redirect "/" }
+          already_logged_in { redirect two_factor_partially_authenticated? ? SecondFactor::ASKED : "/" }
+          SecondFactor.configure(self)
+          CurrentSession.add(self)
           login_label "E-mail"
           login_button "Sign in"
           login_redirect "/"
           logout_redirect "/login"
-          login_notice_flash nil
-          logout_notice_flash nil
-          require_login_error_flash nil
+          %i[login_notice_flash logout_notice_flash require_login_error_flash].each { |name| send(name, nil) }
           login_error_flash WRONG
           WRONG_WORDS.each { |text| send(text, WRONG) }
           WRONG_CODES.each { |code| send(code, 401) }
@@ -76,9 +76,12 @@ module UprightBench
         route do |r|
           env["upright_bench.route"] = r.path_info if OWN.include?(r.path_info)
           check_csrf! { refuse_form(r) } unless Screens::App.tokenless?(env)
+          rodauth.check_active_session if SecondFactor::PATHS.include?(r.path_info)
           r.rodauth
           env["upright_bench.who"] = -> { somebody }
           env["upright_bench.csrf"] = -> { csrf_token }
+          env["upright_bench.session"] = -> { rodauth.current_session_digest }
+          env["upright_bench.take_over"] = ->(person) { take_over(person) }
         end
 
         # @return [Services::SignInTries] of this address at this account
@@ -102,9 +105,17 @@ module UprightBench
         def somebody
           return unless rodauth.logged_in?
 
-          person = Models::Person.may_sign_in.with_pk(rodauth.session_value) if rodauth.currently_active_session?
+          person = Models::Person.signed_in(rodauth.session_value) if rodauth.currently_active_session?
           rodauth.clear_session unless person
-          person
+          person if person && (!person.second_factor || rodauth.two_factor_authenticated?)
+        end
+
+        # The one who was signed in here is so no longer.
+        def take_over(person)
+          rodauth.remove_current_session
+          rodauth.clear_session
+          rodauth.account_from_id(person.id)
+          rodauth.login_session("pin")
         end
 
         # A block that only returned would let the request through to the application.

@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Web
+    module SignIn
+      # Where somebody is signed in, as the table of sign-ins knows it.
+      module CurrentSession
+        # @return [String, nil] how this sign-in stands in the table
+        def current_session_digest
+          id = session[session_id_session_key]
+          id && compute_hmac(id)
+        end
+
+        # @param config [Rodauth::Configuration]
+        def self.add(config)
+          config.auth_class_eval { include CurrentSession }
+          config.active_sessions_insert_hash { super().merge(device: Core::Access::Device.words(request.user_agent)) }
+        end
+      end
+    end
+  end
+end
