@@ -12,10 +12,13 @@ module UprightBench
       LOOK_AGAIN_SECONDS = 1
       READ_RETURNS_SECONDS = 30
       ROUND_SECONDS = 3600
+      SEAL_SECONDS = 60
 
       # @param round [#call] what the day asks for by itself, with the time it is
-      def initialize(round)
+      # @param seal [#call] seals what happened since
+      def initialize(round, seal:)
         @round = round
+        @seal = seal
       end
 
       def run
@@ -36,6 +39,7 @@ module UprightBench
 
       def beside_the_queue
         Thread.new { again_and_again(READ_RETURNS_SECONDS, "returned mail") { Returns.new.call } }
+        Thread.new { again_and_again(SEAL_SECONDS, "seals") { @seal.call } }
         Thread.new { again_and_again(ROUND_SECONDS, "daily round") { @round.call(at: Time.now) } }
       end
 

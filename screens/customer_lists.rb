@@ -18,11 +18,13 @@ module UprightBench
 
       def self.out_routes(app)
         app.get "/customer-lists/customers.csv", may: :bulk_export do
+          Services::Exported.note("customers (CSV)", by: person, at: now)
           list_of_lines("customers-#{today.iso8601}.csv", Formats::CustomerList.lines(Queries::CustomersForAFile.new,
             semicolons: params["sheet"] == "semicolons"))
         end
 
         app.get "/customer-lists/customers.vcf", may: :bulk_export do
+          Services::Exported.note("customers (vCard)", by: person, at: now)
           list_of_lines("customers-#{today.iso8601}.vcf",
             Formats::AddressBook.write(Queries::CustomersForAFile.new.customers), type: "text/vcard")
         end

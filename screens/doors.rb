@@ -83,11 +83,18 @@ module UprightBench
         # @return [true] a condition that is not true would let the router look on
         def enter(door)
           env["upright_bench.route"] = door.path
-          return true if door.open
+          return leave_no_address if door.open
 
           send_to_sign_in unless person
           redirect "/me", 303 if !door.own && (person.password_given || person.lacks_second_factor?)
           Services::Permissions.check!(door.may, person) if door.may
+          true
+        end
+
+        # Who comes by a code is a customer.
+        # @return [true]
+        def leave_no_address
+          Services::Whence.now = nil
           true
         end
 

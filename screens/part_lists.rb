@@ -17,6 +17,7 @@ module UprightBench
       def self.out_routes(app)
         app.get("/shelf/list") { list_page }
         app.get("/shelf/list.csv", may: :bulk_export) do
+          Services::Exported.note("parts and prices (CSV)", by: person, at: now)
           list = Formats::PartList.write(Queries::PartsOnShelf.for_a_file, currency: policies.currency)
           csv list, "parts-#{today.iso8601}"
         end

@@ -53,6 +53,8 @@ module UprightBench
           row(:moving_in, "Import customers", "Only the owner brings customers in from a file.", OWNER),
           row(:moving_out, "Take everything out in one file", "Only the owner takes everything out.", OWNER,
             fixed: true),
+          row(:audit, "See what everybody did", "Only the owner sees what everybody did.", OWNER, fixed: true,
+            reading: true),
           row(:people, "Say who works here and what they may do", "Only the owner says who works here.", OWNER,
             fixed: true)
         ].freeze

@@ -122,7 +122,7 @@ module UprightBench
         jobs, cards, machines = %i[jobs cards machines].map { |table| @ids.fetch(table, []) }
         DB[:events].where(Sequel.|({ job_id: jobs }, { subject: "customers", subject_id: @customer.id },
           { subject: "cards", subject_id: cards }, { subject: "machines", subject_id: machines }))
-          .order(:id).map { |row| plain(row) }
+          .order(:id).map { |row| plain(row.except(:address)) } # from where somebody of the staff did it
       end
 
       def plain(row)

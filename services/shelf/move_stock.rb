@@ -17,15 +17,20 @@ module UprightBench
           DB.transaction(savepoint: true) do
             Models::StockMove.create(part_id: part.id, pieces: pieces, kind: kind, job_id: job&.id, bill_id: bill&.id,
               reason: reason, moved_by: by.id, moved_at: at, request_key: request_key, order_line_id: order_line_id)
+            note(part, pieces, kind, reason, by, at) unless job || bill || order_line_id # those say it themselves
           end
         end
+      end
+
+      def self.note(part, pieces, kind, reason, by, at)
+        History.note("moved stock", part, by: by, at: at, data: { pieces: pieces, kind: kind, reason: reason }.compact)
       end
 
       def self.refuse_empty(part)
         raise Refused, "There is no #{part.name} (#{part.number}) left on the shelf: receive one, or choose another " \
                        "part."
       end
-      private_class_method :refuse_empty
+      private_class_method :note, :refuse_empty
     end
   end
 end

@@ -66,9 +66,9 @@ module UprightBench
       def note(ids)
         rows = @changes.map do |change|
           ["parts", ids.fetch(change.number), "#{change.new? ? 'put on file' : 'changed'} #{@how}", @at, @by.id,
-           @by.name, Sequel.pg_jsonb(change.fields)]
+           @by.name, Whence.now, Sequel.pg_jsonb(change.fields)]
         end
-        Models::Event.dataset.import(%i[subject subject_id verb at person_id actor data], rows, slice: SLICE)
+        Models::Event.dataset.import(%i[subject subject_id verb at person_id actor address data], rows, slice: SLICE)
       end
     end
   end

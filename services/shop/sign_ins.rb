@@ -19,8 +19,7 @@ module UprightBench
         person = Models::Person.with_pk(person_id) if person_id
         by = verb == "sign-in failed" ? Actor.sign_in_page : person
         Models::Event.insert(verb: verb, subject: "people", subject_id: person_id || NOBODY, at: at, person_id: by.id,
-          actor: by.name,
-          data: Sequel.pg_jsonb({}))
+          actor: by.name, address: Whence.now, data: Sequel.pg_jsonb({}))
       end
     end
   end

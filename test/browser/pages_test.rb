@@ -23,8 +23,8 @@ class PagesTest < BrowserTest
      *drafts, "/take-in/many?customer_id=#{machine.customer_id}",
      "/take-in/taken?customer_id=#{stopped.customer_id}&from=#{stopped.number}&to=#{stopped.number}",
      *counter(machine), "/customer-lists", customer_list, "/archives",
-     "/settings", "/settings/shop", "/people", "/people/roles", "/me", "/legend",
-     "/logout", "/nothing", "#{open.fetch('settled')}/history"]
+     "/settings", "/settings/shop", "/people", "/people/roles", "/audit?group=signing_in", "/take-over", "/me",
+     "/otp-setup", "/legend", "/logout", "/nothing", "#{open.fetch('settled')}/history"]
   end
 
   # Money, parcels, what waits, and another part for something to do.

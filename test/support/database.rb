@@ -50,6 +50,7 @@ module TestDatabase
 
       UprightBench::Config::Database.migrate(UprightBench::DB)
       UprightBench::Demo::Load.new(households: HOUSEHOLDS, fleets: FLEETS).call
+      UprightBench::Services::SealEvents.call # as the worker does within a minute
       UprightBench::DB.disconnect
       admin do |db|
         db[:pg_database].select_map(:datname).grep(/\Aub_template_/).each { |old| db.run("DROP DATABASE #{old}") }

@@ -74,6 +74,7 @@ module UprightBench
         end
 
         route do |r|
+          Services::Whence.now = env["REMOTE_ADDR"]
           env["upright_bench.route"] = r.path_info if OWN.include?(r.path_info)
           check_csrf! { refuse_form(r) } unless Screens::App.tokenless?(env)
           rodauth.check_active_session if SecondFactor::PATHS.include?(r.path_info)
