@@ -37,11 +37,15 @@ module UprightBench
       # Brings the tables up as their owner, and says anew what the application's role may do.
       # @param db [Sequel::Database] the application's
       # @param owner_url [String, nil] the owner's; the application's own role when nil
+      # @raise [SchemaVersion::Refused] for tables of a newer program
       def migrate(db, owner_url: SETTINGS.database_owner_url)
         Sequel.extension :migration
         as_owner(db, owner_url) do |owner|
-          Sequel::Migrator.run(owner, MIGRATIONS)
-          Rights.grant(owner, role(db))
+          SchemaVersion.refuse_newer(owner)
+          SchemaVersion.alone(owner) do
+            Sequel::Migrator.run(owner, MIGRATIONS)
+            Rights.grant(owner, role(db))
+          end
         end
       ensure
         Que.connection = db
@@ -55,11 +59,6 @@ module UprightBench
         Sequel::Migrator.run(owner, MIGRATIONS, target: version)
       ensure
         Que.connection = DB if defined?(DB)
-      end
-
-      # @return [Integer] the version that this program's tables have
-      def newest
-        Dir.children(MIGRATIONS).filter_map { |name| name[/\A\d+/]&.to_i }.max
       end
 
       # @yieldparam owner [Sequel::Database] a connection of the role that owns the tables
@@ -79,7 +78,7 @@ module UprightBench
 
       # Only looked at: the application's role could not even make the migrator's own table.
       def current?(db)
-        db[:schema_info].get(:version) == newest
+        SchemaVersion.of(db) == SchemaVersion.newest
       end
     end
   end

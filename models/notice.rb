@@ -8,9 +8,10 @@ module UprightBench
       many_to_one :bill
       many_to_one :teller, class: "UprightBench::Models::Person", key: :told_by
 
-      # @return [String] what it says of the machine
+      # @return [String] what it says
       def says
-        { "ready" => "is ready", "fetch" => "still waits", "late" => "will be later" }.fetch(kind)
+        { "ready" => "it is ready", "fetch" => "it still waits", "late" => "it will be later",
+          "estimate" => "there is an estimate" }.fetch(kind)
       end
 
       dataset_module do

@@ -22,6 +22,12 @@ module UprightBench
             missing_note: Note.of(typed["missing_note"], :missing_note), by: by, at: at)
         },
         "estimate" => ->(number, _, by, at) { Services::SendEstimate.call(number, by: by, at: at) },
+        "send-estimate-email" => lambda { |number, _, by, at|
+          Services::TellEstimate.call(number, way: "email", by: by, at: at)
+        },
+        "send-estimate-text" => lambda { |number, _, by, at|
+          Services::TellEstimate.call(number, way: "text", by: by, at: at)
+        },
         "discount" => lambda { |number, typed, by, at|
           Services::SetDiscount.call(number, **DiscountForm.taken_off(typed), by: by, at: at)
         },
@@ -175,11 +181,10 @@ module UprightBench
           Outbox::JobLink.of(job)
         end
 
-        # @return [String] a mail to the customer with the link in it, for the program that writes mails
-        def mail_link(page)
-          subject = "#{shop.name}: our estimate for your #{page.sheet.title}"
-          body = "Job #{page.job.number}: see our estimate, agree to it or ask us here:\n\n#{customer_link(page.job)}\n"
-          "mailto:#{page.customer.email}?#{URI.encode_www_form(subject: subject, body: body).gsub('+', '%20')}"
+        # @return [Hash{String=>String}] how the estimate can be sent out => what the button says
+        def estimate_ways(customer)
+          { "email" => ("Send it by e-mail" if customer.email),
+            "text" => ("Send it by text message" if customer.phone) }.compact
         end
 
         def discount_percent(job)

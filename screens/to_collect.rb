@@ -36,7 +36,7 @@ module UprightBench
 
         def told_how(notice)
           way = notice.channel == "email" ? "e-mail" : "text message"
-          "Told by #{way} that it #{notice.says},"
+          "Told by #{way} that #{notice.says},"
         end
 
         # @return [String] as in "since Wed 18 Nov, 9 days"

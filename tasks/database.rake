@@ -8,6 +8,8 @@ namespace :db do
   desc "Bring the database to the newest version"
   task migrate: :boot do
     UprightBench::Config::Database.migrate(UprightBench::DB)
+  rescue UprightBench::Config::SchemaVersion::Refused => e
+    abort "Not brought up to date: #{e.message}."
   end
 end
 

@@ -9,10 +9,11 @@ module UprightBench
       class Notice
         include Value
 
-        KINDS = %i[ready fetch late bill].freeze
+        KINDS = %i[ready fetch late estimate bill].freeze
 
         # @!attribute values [Hash{Symbol=>String}] what stands in the braces: customer, machine, shop, phone, hours,
-        #   link, time (of a job that will be later); bill and total (of one that is mailed)
+        #   link, time (of a job that will be later); total and day (of an estimate); bill and total (of one that is
+        #   mailed)
         fields :kind, :words, :values
 
         # @return [String]

@@ -24,6 +24,12 @@ module UprightBench
                       "said.\n\n{link}#{FOOT}", [*JOB, :time], %i[time], "Later: e-mail"],
           late_short: ["{shop}: sorry, your {machine} will be ready {time}, later than we said.", [*JOB, :time],
                        %i[time], "Later: text message"],
+          estimate_subject: ["Our estimate for your {machine}", JOB - %i[link], [], "Estimate: subject"],
+          estimate_body: ["Dear {customer},\n\nwe looked over your {machine}. Our estimate is {total}; its prices " \
+                          "hold until {day}. See it, agree to it or ask us here:\n\n{link}#{FOOT}",
+                          [*JOB, :total, :day], %i[link], "Estimate: e-mail"],
+          estimate_short: ["{shop}: our estimate for your {machine} is {total}. See it and answer: {link}",
+                           [*JOB, :total, :day], %i[link], "Estimate: text message"],
           bill_subject: ["{bill} from {shop}", %i[bill shop], %i[bill], "Bill: subject"],
           bill_body: ["Dear {customer},\n\nattached is {bill}, {total}. Thank you.#{FOOT}",
                       %i[customer bill total shop phone], %i[bill], "Bill: e-mail"]

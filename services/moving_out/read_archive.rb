@@ -53,7 +53,7 @@ module UprightBench
         format, version = @manifest.values_at("format", "version")
         raise Refused, "This is no archive of a shop." unless format == WriteArchive::FORMAT
         raise Refused, "This archive is of a newer program: bring this one up to date first." if
-          version > Config::Database.newest
+          version > Config::SchemaVersion.newest
         raise Refused, "There is something in this database already." if @owner.tables.any?
       end
 

@@ -16,17 +16,20 @@ module UprightBench
       # @param kind [Symbol] of Core::Cards::Notice
       # @param by [Models::Person, nil] nil when the day asks for it
       # @param time [Time, nil] of a job that will be later
+      # @param way [String, nil] email or text, where it was chosen for this once
+      # @param estimate [Models::EstimateSent, nil] that it is about
       # @return [Models::Notice]
-      def self.call(job, kind, by:, at:, time: nil)
-        new(job, kind, by, at, time).call
+      # @raise [Refused] without an address for the way that was chosen
+      def self.call(job, kind, by:, at:, time: nil, way: nil, estimate: nil)
+        new(job, kind, by: by, at: at, about: { time: time, way: way, estimate: estimate }).call
       end
 
-      def initialize(job, kind, by, at, time)
+      def initialize(job, kind, by:, at:, about:)
         @job = job
         @kind = kind
         @by = by
         @at = at
-        @time = time
+        @about = about
         @customer = job.customer
         @shop = Models::Shop.the
       end
@@ -49,10 +52,18 @@ module UprightBench
 
       # On the phone where nothing else was agreed, or there is no address for it.
       def channel
-        @channel ||= begin
-          wanted = @customer.told_by
-          wanted && address(wanted) ? wanted : "phone"
-        end
+        @channel ||= @about[:way] ? chosen(@about[:way]) : agreed
+      end
+
+      def chosen(way)
+        raise Refused, "There is no address for that yet." unless address(way)
+
+        way
+      end
+
+      def agreed
+        wanted = @customer.told_by
+        wanted && address(wanted) ? wanted : "phone"
       end
 
       def recipient
@@ -74,13 +85,19 @@ module UprightBench
       def values
         hours = words.hours(Policies.now.open_hours)
         { customer: @customer.name, machine: @job.machine.sheet.title, shop: @shop.name, phone: @shop.phone,
-          hours: hours, link: Outbox::JobLink.of(@job), time: time }
+          hours: hours, link: Outbox::JobLink.of(@job), time: time, **of_estimate }
+      end
+
+      def of_estimate
+        estimate = @about[:estimate] or return {}
+
+        { total: Policies.now.currency.words(estimate.total_cents), day: words.date(estimate.valid_until) }
       end
 
       def time
-        return unless @time
+        return unless @about[:time]
 
-        local = Config::Zone.local(@time)
+        local = Config::Zone.local(@about[:time])
         "#{words.date(local.to_date)}, #{local.strftime('%H:%M')}"
       end
     end

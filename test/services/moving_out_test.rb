@@ -97,7 +97,7 @@ class MovingOutTest < DatabaseTest
     assert_raises(Services::Refused) { read { flunk } }
     write(bills: false)
     Zip::File.open(@file) do |zip|
-      newer = JSON.parse(zip.read("manifest.json")).merge("version" => Config::Database.newest + 1)
+      newer = JSON.parse(zip.read("manifest.json")).merge("version" => Config::SchemaVersion.newest + 1)
       zip.get_output_stream("manifest.json") { |out| out << JSON.generate(newer) }
     end
 

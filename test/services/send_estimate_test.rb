@@ -122,6 +122,38 @@ class SendEstimateTest < DatabaseTest
     assert_raises(Services::Invalid) { Services::AskAboutJob.ask(@job, "And more?", by: slip, at: NOW) }
   end
 
+  # By the outbox, as whatever else they are told: the link that the slip has too, the sum and the day.
+  def test_it_goes_out_by_mail_and_by_text
+    empty_outbox
+    sent = sent_one
+    @job.customer.update(email: "wendel@example.org", phone: "+19024250142")
+    %w[email text].each do |way|
+      notice = Services::TellEstimate.call(@job.number, way: way, by: technician, at: NOW)
+      Services::HandNotice.call(notice.id, at: NOW)
+
+      assert_equal ["handed_over", "estimate", way], notice.refresh.values.values_at(:state, :kind, :channel)
+      assert_includes notice.body, Outbox::JobLink.of(@job)
+      assert_includes notice.body, Services::Policies.now.currency.words(sent.total_cents)
+    end
+    mail = File.read(outbox("mail").first)
+
+    assert_includes mail, "To: wendel@example.org"
+    assert_includes mail, "Our estimate for your"
+  end
+
+  def test_it_goes_out_only_where_it_can
+    @job = take_in(new_machine)
+    send = ->(way) { Services::TellEstimate.call(@job.number, way: way, by: technician, at: NOW) }
+
+    assert_raises(Services::Refused, "none is there") { send.call("email") }
+    sent_one
+    @job.customer.update(email: nil)
+
+    assert_raises(Services::Refused, "no address") { send.call("email") }
+    assert_raises(Services::NotFound) { send.call("fax") }
+    assert_equal 0, Models::Notice.where(job_id: @job.id).count
+  end
+
   def test_something_off_has_a_reason_and_stands_on_the_estimate
     sent_one
     take_off = lambda { |percent, reason|
