@@ -7,6 +7,7 @@ ruby "~> 3.1"
 # The web
 gem "bcrypt", "~> 3.1"
 gem "erubi", "~> 1.13"
+gem "prometheus-client", "~> 5.0"
 gem "puma", "~> 8.0"
 gem "rack", "~> 3.2"
 gem "rack-attack", "~> 6.8"

@@ -20,7 +20,7 @@ module UprightBench
 
     # A log line, headers, a page for whatever goes wrong; then methods, names and paths that are not ours.
     def self.refuse(stack, log)
-      stack.use Web::RequestLog, out: log
+      stack.use Web::RequestLog, out: log, count: (Web::Metrics.method(:count) if SETTINGS.metrics_token)
       stack.use Web::Headers, tls: SETTINGS.tls?
       stack.use Web::LastResort
       stack.use Web::Methods

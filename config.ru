@@ -8,4 +8,8 @@ begin
 rescue UprightBench::Config::Production::Refused => e
   abort "Cannot start: #{e.message}"
 end
+if UprightBench::SETTINGS.metrics_token
+  together = UprightBench::SETTINGS.state_dir.join("metrics") if ENV.fetch("WEB_PROCESSES", "0").to_i.positive?
+  UprightBench::Web::Metrics.begin(together)
+end
 run UprightBench::App.build

@@ -12,6 +12,7 @@ module UprightBench
       # @raise [Refused] with a sentence that says what to do
       def check(settings = SETTINGS, db: DB)
         settings.mail_server # whether it can be understood is not found out when the first mail leaves
+        settings.metrics_token
         SchemaVersion.check(db)
         return unless settings.production?
 

@@ -78,6 +78,16 @@ module UprightBench
         Pathname(@env.fetch("RETURNS_DIR", state_dir.join("inbox").to_s))
       end
 
+      # @return [String, nil] with which /metrics is read; without one there is no such page
+      # @raise [ArgumentError] when it is too short
+      def metrics_token
+        token = @env["METRICS_TOKEN"].to_s
+        return if token.empty?
+        raise ArgumentError, "METRICS_TOKEN needs 24 letters or more" if token.length < 24
+
+        token
+      end
+
       # @return [String, nil] what shall go wrong with the stand-ins, as Outbox::Devices::Trouble reads it
       def device_trouble
         @env["DEVICE_TROUBLE"]

@@ -11,9 +11,11 @@ module UprightBench
       QUIET = "/assets/"
       NO_ROUTE = "none"
 
-      def initialize(app, out: $stdout)
+      # @param count [#call, nil] is told method, route, status and seconds
+      def initialize(app, out: $stdout, count: nil)
         @app = app
         @out = out
+        @count = count
       end
 
       def call(env)
@@ -28,10 +30,12 @@ module UprightBench
       private
 
       def write(env, id, status, started)
-        took = ((Process.clock_gettime(Process::CLOCK_MONOTONIC) - started) * 1000).round(1)
+        seconds = Process.clock_gettime(Process::CLOCK_MONOTONIC) - started
         method = Methods::TAKEN.include?(env["REQUEST_METHOD"]) ? env["REQUEST_METHOD"] : "other"
-        @out.puts JSON.generate(at: Time.now.utc.iso8601, id: id, method: method,
-          route: env.fetch("upright_bench.route", NO_ROUTE), status: status, ms: took)
+        route = env.fetch("upright_bench.route", NO_ROUTE)
+        @count&.call(method, route, status, seconds)
+        @out.puts JSON.generate(at: Time.now.utc.iso8601, id: id, method: method, route: route, status: status,
+          ms: (seconds * 1000).round(1))
       end
     end
   end

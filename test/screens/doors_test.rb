@@ -10,7 +10,7 @@ class DoorsTest < CommittedTest
   OPEN = ["GET /c/:code", "POST /c/:code", "GET /c/:code/stop", "POST /c/:code/stop", "GET /c/:code/booking.ics",
           "GET /r/:code", "POST /r/:code",
           "GET /j/:code", "GET /j/:code/bill.pdf", "POST /j/:code/agree", "POST /j/:code/ask",
-          "GET /healthz", "GET /readyz", "GET /first/:key", "POST /first/:key"].freeze
+          "GET /healthz", "GET /readyz", "GET /metrics", "GET /first/:key", "POST /first/:key"].freeze
   TOKENLESS = ["POST /c/:code/stop"].freeze
 
   def self.doors
