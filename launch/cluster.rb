@@ -25,6 +25,9 @@ module UprightBench
       # What went wrong is logged without the rows and statements it went wrong with: they hold names and addresses.
       SILENT = { "log_error_verbosity" => "terse", "log_min_error_statement" => "panic",
                  "log_parameter_max_length_on_error" => "0" }.freeze
+      # A file for each day of the month, written anew when its day comes round.
+      ROTATED = { "logging_collector" => "on", "log_filename" => "server-%d.log", "log_rotation_age" => "1d",
+                  "log_truncate_on_rotation" => "on" }.freeze
       LONGEST_SOCKET_PATH = 100 # bytes; the system allows 107
 
       attr_reader :folder
@@ -139,7 +142,7 @@ module UprightBench
         settings = { "listen_addresses" => "127.0.0.1", "port" => @own_port || Shell.free_port,
                      "unix_socket_directories" => folder }
         settings.merge!(SILENT)
-        settings.merge!(FAST.to_h { |name| [name, "off"] }) if @fast
+        settings.merge!(@fast ? FAST.to_h { |name| [name, "off"] } : ROTATED)
         options = settings.map { |name, value| "-c #{name}=#{value}" }.join(" ")
         server("pg_ctl", "-D", data, "-w", "-t", "30", "-l", log, "-o", options, "start")
         @launched = true
