@@ -4,6 +4,8 @@ require "digest"
 require "etc"
 require "fileutils"
 require "securerandom"
+require "shellwords"
+require_relative "cluster_settings"
 require_relative "shell"
 
 module UprightBench
@@ -20,14 +22,6 @@ module UprightBench
     class Cluster
       NAME = "upright_bench" # the application's role
       OWNER = "upright_bench_owner" # owns the databases; neither of them is a superuser
-      # Off in tests. A database that autovacuum is looking at cannot be dropped by one who is no superuser.
-      FAST = %w[fsync synchronous_commit full_page_writes autovacuum].freeze
-      # What went wrong is logged without the rows and statements it went wrong with: they hold names and addresses.
-      SILENT = { "log_error_verbosity" => "terse", "log_min_error_statement" => "panic",
-                 "log_parameter_max_length_on_error" => "0" }.freeze
-      # A file for each day of the month, written anew when its day comes round.
-      ROTATED = { "logging_collector" => "on", "log_filename" => "server-%d.log", "log_rotation_age" => "1d",
-                  "log_truncate_on_rotation" => "on" }.freeze
       LONGEST_SOCKET_PATH = 100 # bytes; the system allows 107
 
       attr_reader :folder
@@ -109,26 +103,44 @@ module UprightBench
         File.read(pid_file).lines[0].to_i
       end
 
-      private
-
+      # @return [String] where its rows lie
       def data
         File.join(folder, "data")
       end
 
-      def pid_file
-        File.join(data, "postmaster.pid")
+      # @return [String] where it stands to whom the log is handed over; nobody unless it is there (Backup::Continuous)
+      def archiving
+        File.join(folder, "continuous.conf")
       end
 
+      # @return [Integer] of the running one
       def port
         File.read(pid_file).lines[3].to_i
       end
 
+      # @return [String, nil] as whom the server runs, when root starts it
       def owner
         "postgres" if Shell.root?
       end
 
+      # One of PostgreSQL's programs, or another one of those, as the server's user.
+      # @return [String] what it printed
+      # @raise [Failure]
       def server(name, *arguments)
-        Shell.run(Shell.postgres(name), *arguments, run_as: owner, env: { "LC_ALL" => "C.UTF-8" })
+        program = name == "pgbackrest" ? name : Shell.postgres(name)
+        Shell.run(program, *arguments, run_as: owner, env: { "LC_ALL" => "C.UTF-8" })
+      end
+
+      # For what is not made by this, as a restored one.
+      def prepare_folders
+        prepare(folder)
+        prepare(data)
+      end
+
+      private
+
+      def pid_file
+        File.join(data, "postmaster.pid")
       end
 
       def create
@@ -139,13 +151,11 @@ module UprightBench
       end
 
       def launch
-        settings = { "listen_addresses" => "127.0.0.1", "port" => @own_port || Shell.free_port,
-                     "unix_socket_directories" => folder }
-        settings.merge!(SILENT)
-        settings.merge!(@fast ? FAST.to_h { |name| [name, "off"] } : ROTATED)
-        options = settings.map { |name, value| "-c #{name}=#{value}" }.join(" ")
-        server("pg_ctl", "-D", data, "-w", "-t", "30", "-l", log, "-o", options, "start")
+        settings = ClusterSettings.of(folder, port: @own_port || Shell.free_port, fast: @fast, archiving: archiving)
+        options = settings.map { |name, value| "-c #{Shellwords.escape("#{name}=#{value}")}" }
+        server("pg_ctl", "-D", data, "-w", "-t", "600", "-l", log, "-o", options.join(" "), "start")
         @launched = true
+        sleep 0.2 while sql("SELECT pg_is_in_recovery()") == "t" # one that was restored to a moment
       rescue Failure
         raise Failure, "the database cluster will not start; its log is #{log}"
       end

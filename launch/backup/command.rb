@@ -7,6 +7,7 @@ require "tmpdir"
 require_relative "../cluster"
 require_relative "../start"
 require_relative "archive"
+require_relative "to_a_moment"
 require_relative "database"
 
 module UprightBench
@@ -15,13 +16,20 @@ module UprightBench
       # What bin/backup does: writes all of a shop into one encrypted file, restores one into an empty place, and tries
       # out whether one can be restored.
       class Command
+        include ToAMoment
+
         HELP = <<~WORDS
           bin/backup to FOLDER      write a backup of the shop into a folder
           bin/backup restore FILE   into an empty place (STATE_DIR), from which bin/start goes on
+          bin/backup continuous FOLDER   from the next start on, hand each change over to a folder elsewhere, as it happens
+          bin/backup base           a base backup into that folder; then, each night
+          bin/backup restore FOLDER TIME   from such a folder, as it was at a moment ("2026-11-27 14:05:00"), into an empty place
           bin/backup drill FILE     restore it into a place of its own, compare, and throw that away
           bin/backup --help         this
            The passphrase is BACKUP_PASSPHRASE, else what stands in backup.passphrase in STATE_DIR; the first backup makes it.
         WORDS
+        # what => how many words follow it
+        ARGUMENTS = { "to" => [1], "restore" => [1, 2], "drill" => [1], "continuous" => [1], "base" => [0] }.freeze
         DUMP = "database.dump"
         LETTERS = "23456789abcdefghjkmnpqrstvwxyz"
 
@@ -34,10 +42,10 @@ module UprightBench
         # @return [Integer] exit status
         def call
           File.umask(0o077)
-          what, where = @arguments
-          return help unless @arguments.size == 2 && %w[to restore drill].include?(what)
+          what, where, time = @arguments
+          return help unless ARGUMENTS.fetch(what, []).include?(@arguments.size - 1)
 
-          send(what, File.expand_path(where))
+          send(what, *(File.expand_path(where) if where), *time)
           0
         rescue Failure => e
           Shell.say "That did not work: #{e.message}"
@@ -66,7 +74,8 @@ module UprightBench
 
         # For the owner's page.
         def leave_word(path, at)
-          said = { at: at.iso8601, path: path, kilobytes: File.size(path) / 1024 }
+          bytes = File.directory?(path) ? Dir.glob("#{path}/**/*").sum { |file| File.size(file) } : File.size(path)
+          said = { at: at.iso8601, path: path, kilobytes: bytes / 1024 }
           File.write(File.join(@state_dir, "backup.last"), JSON.generate(said))
         end
 
@@ -83,15 +92,24 @@ module UprightBench
             .to_h { |name| [name, File.join(@state_dir, name)] }.select { |_, file| File.file?(file) }
         end
 
-        # @param file [String]
-        def restore(file)
+        # @param where [String] a backup; or the folder to which changes were handed over
+        # @param time [String, nil] as it was then, of such a folder
+        def restore(where, time = nil)
           raise Failure, "there is something in #{@state_dir} already: restore into an empty place" if occupied?
 
+          time ? restore_to(where, moment(time)) : restore_backup(where)
+        end
+
+        def copy_files(folder)
+          %w[pictures keys.json].map { |name| File.join(folder, name) }.select { |path| File.exist?(path) }
+            .each { |path| FileUtils.cp_r(path, @state_dir) }
+        end
+
+        def restore_backup(file)
           unpacked(file) do |folder, contents|
             FileUtils.mkdir_p(@state_dir)
             in_cluster(File.join(@state_dir, "postgres")) { |url| Database.new(url).restore(File.join(folder, DUMP)) }
-            %w[pictures keys.json].map { |name| File.join(folder, name) }.select { |path| File.exist?(path) }
-              .each { |path| FileUtils.cp_r(path, @state_dir) }
+            copy_files(folder)
             Shell.say "The shop of #{contents['written_at']} is restored. bin/start goes on with it."
           end
         end

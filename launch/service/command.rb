@@ -20,8 +20,9 @@ module UprightBench
           bin/service install     install them: as root for the system, else for this user
           bin/service remove      take them away again; the shop's data stays
           bin/service --help      this
-           STATE_DIR is where the shop's data lies, BACKUPS the folder for the nightly backup (none without it), SERVICE_USER
-           as whom it runs when root installs it. With DATABASE_URL the database is a server elsewhere. Anything else that
+           STATE_DIR is where the shop's data lies, BACKUPS the folder for the nightly backup (none without it), CONTINUOUS
+           the folder that bin/backup continuous was given, for a base backup each night, SERVICE_USER as whom it runs when
+           root installs it. With DATABASE_URL the database is a server elsewhere. Anything else that
            bin/start reads is written into the file ENVIRONMENT_FILE, a line each.
         WORDS
 
@@ -60,9 +61,13 @@ module UprightBench
           prepare
           FileUtils.mkdir_p(folder)
           units.all.each { |name, text| File.write(File.join(folder, name), text) }
+          switch_on
+          Shell.say "Installed in #{folder}: #{units.all.keys.join(', ')}."
+        end
+
+        def switch_on
           systemctl("daemon-reload")
           systemctl("enable", "--now", *units.enabled)
-          Shell.say "Installed in #{folder}: #{units.all.keys.join(', ')}."
         end
 
         # Confined, the shop itself could install nothing.
@@ -109,7 +114,12 @@ module UprightBench
         def units
           @units ||= Units.new(root: ROOT, state_dir: state_dir, user: (user if @root),
             environment: File.expand_path(@env.fetch("ENVIRONMENT_FILE", File.join(state_dir, "environment"))),
-            server: !@env["DATABASE_URL"].to_s.empty?, backups: @env["BACKUPS"] && File.expand_path(@env["BACKUPS"]))
+            server: !@env["DATABASE_URL"].to_s.empty?, **folders)
+        end
+
+        def folders
+          { backups: "BACKUPS", continuous: "CONTINUOUS" }
+            .transform_values { |name| @env[name] && File.expand_path(@env[name]) }
         end
 
         def state_dir

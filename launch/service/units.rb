@@ -24,18 +24,20 @@ module UprightBench
         # @param user [String, nil] as whom it runs; nil for units of the user's own
         # @param server [Boolean] whether the database is a server elsewhere
         # @param backups [String, nil] the folder that backups go to
-        def initialize(root:, state_dir:, environment:, user:, server:, backups:)
+        # @param continuous [String, nil] the folder that changes are handed over to, with a base backup each night
+        def initialize(root:, state_dir:, environment:, user:, server:, backups: nil, continuous: nil)
           @root = root
           @state_dir = state_dir
           @environment = environment
           @user = user
           @server = server
           @backups = backups
+          @continuous = continuous
         end
 
         # @return [Hash{String=>String}] file => what stands in it
         def all
-          { **(@server ? apart : together), **(@backups ? timers : {}) }
+          { **(@server ? apart : together), **(@backups ? dumps : {}), **(@continuous ? bases : {}) }
         end
 
         # @return [Array<String>] those that are switched on
@@ -63,7 +65,12 @@ module UprightBench
           unit(words, command, kept_up: true, after: TABLES, more: ["UnsetEnvironment=DATABASE_OWNER_URL"])
         end
 
-        def timers
+        def bases
+          { "#{NAME}-base.service" => unit("A base backup of #{NAME}", "#{@root}/bin/backup base", type: "oneshot"),
+            "#{NAME}-base.timer" => timer("A base backup each night", "*-*-* 01:45:00") }
+        end
+
+        def dumps
           newest = %(/bin/sh -c 'exec #{@root}/bin/backup drill "$(ls -t #{@backups}/*.ubb | head -n 1)"')
           { "#{NAME}-backup.service" => unit("A backup of #{NAME}", "#{@root}/bin/backup to #{@backups}",
             type: "oneshot"),
@@ -91,7 +98,7 @@ module UprightBench
         def surroundings
           ["WorkingDirectory=#{@root}", "EnvironmentFile=-#{@environment}",
            "Environment=APP_ENV=production STATE_DIR=#{@state_dir} BUNDLE_PATH=#{@root}/vendor/bundle",
-           "ReadWritePaths=#{[@state_dir, *@backups].join(' ')}"]
+           "ReadWritePaths=#{[@state_dir, *@backups, *@continuous].join(' ')}"]
         end
 
         def timer(words, calendar)

@@ -11,7 +11,7 @@ class ServiceTest < AppTest
 
   def units(**more)
     Launch::Service::Units.new(root: ROOT, state_dir: "/var/tmp", environment: "/var/tmp/none", user: "root",
-      server: false, backups: "/var/tmp", **more)
+      server: false, backups: "/var/tmp", continuous: "/var/tmp", **more)
   end
 
   def command(*arguments, **env)
@@ -19,8 +19,9 @@ class ServiceTest < AppTest
   end
 
   def test_one_unit_with_the_private_cluster_three_with_a_server
-    assert_equal %w[upright-bench-backup.timer upright-bench-drill.timer upright-bench.service], units.enabled.sort
-    apart = units(server: true, backups: nil)
+    assert_equal %w[upright-bench-backup.timer upright-bench-base.timer upright-bench-drill.timer upright-bench.service],
+      units.enabled.sort
+    apart = units(server: true, backups: nil, continuous: nil)
 
     assert_equal %w[upright-bench-tables.service upright-bench-web.service upright-bench-worker.service],
       apart.all.keys.sort
