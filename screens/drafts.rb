@@ -83,6 +83,7 @@ module UprightBench
       # Helpers of this screen's routes and templates.
       module Helpers
         MOVES = { "up" => -1, "down" => 1 }.freeze
+        FIRST_VERSION = "first version"
 
         def draft_asked
           Services::Lookup.one(:draft, id_of(params["id"]))
@@ -132,16 +133,22 @@ module UprightBench
         end
 
         def keep(draft, note)
-          raise Services::Invalid, { note: ["Say what is new."] } if note.empty?
-          raise Services::Invalid, { note: ["Too long: at most 300 letters."] } if note.length > 300
-
-          sheet = Services::KeepDraft.call(draft, note: note, by: person, at: now,
+          sheet = Services::KeepDraft.call(draft, note: what_is_new(draft, note), by: person, at: now,
             over: params["over"].to_s[/\A\d{1,18}\z/]&.to_i)
           say "Saved as a new version. Jobs under way keep theirs."
           redirect "/sheets/#{sheet.id}", 303
         rescue Services::Invalid, Services::Stale => e
           status Web::ErrorTable.status(e)
           draft_page(draft, unkept: e.message, note: note)
+        end
+
+        # @raise [Services::Invalid]
+        def what_is_new(draft, note)
+          return FIRST_VERSION if note.empty? && draft.sheet.nil?
+          raise Services::Invalid, { note: ["Say what is new."] } if note.empty?
+          raise Services::Invalid, { note: ["Too long: at most 300 letters."] } if note.length > 300
+
+          note
         end
 
         # Changes the draft by the block and shows it; what breaks a rule is shown beside what was typed.

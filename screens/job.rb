@@ -187,6 +187,13 @@ module UprightBench
             "text" => ("Send it by text message" if customer.phone) }.compact
         end
 
+        # @return [String] what is still missing in a sheet that was begun at the counter, or from a starter
+        def rough_sheet_words(sheet)
+          return "it says nothing about washing and clocks." if sheet.positions.all? { |place| place.tasks.empty? }
+
+          "it says what is usual for its kind. Look through it with the machine before you."
+        end
+
         def discount_percent(job)
           job.discount_percent && format("%g", job.discount_percent)
         end

@@ -15,6 +15,7 @@ module UprightBench
 
         [Step.new("Begin the models that you see most", "/sheets", Models::Sheet.any?),
          Step.new("Put parts on file, or read a supplier's list", "/shelf", Models::Part.any?),
+         Step.new("Bring your customers in from a file", "/customer-lists", Models::Customer.any?),
          Step.new("Say how many slots the drying rack has", "/rack", Models::RackSlot.in_use.any?),
          Step.new("Look through the shop rules", "/settings", Models::Policy.any?),
          Step.new("Add the people who work here", "/people", Models::Person.count > 1),

@@ -19,8 +19,8 @@ class ServiceTest < AppTest
   end
 
   def test_one_unit_with_the_private_cluster_three_with_a_server
-    assert_equal %w[upright-bench-backup.timer upright-bench-base.timer upright-bench-drill.timer upright-bench.service],
-      units.enabled.sort
+    assert_equal %w[upright-bench-backup.timer upright-bench-base.timer upright-bench-drill.timer
+                    upright-bench.service], units.enabled.sort
     apart = units(server: true, backups: nil, continuous: nil)
 
     assert_equal %w[upright-bench-tables.service upright-bench-web.service upright-bench-worker.service],
