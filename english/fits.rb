@@ -13,7 +13,7 @@ module UprightBench
         of_the_size: "{sides} measured",
         side: "{side} {had} mm for {wanted} mm",
         has: "has the {attributes}",
-        hepa: "HEPA ({filter_class}), wanted for the allergy",
+        hepa: "HEPA ({filter_class}), as this home wants it",
         charcoal: "charcoal, wanted for the smell",
         pattern: "pattern part, not the maker's",
         pattern_in_warranty: "pattern part: may end the maker's warranty, the customer must agree by name",

@@ -5,9 +5,11 @@ require "countries"
 module UprightBench
   module Formats
     # What a country usually decides for a shop in it: the currency (gem countries, ISO 3166 and 4217), whether lengths
-    # are in inches (United States, Liberia and Myanmar, from memory), and the size of a printed card.
+    # are in inches (United States, Liberia and Myanmar, from memory), the sheets that are printed on, and the size of a
+    # printed card.
     module OfCountry
       INCHES = %w[US LR MM].freeze
+      LETTER = %w[US CA MX CL CO VE PH PR CR GT SV NI PA DO].freeze # from memory
       CARDS_IN_INCHES = %w[US CA].freeze # common practice
 
       module_function
@@ -16,6 +18,7 @@ module UprightBench
       # @return [Hash{String=>String}] shop rules; those that it does not decide are left out
       def rules(code)
         { "currency" => currency(code), "length_unit" => ("inch" if INCHES.include?(code)),
+          "sheets" => ("letter" if LETTER.include?(code)),
           "card_size" => ("inch_4x6" if CARDS_IN_INCHES.include?(code)) }.compact
       end
 

@@ -2,10 +2,10 @@
 
 module UprightBench
   module Papers
-    # A bill or a credit note, A5: who it is from and for, number and date, what was done, the tax by rate, the total,
-    # and what was paid.
+    # A bill or a credit note, half a sheet: who it is from and for, number and date, what was done, the tax by rate,
+    # the total, and what was paid.
     class Bill < FlowPaper
-      SIZE_MM = [148, 210].freeze
+      SHEET = :half
       MARGIN_MM = 12
       ROW = 15
       NOTE = 78 # a price

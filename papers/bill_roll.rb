@@ -11,7 +11,7 @@ module UprightBench
       NOTE = 62
 
       # Written twice: on a page that is longer than any, to see how long it gets, and on one of that length.
-      def make(&)
+      def make(**, &)
         super
         super
       end

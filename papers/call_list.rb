@@ -2,9 +2,9 @@
 
 module UprightBench
   module Papers
-    # Whom to call and what to say, A4, with room to write what was said.
+    # Whom to call and what to say, a whole sheet, with room to write what was said.
     class CallList < FlowPaper
-      SIZE_MM = [210, 297].freeze
+      SHEET = :whole
       MARGIN_MM = 16
       COLUMNS = [[0, 260], [265, 110], [380, 130]].freeze # left, width
 

@@ -2,10 +2,10 @@
 
 module UprightBench
   module Papers
-    # Everything of one customer that falls due within a time, A4, by month: for whoever plans the visits of many
-    # machines.
+    # Everything of one customer that falls due within a time, a whole sheet, by month: for whoever plans the visits
+    # of many machines.
     class DueList < FlowPaper
-      SIZE_MM = [210, 297].freeze
+      SHEET = :whole
       MARGIN_MM = 16
       COLUMNS = [[0, 75], [80, 190], [275, 235]].freeze # left, width
 

@@ -2,10 +2,10 @@
 
 module UprightBench
   module Papers
-    # An estimate for the customer, A5: who it is from and for, what is done, what it costs, the tax by rate, the total,
-    # and what was agreed.
+    # An estimate for the customer, half a sheet: who it is from and for, what is done, what it costs, the tax by
+    # rate, the total, and what was agreed.
     class Estimate < FlowPaper
-      SIZE_MM = [148, 210].freeze
+      SHEET = :half
       MARGIN_MM = 12
       ROW = 15
       NOTE = 78 # a price

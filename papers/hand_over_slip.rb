@@ -2,10 +2,10 @@
 
 module UprightBench
   module Papers
-    # What a customer takes home with the machine, A5: what was done, what was left as it is, what comes next and when,
-    # what goes back with it.
+    # What a customer takes home with the machine, half a sheet: what was done, what was left as it is, what comes
+    # next and when, what goes back with it.
     class HandOverSlip < FlowPaper
-      SIZE_MM = [148, 210].freeze
+      SHEET = :half
       MARGIN_MM = 12
       ROW = 15
       NOTE = 90 # a date

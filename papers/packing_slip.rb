@@ -2,9 +2,9 @@
 
 module UprightBench
   module Papers
-    # What lies in a parcel, A5, with the address large enough to be cut out for the box.
+    # What lies in a parcel, half a sheet, with the address large enough to be cut out for the box.
     class PackingSlip < FlowPaper
-      SIZE_MM = [148, 210].freeze
+      SHEET = :half
       MARGIN_MM = 12
       ROW = 15
       NOTE = 90

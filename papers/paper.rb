@@ -13,14 +13,16 @@ module UprightBench
       # What was made.
       Rendered = Struct.new(:bytes, :pages, keyword_init: true)
 
+      # @param sheets [String] what the shop prints on, a key of Sheets::MM; it does not matter to labels
       # @return [String] the PDF
-      def render
-        make.bytes
+      def render(sheets: Sheets::USUAL)
+        make(sheets: sheets).bytes
       end
 
       # @yieldparam page [Integer] that was begun, for whoever shows how far it is
       # @return [Rendered] the PDF's bytes, and how many pages it has
-      def make(&on_page)
+      def make(sheets: Sheets::USUAL, &on_page)
+        @sheets = sheets
         @pdf = Prawn::Document.new(page_size: size_mm.map { |side| side * MM }, margin: self.class::MARGIN_MM * MM,
           info: info)
         use_fonts
@@ -33,8 +35,9 @@ module UprightBench
 
       attr_reader :pdf
 
+      # A paper has a SHEET of the shop's (:whole or :half), or a SIZE_MM of its own.
       def size_mm
-        self.class::SIZE_MM
+        self.class.const_defined?(:SHEET) ? Sheets.mm(@sheets, self.class::SHEET) : self.class::SIZE_MM
       end
 
       def info

@@ -2,9 +2,9 @@
 
 module UprightBench
   module Papers
-    # What a customer owes, bill by bill, A4: for a fleet's month on account.
+    # What a customer owes, bill by bill, a whole sheet: for a fleet's month on account.
     class Statement < FlowPaper
-      SIZE_MM = [210, 297].freeze
+      SHEET = :whole
       MARGIN_MM = 18
       NOTE = 90 # a sum
 

@@ -2,9 +2,9 @@
 
 module UprightBench
   module Papers
-    # An order to a supplier, A4: who orders, what, how many, and the sum as far as the costs are known.
+    # An order to a supplier, a whole sheet: who orders, what, how many, and the sum as far as the costs are known.
     class SupplierOrder < FlowPaper
-      SIZE_MM = [210, 297].freeze
+      SHEET = :whole
       MARGIN_MM = 16
       ROW = 18
       # Left, width, side

@@ -30,7 +30,9 @@ module UprightBench
         def send_paper(kind, **arguments)
           arguments = arguments.compact.transform_keys(&:to_s)
           maker = Services::LongPaper.maker(kind, arguments)
-          return pdf(maker.paper(0).render, maker.name) if maker.pages <= Services::LongPaper::MOST_PAGES_AT_ONCE
+          if maker.pages <= Services::LongPaper::MOST_PAGES_AT_ONCE
+            return pdf(maker.paper(0).render(sheets: policies["sheets"]), maker.name)
+          end
 
           redirect "/papers/#{Services::LongPaper.ask(kind, arguments, by: person, at: now).id}", 303
         end

@@ -51,6 +51,7 @@ module UprightBench
       def call
         withdraw
         forget_words
+        forget_beside
         DB.get(Sequel.function(:forget_in_history, @customer.id, NAME)) # what this role may not change itself
         forget_person
         BlankOldBills.call(on: Config::Zone.date(@at))
@@ -82,9 +83,25 @@ module UprightBench
         ]))
         jobs.update(complaint: NAME, **%i[agreed_name called_off_reason].to_h { |name| [name, said(name)] })
         notes.update(text: NAME)
+      end
+
+      def forget_beside
+        forget_health
+        forget_rows
         forget_notices
         forget_parcels
         forget_registrations
+      end
+
+      # What the household said of allergy or asthma is nobody's any more.
+      def forget_health
+        Models::Machine.where(customer_id: @customer.id).update(allergy: false)
+      end
+
+      # What was left out of a file of customers, as it stands there.
+      def forget_rows
+        known = Sequel.pg_array(@customer.values.values_at(:name, :email, :phone).compact, :text)
+        DB[:customer_import_rows].where(Sequel.lit("cells && ?", known)).delete
       end
 
       # Where parcels went: what was in them stands on their bills.
@@ -116,7 +133,8 @@ module UprightBench
       def forget_person
         Models::ChannelFault.where(customer_id: @customer.id).delete
         @customer.update(name: "#{NAME} #{@customer.id}", phone: nil, email: nil, street: nil, town: nil, region: nil,
-          postcode: nil, country: nil, notes: nil, fleet: false, forgotten_on: Config::Zone.date(@at))
+          postcode: nil, country: nil, notes: nil, former_number: nil, fleet: false,
+          forgotten_on: Config::Zone.date(@at))
       end
     end
   end

@@ -8,7 +8,8 @@ module UprightBench
       def initialize(bill)
         @bill = bill
         @page = Queries::BillOverview.new(bill)
-        @currency = Policies.now.currency
+        @policies = Policies.now
+        @currency = @policies.currency
       end
 
       # @param on [Class] Papers::Bill or Papers::BillRoll
@@ -17,7 +18,7 @@ module UprightBench
         shop = @bill.shop.to_hash
         on.new(title: @bill.title, date: day(@bill.issued_on), shop: shop["lines"].to_a,
           tax_number: shop["tax_number"], customer: @bill.billed_to.to_a, about: @bill.about.to_a,
-          rows: rows, **sums, notes: notes).render
+          rows: rows, **sums, notes: notes).render(sheets: @policies["sheets"])
       end
 
       private

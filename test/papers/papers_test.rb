@@ -24,6 +24,28 @@ class PapersTest < AppTest
     ["1042", "Dart M", "Þórsdóttir", "Жук"].each { |words| assert_includes text, words }
   end
 
+  # ISO 216, and letter of 8.5 by 11 inches, halved across (ANSI/ASME Y14.1). Everything stays on the sheet.
+  def test_on_the_sheets_of_the_shop
+    rows = Array.new(60) { |n| ["Exhaust cassette #{n}", "H13, to order", "$16.50"] }
+    whole = Papers::CallList.new(shop: "Shop", rows: Array.new(12) do |n|
+      { name: "#{NAME} #{n}", phone: "555-0199", words: "Your machine is due.", phone_calls: 2 }
+    end)
+    half = Papers::Bill.new(title: "Bill 1", date: "today", shop: %w[Shop Street], tax_number: nil, customer: [NAME],
+      about: [], rows: rows, sums: [["Tax", "$1.00"]], total: ["Total", "$990.00"], held: false, notes: [])
+    { "a4" => [[210, 297], [148, 210]], "letter" => [[216, 279], [140, 216]] }.each do |sheets, (a, b)|
+      [[whole, a], [half, b]].each do |paper, size|
+        text, found = read(paper.render(sheets: sheets))
+
+        assert_equal size, found
+        ["Þórsdóttir"].each { |words| assert_includes text, words }
+      end
+      text, = read(half.render(sheets: sheets))
+
+      assert_equal 60, text.scan("$16.50").size
+    end
+    assert_raises(KeyError) { whole.render(sheets: "folio") }
+  end
+
   def test_the_labels_one_a_page
     label = { part: "Exhaust cassette", machine: "Loft K, BK-1", fitted_on: Date.new(2026, 3, 2),
               due_on: Date.new(2027, 2, 15), code: "M1" }

@@ -34,6 +34,20 @@ class ForgetTest < DatabaseTest
     end
   end
 
+  # Health data of a household, the number from before, and what was left out of a file.
+  def test_what_came_in_beside_the_forms_goes_too
+    @machine.refresh.update(allergy: true)
+    @customer.refresh.update(former_number: "V-7")
+    import = Services::KeepCustomerList.call(StringIO.new("Name,Email\nVanish,vanish@example.org\nJo,jo@example.org\n"),
+      by: owner, at: NOW)
+    Services::PartCustomerList.call(import)
+    forget
+
+    refute @machine.refresh.allergy
+    assert_nil @customer.refresh.former_number
+    assert_equal [%w[Jo jo@example.org]], import.import_rows.select_map(:cells).map(&:to_a)
+  end
+
   def test_nothing_says_who_it_was
     refute_empty mentions("vanish")
     forget
