@@ -52,7 +52,7 @@ module UprightBench
         # @param row [Queries::AuditPage::Row]
         # @return [String] what it was about, as a link where there is a page
         def audit_subject(row)
-          words = "#{row.subject.tr('_', ' ')} #{row.subject_id}"
+          words = subject_words(row)
           return %(<a href="/jobs/#{row.job_number}">job #{row.job_number}</a>) if row.job_number
 
           path = PATHS[row.subject]
