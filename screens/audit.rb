@@ -27,7 +27,7 @@ module UprightBench
           @title = "What happened"
           page = Queries::AuditPage.new(group: Core::Access::Audit.of(params["group"].to_s), on: day_typed("on"),
             person_id: id_typed("person_id"), verb: words_typed("verb"), before: id_typed("before") || 0)
-          erb :"audit/page", locals: { page: page, answer: answer }
+          erb :"audit/page", locals: { page: page, answer: answer, people: Queries::AuditPage.people }
         end
 
         def words_typed(name)
@@ -57,6 +57,14 @@ module UprightBench
 
           path = PATHS[row.subject]
           path ? %(<a href="#{format(path, row.subject_id)}">#{h(words)}</a>) : h(words)
+        end
+
+        # @return [String] as in "part 12"; of somebody who works here, the name
+        def subject_words(row)
+          @people_by_id ||= Queries::AuditPage.people.to_h
+          return @people_by_id.fetch(row.subject_id, "nobody who works here") if row.subject == "people"
+
+          "#{row.subject.tr('_', ' ').sub(/(ie)?s\z/) { Regexp.last_match(1) ? 'y' : '' }} #{row.subject_id}"
         end
 
         # @return [String] the detail, as far as it fits

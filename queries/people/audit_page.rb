@@ -36,8 +36,8 @@ module UprightBench
       end
 
       # @return [Array<Array(Integer, String)>] who may have done something
-      def people
-        @people ||= Models::Person.order(Sequel.function(:lower, :name), :id).select_map(%i[id name])
+      def self.people
+        Models::Person.order(Sequel.function(:lower, :name), :id).select_map(%i[id name])
       end
 
       private
