@@ -6,6 +6,8 @@ module UprightBench
     # `flow`, and a NOTE (points wide) where they put something at the right edge.
     class FlowPaper < Paper
       ROW = 16 # points
+      LOGO_WIDTH = 120
+      LOGO_HEIGHT = 34
 
       private
 
@@ -22,10 +24,18 @@ module UprightBench
       # Who it is from.
       # @param shop [Array<String>] the shop's name, then its address and phone
       def letterhead(shop)
+        draw_logo if @logo
         words(shop.first, size: 14, style: :bold, height: 20)
         words(shop.drop(1).join(", "), size: 9)
         rule
         space
+      end
+
+      # At the right edge, as high as the two lines beside it.
+      def draw_logo
+        pdf.bounding_box([pdf.bounds.width - LOGO_WIDTH, @y], width: LOGO_WIDTH, height: LOGO_HEIGHT) do
+          pdf.image @logo, fit: [LOGO_WIDTH, LOGO_HEIGHT], position: :right
+        end
       end
 
       # A text, and a date or a sum at the right edge.

@@ -14,15 +14,17 @@ module UprightBench
       Rendered = Struct.new(:bytes, :pages, keyword_init: true)
 
       # @param sheets [String] what the shop prints on, a key of Sheets::MM; it does not matter to labels
+      # @param logo [String, nil] path of a JPEG, for papers with a head
       # @return [String] the PDF
-      def render(sheets: Sheets::USUAL)
-        make(sheets: sheets).bytes
+      def render(sheets: Sheets::USUAL, logo: nil)
+        make(sheets: sheets, logo: logo).bytes
       end
 
       # @yieldparam page [Integer] that was begun, for whoever shows how far it is
       # @return [Rendered] the PDF's bytes, and how many pages it has
-      def make(sheets: Sheets::USUAL, &on_page)
+      def make(sheets: Sheets::USUAL, logo: nil, &on_page)
         @sheets = sheets
+        @logo = logo
         @pdf = Prawn::Document.new(page_size: size_mm.map { |side| side * MM }, margin: self.class::MARGIN_MM * MM,
           info: info)
         use_fonts

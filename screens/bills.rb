@@ -144,7 +144,7 @@ module UprightBench
           open = Queries::Owed.new(customer_id: customer.id).open
           Papers::Statement.new(shop: [shop.name, postal_rest(shop), shop.phone], date: full_day(today),
             customer: shop.address_of(customer).lines, rows: open.map { |row| statement_row(row) },
-            total: money(open.sum(&:cents))).render(sheets: policies["sheets"])
+            total: money(open.sum(&:cents))).render(**paper_look)
         end
 
         # @param row [Queries::Owed::Row]

@@ -129,7 +129,7 @@ module UprightBench
         def order_paper(order)
           Papers::SupplierOrder.new(shop: sender, number: order.number, supplier: order.supplier.name,
             by: order.orderer.name, date: full_day(zone_date(order.ordered_at)), lines: order_rows(order),
-            money: method(:money)).render(sheets: policies["sheets"])
+            money: method(:money)).render(**paper_look)
         end
 
         # @return [String] what a part costs the shop, for whoever may see it

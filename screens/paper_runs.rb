@@ -31,10 +31,15 @@ module UprightBench
           arguments = arguments.compact.transform_keys(&:to_s)
           maker = Services::LongPaper.maker(kind, arguments)
           if maker.pages <= Services::LongPaper::MOST_PAGES_AT_ONCE
-            return pdf(maker.paper(0).render(sheets: policies["sheets"]), maker.name)
+            return pdf(maker.paper(0).render(**paper_look), maker.name)
           end
 
           redirect "/papers/#{Services::LongPaper.ask(kind, arguments, by: person, at: now).id}", 303
+        end
+
+        # @return [Hash] as Papers::Paper#render takes it
+        def paper_look
+          Services::PaperLook.of(policies: policies, shop: shop)
         end
 
         def run_asked

@@ -52,7 +52,7 @@ module UprightBench
           lines = parcel.bill.to_lines.map { |line| [line.words, line.note.to_s] }
           Papers::PackingSlip.new(shop: [shop.name, postal_rest(shop), shop.phone], address: parcel.address.to_a,
             title: "Parcel for bill #{parcel.bill.number}", date: full_day(zone_date(parcel.packed_at)), lines: lines,
-            notes: parcel_notes(parcel)).render(sheets: policies["sheets"])
+            notes: parcel_notes(parcel)).render(**paper_look)
         end
 
         # @return [Array<String>] where its parts are put in

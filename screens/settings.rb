@@ -21,6 +21,14 @@ module UprightBench
           redirect "/settings/shop", 303
         end
 
+        app.post("/settings/shop/logo", may: :settings, most_bytes: Doors::A_FILE) { keep_logo }
+
+        app.get "/settings/shop/logo.jpg" do
+          path = Services::KeepLogo.path(shop) or pass
+          headers "cache-control" => "private, no-cache"
+          send_file path.to_s, type: :jpeg, disposition: :inline
+        end
+
         app.post "/settings/shop/test-mail", may: :settings do
           problem = Services::TestMail.call(by: person)
           next shop_page(ShopForm.blank(ShopForm.typed_from(shop)), mail: problem) if problem
@@ -48,12 +56,31 @@ module UprightBench
 
       # Helpers of this screen's templates.
       module Helpers
+        def keep_logo
+          file = logo_sent
+          Services::KeepLogo.call(file, by: person, at: now)
+          say file ? "Your papers have the logo now." : "Your papers have no logo any more."
+          redirect "/settings/shop", 303
+        rescue Services::Invalid => e
+          shop_page(ShopForm.blank(ShopForm.typed_from(shop)), logo: e.errors[:logo].join(" "))
+        end
+
+        # @return [Hash, nil] nil to take it away
+        # @raise [Services::Invalid] when there is neither
+        def logo_sent
+          file = params["logo"]
+          return file if file.is_a?(Hash) && file[:tempfile].respond_to?(:path)
+
+          raise Services::Invalid, { logo: ["is missing: choose a picture first."] } if params["away"] != "1"
+        end
+
         # @param mail [String, nil] why a test could not be sent
-        def shop_page(form, mail: nil)
+        # @param logo [String, nil] why a logo was not taken
+        def shop_page(form, mail: nil, logo: nil)
           @title = "The shop"
-          status 422 if form.errors.any? || mail
+          status 422 if form.errors.any? || mail || logo
           erb :"settings/shop",
-            locals: { form: form, mine: may?(:settings), mail: mail, last_backup: Services::Backups.last }
+            locals: { form: form, mine: may?(:settings), mail: mail, logo: logo, last_backup: Services::Backups.last }
         end
 
         def settings_page(form)

@@ -19,7 +19,7 @@ module UprightBench
           Group.new(key: :money, heading: "Prices and tax",
             sentence: "What bench time costs, and the tax on it and on parts."),
           Group.new(key: :shelf, heading: "Shelf", sentence: "How much stock to hold, and how often to reorder."),
-          Group.new(key: :papers, heading: "Papers", sentence: "What the shop prints on."),
+          Group.new(key: :printing, heading: "Printing", sentence: "What the shop prints on."),
           Group.new(key: :records, heading: "Records", sentence: "How long customers who no longer come are kept.")
         ].freeze
 
@@ -105,7 +105,7 @@ module UprightBench
             range: 50.0..99.9,
             default: 95.0, whole: false, hint: "Before the next delivery."),
 
-          Choice.new(key: "sheets", group: :papers, label: "Bills, estimates and lists are printed on", default: "a4",
+          Choice.new(key: "sheets", group: :printing, label: "Bills, estimates and lists are printed on", default: "a4",
             options: { "a4" => "A4, and A5 for half a sheet",
                        "letter" => "Letter, and half letter (5½ × 8½ inches)" }),
 

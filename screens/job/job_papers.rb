@@ -60,7 +60,7 @@ module UprightBench
           slip = SlipPaper.new(@page, today: today, policies: @policies)
           Papers::HandOverSlip.new(shop: letterhead, number: @job.number, about: slip.about,
             date: @words.full_day(Config::Zone.date(@job.handed_over_at || @now)), parts: slip.parts,
-            notes: [wet, paid, guarantee].compact).render(sheets: @policies["sheets"])
+            notes: [wet, paid, guarantee].compact).render(**look)
         end
 
         def refuse_unfinished
@@ -75,10 +75,15 @@ module UprightBench
         def estimate
           Papers::Estimate.new(shop: letterhead, number: @job.number, date: @words.full_day(dated),
             customer: @shop.address_of(@page.customer).lines, about: about, estimate: shown, taxes: taxes,
-            money: @words.method(:money), notes: notes).render(sheets: @policies["sheets"])
+            money: @words.method(:money), notes: notes).render(**look)
         end
 
         private
+
+        # @return [Hash] as Papers::Paper#render takes it
+        def look
+          Services::PaperLook.of(policies: @policies, shop: @shop)
+        end
 
         # @return [String, nil] that something went back wet, and until when the machine must not run
         def wet

@@ -58,7 +58,7 @@ module UprightBench
       def self.make_part(run, at:)
         part = run.parts_done
         before = run.pages_done
-        pdf = maker(run.kind, run.arguments.to_hash).paper(part).make(sheets: Policies.now["sheets"]) do |page|
+        pdf = maker(run.kind, run.arguments.to_hash).paper(part).make(**PaperLook.of) do |page|
           run.update(pages_done: before + page) if (page % MOST_PAGES_AT_ONCE).zero?
         end
         keep_part(run, pdf, before, at)

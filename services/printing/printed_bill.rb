@@ -18,7 +18,7 @@ module UprightBench
         shop = @bill.shop.to_hash
         on.new(title: @bill.title, date: day(@bill.issued_on), shop: shop["lines"].to_a,
           tax_number: shop["tax_number"], customer: @bill.billed_to.to_a, about: @bill.about.to_a,
-          rows: rows, **sums, notes: notes).render(sheets: @policies["sheets"])
+          rows: rows, **sums, notes: notes).render(**PaperLook.of(policies: @policies))
       end
 
       private
