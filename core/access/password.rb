@@ -8,6 +8,7 @@ module UprightBench
       # letters are what ASVS 4.0 asks for (2.1.1, from memory).
       module Password
         LEAST_LETTERS = 12
+        GIVEN_DAYS = 7 # for which one that was given is good (house rule)
         MOST_BYTES = 72 # bcrypt looks at no more
         LEAST_OF_ITS_OWN = 6 # letters beside what anybody knows (house rule)
         LONGEST_PIECE = 4 # that must not be all of it, over and over (house rule)

@@ -12,7 +12,7 @@ module UprightBench
                     sign_in_tries throttle_counts first_keys que_jobs que_lockers que_values
                     que_scheduler_audit que_scheduler_audit_enqueued paper_runs paper_pieces
                     part_import_pieces customer_import_pieces archive_runs].freeze
-      SECRET = { people: %i[password_hash password_given second_factor pin_hash] }.freeze
+      SECRET = { people: %i[password_hash password_given password_given_at second_factor pin_hash] }.freeze
       # Raw lines: no sign below a space stands in JSON.
       COPY = { format: :csv, options: "QUOTE e'\\x01', DELIMITER e'\\x02'" }.freeze
 

@@ -40,7 +40,7 @@ module UprightBench
       def keep(fresh, at)
         DB.transaction do
           @person.lock!
-          @person.update(password_hash: Passwords.digest(fresh), password_given: false)
+          @person.update(password_hash: Passwords.digest(fresh), password_given: false, password_given_at: nil)
           Staff.sign_out(@person)
           SignIns.note("changed the password", @person.id, at: at)
         end

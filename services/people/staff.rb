@@ -60,7 +60,8 @@ module UprightBench
         password = Passwords.made
         DB.transaction do
           person.lock!
-          person.update(password_hash: Passwords.digest(password), password_given: true, **more)
+          person.update(password_hash: Passwords.digest(password), password_given: true, password_given_at: at,
+            **more)
           sign_out(person)
           History.note(verb, person, by: by, at: at)
         end

@@ -57,6 +57,20 @@ class PeopleScreenTest < DatabaseTest
     assert_equal 200, status
   end
 
+  # A slip of paper with it may be found later.
+  def test_a_password_that_was_given_runs_out
+    given = add
+    new_hand.update(password_given_at: NOW - (8 * 86_400))
+    clear_cookies
+    sign_in("new@example.org", given)
+
+    assert_equal 401, status
+    new_hand.update(password_given_at: NOW - (6 * 86_400))
+    sign_in("new@example.org", given)
+
+    assert_equal 302, status
+  end
+
   def test_changed_and_locked_out
     add
     one = new_hand

@@ -58,7 +58,8 @@ module UprightBench
           # Both ways cost one comparison: how long the answer takes must not tell whether there is such an account.
           account_from_login do |login|
             found = super(login)
-            next found if found && found[account_status_column] == account_open_status_value
+            open = found && found[account_status_column] == account_open_status_value
+            next found if open && !GivenPassword.over?(found)
 
             Tries.compare_for_nothing(param(password_param))
             Services::SignIns.note("sign-in failed", nil, at: Time.now)
