@@ -29,12 +29,12 @@ class SchemaVersionTest < AppTest
       migrate(env)
       { 1 => [/of a newer program/, false], -1 => [/brought up to date first/, true] }.each do |more, (words, migrates)|
         owner[:schema_info].update(version: Config::SchemaVersion.newest + more)
-        out, status = migrate(env.merge("DATABASE_OWNER_URL" => nil), "timeout", "60", "bundle", "exec", "puma", "-C",
+        out, status = migrate(env.merge("DATABASE_OWNER_URL" => nil), "timeout", "300", "bundle", "exec", "puma", "-C",
           "config/puma.rb")
 
         refute_predicate status, :success?
         assert_match words, out
-        out, status = migrate(env.merge("DATABASE_OWNER_URL" => nil), "timeout", "60", "bin/worker")
+        out, status = migrate(env.merge("DATABASE_OWNER_URL" => nil), "timeout", "300", "bin/worker")
 
         refute_predicate status, :success?
         assert_match words, out

@@ -100,7 +100,7 @@ class ContinuousTest < AppTest
   def handed_over
     piece = @cluster.sql("SELECT pg_walfile_name(pg_current_wal_lsn())")
     @cluster.sql("SELECT pg_switch_wal()")
-    wait_until { @cluster.sql("SELECT last_archived_wal >= '#{piece}' FROM pg_stat_archiver") == "t" }
+    wait_until(seconds: 300) { @cluster.sql("SELECT last_archived_wal >= '#{piece}' FROM pg_stat_archiver") == "t" }
   end
 
   def encrypted_elsewhere?
