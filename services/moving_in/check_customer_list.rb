@@ -13,8 +13,8 @@ module UprightBench
 
       # The queue's job; each enqueues the next, so that cards go on leaving.
       class Work < Que::Job
-        def run(id, line)
-          CheckCustomerList.slice(id, line, at: Time.now)
+        def run(id)
+          CheckCustomerList.slice(id, at: Time.now)
         end
       end
 
@@ -41,9 +41,9 @@ module UprightBench
 
           import.import_rows.update(reason: nil)
           import.update(meanings: Sequel.pg_array(meanings, :text), date_order: date_order, starter: starter,
-            state: "checking", through: 0, wrong: 0)
+            state: "checking", through: 0, wrong: 0, checked_line: 0)
           yield
-          Work.enqueue(import.id, 0)
+          Work.enqueue(import.id)
           import
         end
       end
@@ -70,17 +70,17 @@ module UprightBench
         Formats::CustomerColumns::ALL.fetch(column, [column]).first
       end
 
-      # @param line [Integer] the last one that was looked through
-      def self.slice(id, line, at:)
+      # From where it was looked through; a job that comes twice goes on where the other one stopped.
+      def self.slice(id, at:)
         DB.transaction do
           import = Models::CustomerImport.where(id: id).for_update.first
           next unless import.state == "checking"
 
-          rows = import.import_rows.where { Sequel[:line] > line }.order(:line).limit(SLICE).all
+          rows = import.import_rows.where(Sequel[:line] > import.checked_line).order(:line).limit(SLICE).all
           next import.update(state: "checked") if rows.empty?
 
           look_through(import, rows, at)
-          Work.enqueue(id, rows.last[:line])
+          Work.enqueue(id)
         end
       end
 
@@ -91,7 +91,8 @@ module UprightBench
           [row[:line], problems.join(" ")] if problems.any?
         end
         leave_out(import, wrong)
-        import.update(through: import.through + rows.size, wrong: import.wrong + wrong.size)
+        import.update(through: import.through + rows.size, wrong: import.wrong + wrong.size,
+          checked_line: rows.last[:line])
       end
 
       # @param wrong [Array<Array(Integer, String)>] line and reason

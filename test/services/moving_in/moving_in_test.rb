@@ -183,6 +183,15 @@ class MovingInTest < DatabaseTest
     assert_equal [300, "written"], [@import.refresh.customers_added, @import.state]
   end
 
+  def test_a_job_that_looks_through_twice_looks_at_no_row_twice
+    give(*Array.new(30) { |index| "#{index},Kell #{index},,#{'bad mail' if index.even?},,,,,,,,," })
+    Services::CheckCustomerList.ask(@import, meanings: @import.meanings.to_a, date_order: "ymd",
+      starter: "cordless-stick", by: owner, at: NOW)
+    4.times { Services::CheckCustomerList.slice(@import.id, at: NOW) }
+
+    assert_equal ["checked", 30, 15], @import.refresh.values.values_at(:state, :through, :wrong)
+  end
+
   def test_every_encoding_and_an_address_book
     rows = "Kundennr;Name;Ort\r\n1;Jürgen Müßig;Köln\r\n"
     %w[UTF-8 Windows-1252 macRoman CP850 UTF-16LE].each do |name|
