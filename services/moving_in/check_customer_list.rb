@@ -85,14 +85,19 @@ module UprightBench
       end
 
       def self.look_through(import, rows, at)
-        read = reader(import, Config::Zone.date(at))
-        wrong = rows.filter_map do |row|
-          problems = read.read(import.by_column(row[:cells])).problems
-          [row[:line], problems.join(" ")] if problems.any?
-        end
+        wrong = wrong_ones(import, rows, at)
         leave_out(import, wrong)
         import.update(through: import.through + rows.size, wrong: import.wrong + wrong.size,
           checked_line: rows.last[:line])
+      end
+
+      # @return [Array<Array(Integer, String)>] line and reason
+      def self.wrong_ones(import, rows, at)
+        read = reader(import, Config::Zone.date(at))
+        rows.filter_map do |row|
+          problems = read.read(import.by_column(row[:cells])).problems
+          [row[:line], problems.join(" ")] if problems.any?
+        end
       end
 
       # @param wrong [Array<Array(Integer, String)>] line and reason
@@ -111,7 +116,7 @@ module UprightBench
         Formats::CustomerRow.new(country: ShopOnFile.call.country, today: today,
           dates: Formats::DatesInOrder.new(import.date_order, today: today))
       end
-      private_class_method :begin_anew, :problems, :columns_problem, :words, :look_through
+      private_class_method :begin_anew, :problems, :columns_problem, :words, :look_through, :wrong_ones
     end
   end
 end
