@@ -10,20 +10,26 @@ module UprightBench
       MOST = 250_000
       SLICE = 1000
 
-      # The queue's job.
+      # The queue's job; one that comes twice finds nothing to do.
       class Work < Que::Job
         def run(id)
-          PartCustomerList.call(Models::CustomerImport.with_pk!(id))
+          PartCustomerList.call(Models::CustomerImport.with_pk!(id), from: %w[kept])
         end
       end
 
       # @param import [Models::CustomerImport]
+      # @param from [Array<String>] states in which it is parted; in any other it is left alone
       # @param encoding [String, nil] a key of Formats::TextEncoding::ALL; as it looks when nil
       # @return [Models::CustomerImport] to be mapped, or bad
-      def self.call(import, encoding: nil)
-        DB.transaction { new(import.lock!, encoding).call }
-      rescue Formats::Malformed => e
-        import.update(state: "bad", problem: e.problems.first(5).join(" ")).refresh
+      def self.call(import, from: ["kept"], encoding: nil)
+        DB.transaction do
+          next import unless from.include?(import.lock!.state)
+
+          DB.transaction(savepoint: true) { new(import, encoding).call }
+        rescue Formats::Malformed => e
+          import.update(state: "bad", problem: e.problems.first(5).join(" "))
+        end
+        import.refresh
       end
 
       # As somebody says that it is written.
@@ -32,7 +38,7 @@ module UprightBench
         Permissions.check!(:moving_in, by)
         raise Refused, "This file is #{import.state} already." unless CheckCustomerList::ASKED.include?(import.state)
 
-        call(import, encoding: encoding)
+        call(import, from: CheckCustomerList::ASKED, encoding: encoding)
       end
 
       def initialize(import, encoding)
@@ -97,7 +103,8 @@ module UprightBench
       end
 
       def keep(**fields)
-        @import.update(**fields).refresh
+        @import.update(**fields) # nil when nothing changes
+        @import.refresh
       end
     end
   end

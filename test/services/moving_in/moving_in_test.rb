@@ -192,6 +192,29 @@ class MovingInTest < DatabaseTest
     assert_equal ["checked", 30, 15], @import.refresh.values.values_at(:state, :through, :wrong)
   end
 
+  def test_a_file_that_is_parted_twice_is_left_alone
+    give("1,Jo,,,,,,,,,,,")
+    check
+    Services::PartCustomerList::Work.new({ args: [], kwargs: {} }).run(@import.id)
+
+    assert_equal ["checked", 1], @import.refresh.values.values_at(:state, :rows)
+    steer("begin")
+    Services::PartCustomerList.call(@import)
+
+    assert_equal "written", @import.refresh.state
+  end
+
+  def test_read_anew_in_another_encoding
+    @import = Services::KeepCustomerList.call(StringIO.new("Name\nM\xFC\xDFig\n".b), by: owner, at: NOW)
+    run_jobs
+
+    assert_equal "Müßig", @import.refresh.import_rows.get(:cells).first
+    Services::PartCustomerList.again(@import, encoding: "macRoman", by: owner)
+
+    refute_equal "Müßig", @import.refresh.import_rows.get(:cells).first
+    assert_equal %w[to_map macRoman], @import.values.values_at(:state, :encoding)
+  end
+
   def test_every_encoding_and_an_address_book
     rows = "Kundennr;Name;Ort\r\n1;Jürgen Müßig;Köln\r\n"
     %w[UTF-8 Windows-1252 macRoman CP850 UTF-16LE].each do |name|
