@@ -34,7 +34,8 @@ module UprightBench
 
       # As it will be read again, by whatever process.
       def self.keep(import, **fields)
-        import.update(**fields).refresh
+        import.update(**fields) # nil when nothing changes
+        import.refresh
       end
 
       # @yieldparam list [Formats::PartList] that was read, with what it left out
