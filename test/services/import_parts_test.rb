@@ -33,7 +33,8 @@ class ImportPartsTest < DatabaseTest
     take
 
     assert_equal before.merge(price_cents: 1990), part("HD-2010").values
-    assert_equal "changed by a list", Models::Event.where(subject: "parts", subject_id: before[:id]).get(:verb)
+    assert_equal "changed by a list", Models::Event.where(subject: "parts", subject_id: before[:id])
+      .reverse(:id).get(:verb)
   end
 
   def test_new_parts_with_their_supplier_and_successor
