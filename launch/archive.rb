@@ -3,6 +3,7 @@
 require "fileutils"
 require_relative "cluster"
 require_relative "gems"
+require_relative "program"
 require_relative "start"
 require_relative "step"
 
@@ -10,6 +11,8 @@ module UprightBench
   module Launch
     # What bin/archive does: everything of a shop out into one file that other programs can read, and in again.
     class Archive
+      include Program
+
       HELP = <<~WORDS
         bin/archive out FILE   write everything of the shop into one file (ZIP; not encrypted, without passwords and keys)
         bin/archive in FILE    make a shop of it in an empty place (STATE_DIR), from which bin/start goes on
@@ -30,19 +33,10 @@ module UprightBench
         what, file = @arguments
         return help unless @arguments.size == 2 && TASKS.key?(what)
 
-        run(what, File.expand_path(file))
-        0
-      rescue Failure => e
-        Shell.say "That did not work: #{e.message}"
-        1
+        telling { run(what, File.expand_path(file)) }
       end
 
       private
-
-      def help
-        Shell.say HELP
-        @arguments == ["--help"] ? 0 : 1
-      end
 
       def run(what, file)
         check(what, file)
@@ -59,10 +53,6 @@ module UprightBench
 
         raise Failure, "there is no file #{file}" unless File.file?(file)
         raise Failure, "there is something in #{@state_dir} already: read it into an empty place" if occupied?
-      end
-
-      def occupied?
-        %w[postgres/data keys.json pictures].any? { |name| File.exist?(File.join(@state_dir, name)) }
       end
 
       # The one that is named, or the private cluster: the one that runs, or for as long as it takes.

@@ -6,9 +6,7 @@ module UprightBench
     # and written.
     class CustomerImport < Sequel::Model(:customer_imports)
       UNDER_WAY = %w[kept checking writing].freeze
-      WRITABLE = %w[checked paused].freeze
       ENDED = %w[bad cancelled written].freeze
-      SAMPLES = 3
 
       many_to_one :giver, class: "UprightBench::Models::Person", key: :given_by
 

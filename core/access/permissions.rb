@@ -61,7 +61,7 @@ module UprightBench
         BY_KEY = ALL.to_h { |row| [row.key, row] }.freeze
         LOOK_ONLY = "look_only"
         # Roles of which the owner says what they may.
-        SAID = (Roles::WORDS.keys - OWNER).freeze
+        SAID = (Roles::ALL - OWNER).freeze
 
         module_function
 

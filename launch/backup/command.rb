@@ -5,6 +5,7 @@ require "securerandom"
 require "time"
 require "tmpdir"
 require_relative "../cluster"
+require_relative "../program"
 require_relative "../start"
 require_relative "archive"
 require_relative "to_a_moment"
@@ -16,6 +17,7 @@ module UprightBench
       # What bin/backup does: writes all of a shop into one encrypted file, restores one into an empty place, and tries
       # out whether one can be restored.
       class Command
+        include Program
         include ToAMoment
 
         HELP = <<~WORDS
@@ -45,19 +47,10 @@ module UprightBench
           what, where, time = @arguments
           return help unless ARGUMENTS.fetch(what, []).include?(@arguments.size - 1)
 
-          send(what, *(File.expand_path(where) if where), *time)
-          0
-        rescue Failure => e
-          Shell.say "That did not work: #{e.message}"
-          1
+          telling { send(what, *(File.expand_path(where) if where), *time) }
         end
 
         private
-
-        def help
-          Shell.say HELP
-          @arguments == ["--help"] ? 0 : 1
-        end
 
         # @param folder [String]
         def to(folder)
@@ -112,10 +105,6 @@ module UprightBench
             copy_files(folder)
             Shell.say "The shop of #{contents['written_at']} is restored. bin/start goes on with it."
           end
-        end
-
-        def occupied?
-          %w[postgres/data keys.json pictures].any? { |name| File.exist?(File.join(@state_dir, name)) }
         end
 
         # @param file [String]

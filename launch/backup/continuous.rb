@@ -21,10 +21,8 @@ module UprightBench
         FILES = "files-*#{Archive::SUFFIX}".freeze
 
         # @param cluster [Cluster]
-        # @param state_dir [String]
-        def initialize(cluster, state_dir)
+        def initialize(cluster)
           @cluster = cluster
-          @state_dir = state_dir
         end
 
         # From its next start on the cluster hands its log over.
@@ -49,11 +47,6 @@ module UprightBench
           rest("stanza-create", *port)
           rest("backup", "--type=#{full_due?(at) ? 'full' : 'incr'}", *port)
           repository.tap { |folder| keep_files(folder, files, passphrase, scratch, at) }
-        end
-
-        # Looks at each file of the repository.
-        def verify
-          rest("verify")
         end
 
         # Into an empty cluster, which hands its log over to nobody.

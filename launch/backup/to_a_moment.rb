@@ -23,7 +23,7 @@ module UprightBench
         def restore_to(folder, time)
           FileUtils.mkdir_p(@state_dir)
           cluster = own_cluster
-          Continuous.new(cluster, @state_dir).restore(folder, time, passphrase) do
+          Continuous.new(cluster).restore(folder, time, passphrase) do
             cluster.start
             cluster.stop
           end
@@ -40,7 +40,7 @@ module UprightBench
 
         # @param folder [String]
         def continuous(folder)
-          Continuous.new(own_cluster, @state_dir).set_up(folder, passphrase(make: true))
+          Continuous.new(own_cluster).set_up(folder, passphrase(make: true))
           Shell.say "Stop the shop and start it once more; then bin/backup base, and again each night."
         end
 
@@ -48,7 +48,7 @@ module UprightBench
           at = Time.now.utc
           folder = with_own_cluster do |cluster|
             Dir.mktmpdir("backup", @state_dir) do |scratch|
-              Continuous.new(cluster, @state_dir).base(files, passphrase: passphrase, scratch: scratch, at: at)
+              Continuous.new(cluster).base(files, passphrase: passphrase, scratch: scratch, at: at)
             end
           end
           leave_word(folder, at)

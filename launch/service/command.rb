@@ -5,6 +5,7 @@ require "fileutils"
 require_relative "../failure"
 require_relative "../gems"
 require_relative "../packages"
+require_relative "../program"
 require_relative "../shell"
 require_relative "units"
 
@@ -14,6 +15,8 @@ module UprightBench
       # What bin/service does: prints the unit files, installs them for the system or for an ordinary user, takes them
       # away again.
       class Command
+        include Program
+
         ROOT = File.expand_path("../..", __dir__)
         HELP = <<~WORDS
           bin/service print       the unit files for systemd, as they would be installed
@@ -38,19 +41,10 @@ module UprightBench
           what, = @arguments
           return help unless @arguments.size == 1 && %w[print install remove].include?(what)
 
-          send("#{what}_units")
-          0
-        rescue Failure => e
-          Shell.say "That did not work: #{e.message}"
-          1
+          telling { send("#{what}_units") }
         end
 
         private
-
-        def help
-          Shell.say HELP
-          @arguments == ["--help"] ? 0 : 1
-        end
 
         def print_units
           units.all.each { |name, text| puts "# #{File.join(folder, name)}", text, "" }

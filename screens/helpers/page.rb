@@ -98,13 +98,6 @@ module UprightBench
           Partials.of(name).render(self, locals)
         end
 
-        # Said before anything else is looked at; the service says it again.
-        # @param what [Symbol] of Services::Permissions
-        # @raise [Services::Forbidden]
-        def allow!(what)
-          Services::Permissions.check!(what, person)
-        end
-
         def may?(what)
           Services::Permissions.allow?(what, person)
         end

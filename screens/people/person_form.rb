@@ -12,7 +12,7 @@ module UprightBench
           params do
             required(:name).filled(:string, max_size?: 120)
             required(:email).filled(:string, max_size?: 200, format?: FirstOwner::FirstOwnerForm::EMAIL)
-            required(:role).filled(:string, included_in?: Core::Access::Roles::WORDS.keys)
+            required(:role).filled(:string, included_in?: Core::Access::Roles::ALL)
           end
         end
 

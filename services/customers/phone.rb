@@ -7,12 +7,13 @@ module UprightBench
       module_function
 
       # @param fields [Hash] columns of a customer
+      # @param country [String, nil] the shop's, where the caller knows it
       # @return [Hash] the same, with the phone in E.164 where it is a number of the plan of their country
-      def kept(fields)
+      def kept(fields, country = nil)
         return fields unless fields[:phone]
 
-        country = fields[:country] || ShopOnFile.call.country
-        { **fields, phone: Formats::PhoneNumber.kept(fields[:phone], country) }
+        whose = fields[:country] || country || ShopOnFile.call.country
+        { **fields, phone: Formats::PhoneNumber.kept(fields[:phone], whose) }
       end
     end
   end

@@ -14,6 +14,7 @@ module UprightBench
 
       # @param asked [Array<Hash>] columns of customers
       def initialize(asked)
+        @country = ShopOnFile.call.country # whoever was on file before phones had one form may have another
         @by_name = Hash.new { |hash, key| hash[key] = [] }
         @by_number = {}
         on_file(asked).each { |row| keep(entry(row, id: row[:id])) }
@@ -65,8 +66,8 @@ module UprightBench
 
       def identity(fields)
         place = [fields[:street], fields[:town]].compact.join(" ")
-        Core::Customers::Identity.new(name: fields[:name].to_s, phone: fields[:phone], email: fields[:email],
-          place: fields[:street] && place)
+        Core::Customers::Identity.new(name: fields[:name].to_s, phone: Phone.kept(fields, @country)[:phone],
+          email: fields[:email], place: fields[:street] && place)
       end
 
       def keep(entry)

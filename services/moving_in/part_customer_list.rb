@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require "que"
-require "tempfile"
 
 module UprightBench
   module Services

@@ -34,7 +34,7 @@ module UprightBench
       # @raise [Invalid] for a role that there is not
       def require(roles, by:, at:)
         Permissions.check!(:people, by)
-        raise Invalid, { base: ["There is no such role."] } if (roles - Core::Access::Roles::WORDS.keys).any?
+        raise Invalid, { base: ["There is no such role."] } if (roles - Core::Access::Roles::ALL).any?
 
         shop = Models::Shop.the
         return if shop.second_factor_roles.to_a.sort == roles.sort

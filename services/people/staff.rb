@@ -42,7 +42,7 @@ module UprightBench
         alone do
           person.lock!
           keep_an_owner(person)
-          person.update(status_id: Models::Person::CLOSED)
+          person.update(status_id: Models::Person::CLOSED, pin_hash: nil)
           sign_out(person)
           History.note("locked out", person, by: by, at: at)
         end
@@ -61,7 +61,7 @@ module UprightBench
         DB.transaction do
           person.lock!
           person.update(password_hash: Passwords.digest(password), password_given: true, password_given_at: at,
-            **more)
+            pin_hash: nil, **more)
           sign_out(person)
           History.note(verb, person, by: by, at: at)
         end

@@ -7,7 +7,7 @@ require_relative "../support/as_staff"
 class RolesTest < DatabaseTest
   include AsStaff
 
-  ROLES = Core::Access::Roles::WORDS.keys
+  ROLES = Core::Access::Roles::ALL
   # Routes behind which the service asks for more than the door: of a full sheet, and of what a step of a job is.
   DEEPER = %r{\A/(?:drafts|sheets|jobs/[^/]+/[^/]+)}
   PHRASE = "seven grey gulls at noon"

@@ -206,6 +206,15 @@ class SecondFactorTest < DatabaseTest
     assert_equal "took over by PIN", Models::Event.where(person_id: counter.id).reverse(:id).get(:verb)
   end
 
+  # Whoever knows the one may know the other.
+  def test_a_pin_goes_with_a_password_that_is_given_anew
+    counter = Models::Person.may_sign_in.first(role: "counter")
+    counter.update(pin_hash: Services::Passwords.digest("7391"))
+    Services::Staff.give_password(counter, by: owner, at: NOW)
+
+    assert_nil counter.refresh.pin_hash
+  end
+
   def test_no_pin_for_owners_nor_where_it_is_off_and_guessing_takes_long
     counter = Models::Person.may_sign_in.first(role: "counter")
     [owner, counter].each { |person| person.update(pin_hash: Services::Passwords.digest("7391")) }

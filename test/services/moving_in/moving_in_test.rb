@@ -95,6 +95,15 @@ class MovingInTest < DatabaseTest
     assert_match(/nothing tells whether it is the same/, @import.left_out.select_map(:reason).join)
   end
 
+  # Whoever was on file before phones had one form.
+  def test_a_phone_as_it_was_typed_long_ago_is_the_same_phone
+    old = Models::Customer.create(name: "Ida Quint", phone: "902 425-0142", created_by: owner.id, created_at: NOW)
+    move_in(",Ida Quint,(902) 425 0142,,,,Ostrel,Stride 36,,MV-9,,,")
+
+    assert_equal [old.id], Models::Customer.where(name: "Ida Quint").select_map(:id)
+    assert_equal ["MV-9"], old.machines.map(&:serial_number)
+  end
+
   def test_a_second_file_names_its_customers_by_their_number
     move_in("7,Ané Kell,902 425 0142,,,,,,,,,,", "8,Jo Orr,902 425 0143,,,,,,,,,,")
     move_in("8,Ostrel,Stride 36,K-77", "9,Ostrel,Stride 36,K-78", head: "Customer ID,Make,Model,Serial no")
