@@ -4,9 +4,12 @@ namespace :archive do
   desc "Write everything of the shop into one file"
   task :write, [:path] => "db:boot" do |_, arguments|
     path = arguments.fetch(:path)
+    UprightBench::Config::SchemaVersion.check(UprightBench::DB)
     manifest = UprightBench::Services::WriteArchive.call(path, at: Time.now)
     rows = manifest[:tables].sum { |_, table| table[:rows] }
     puts "Written: #{path} (#{manifest[:tables].size} tables, #{rows} rows, #{File.size(path) / 1024} kB)."
+  rescue UprightBench::Config::SchemaVersion::Refused => e
+    abort "Nothing was written: #{e.message}."
   end
 
   desc "Make a shop of such a file, in an empty database"
