@@ -7,6 +7,7 @@ ruby "~> 3.1"
 # The web
 gem "bcrypt", "~> 3.1"
 gem "erubi", "~> 1.13"
+gem "openssl", "3.0.1" # the one that comes with Ruby 3.1: newer ones would be built here
 gem "prometheus-client", "~> 5.0"
 gem "puma", "~> 8.0"
 gem "rack", "~> 3.2"
@@ -17,6 +18,7 @@ gem "rodauth", "~> 2.41"
 gem "rotp", "~> 6.3"
 gem "sinatra", "~> 4.2"
 gem "tilt", "~> 2.4"
+gem "webauthn", "~> 3.4" # passkeys
 gem "zeitwerk", "~> 2.6.18"
 
 # The database and the jobs in it

@@ -9,7 +9,11 @@ module UprightBench
       MINUTE = 60
       SECONDS_A_DAY = 86_400
       EPOCH_JD = Date.new(1970, 1, 1).jd
-      Offset = Struct.new(:from, :till, :seconds)
+      Offset = Struct.new(:zone, :from, :till, :seconds) do
+        def holds?(asked, moment)
+          zone.equal?(asked) && moment >= from && moment < till
+        end
+      end
       private_constant :Offset
       A_DAY_EITHER_WAY = 36 * 3600 # no zone is farther from UTC
 
@@ -50,8 +54,18 @@ module UprightBench
         jump_over(zone, clock)
       end
 
+      # @return [Core::Held] the shop's zone by its name in the IANA database; where the shop says none, the machine's
+      def held
+        @held ||= Core::Held.new(:zone, nil)
+      end
+
+      # @return [String] as in "America/Halifax"
+      def name
+        held.value || SETTINGS.time_zone
+      end
+
       def zone
-        @zone ||= TZInfo::Timezone.get(SETTINGS.time_zone)
+        TZInfo::Timezone.get(name)
       end
 
       # @param clock [Time] what the clock would show, written as UTC
@@ -67,11 +81,12 @@ module UprightBench
       # @param seconds [Integer] since the epoch
       # @return [Integer] that the shop's clocks are ahead of UTC, in seconds
       def offset(seconds)
+        zone = self.zone
         known = @offset
-        return known.seconds if known && seconds >= known.from && seconds < known.till
+        return known.seconds if known&.holds?(zone, seconds)
 
         period = zone.period_for(Time.at(seconds))
-        @offset = Offset.new(period.starts_at&.to_i || -Float::INFINITY, period.ends_at&.to_i || Float::INFINITY,
+        @offset = Offset.new(zone, period.starts_at&.to_i || -Float::INFINITY, period.ends_at&.to_i || Float::INFINITY,
           period.observed_utc_offset)
         @offset.seconds
       end

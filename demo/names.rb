@@ -66,7 +66,7 @@ module UprightBench
         page_stopped: "Wir schreiben Ihnen nicht mehr",
         page_stopped_so: "Keine Karten, Nachrichten oder Anrufe mehr. Was wir von Ihren Geräten wissen, bleibt in " \
                          "unserem Buch, damit wir helfen können, wenn Sie kommen.",
-        page_back: "Zurück zu Ihrer Karte", date: "{weekday}, {day}. {month}",
+        page_back: "Zurück zu Ihrer Karte", date: "{weekday}, {day}. {month}", full_date: "{day}. {month} {year}",
         weekdays: "Montag, Dienstag, Mittwoch, Donnerstag, Freitag, Samstag, Sonntag"
       }.freeze
       COMPLAINTS = {

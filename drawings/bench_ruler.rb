@@ -24,7 +24,7 @@ module UprightBench
       def head
         marks = hours.map do |time|
           Svg.tag(:line, x1: x(time), y1: 20, x2: x(time), y2: HEAD, class: "tick") +
-            Svg.text(@zone.call(time).strftime("%-H"), x: x(time) + 3, y: 16, class: "hour")
+            Svg.text(Core::Units::Writing.now.hour(@zone.call(time)), x: x(time) + 3, y: 16, class: "hour")
         end
         Svg.image(WIDTH, HEAD, marks.join + now_line(HEAD), label: "Open hours of the day", class: "ruler ruler-head")
       end
@@ -38,10 +38,14 @@ module UprightBench
       private
 
       def words(row)
-        ready = row.ready_at ? "ready #{@zone.call(row.ready_at).strftime('%a %H:%M')}" : "nobody can work on it now"
-        promise = row.promise_at ? "promised #{@zone.call(row.promise_at).strftime('%a %H:%M')}" : "no promise yet"
+        ready = row.ready_at ? "ready #{of_week(row.ready_at)}" : "nobody can work on it now"
+        promise = row.promise_at ? "promised #{of_week(row.promise_at)}" : "no promise yet"
         late = row.late_minutes.positive? ? ", #{Core::Units::Duration.words(row.late_minutes)} late" : ""
         "Job #{row.number}: #{ready}, #{promise}#{late}"
+      end
+
+      def of_week(time)
+        Core::Units::Moment.of_week(@zone.call(time))
       end
 
       def x(time)

@@ -46,13 +46,14 @@ module UprightBench
 
       def words
         out = out_in
-        "#{format('%.1f', @weeks.sum + (@walk_ins_a_week * @weeks.size))} pieces asked for in #{@weeks.size} weeks; " \
+        asked = Core::Units::Figure.words(@weeks.sum + (@walk_ins_a_week * @weeks.size), decimals: 1)
+        "#{asked} pieces asked for in #{@weeks.size} weeks; " \
           "#{@free} can be counted on, " \
           "#{out ? "and run out in the week of #{day(@today + (out * 7))}" : 'and last'}; ordered up to #{@level}"
       end
 
       def day(date)
-        date.strftime("%-d %b")
+        Core::Units::Writing.now.day(date, :short)
       end
 
       def y(pieces)

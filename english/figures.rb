@@ -56,7 +56,7 @@ module UprightBench
       end
 
       def number(value)
-        value.is_a?(Float) && value == value.to_i ? value.to_i.to_s : value.to_s
+        value.is_a?(Float) ? Core::Units::Figure.words(value) : value.to_s
       end
     end
   end

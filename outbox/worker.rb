@@ -14,17 +14,18 @@ module UprightBench
       ROUND_SECONDS = 3600
       SEAL_SECONDS = 60
 
+      # @param ways [#during] what holds for all that is done for the shop
       # @param round [#call] what the day asks for by itself, with the time it is
       # @param seal [#call] seals what happened since
-      def initialize(round, seal:)
+      def initialize(round, seal:, ways:)
         @round = round
         @seal = seal
+        @ways = ways
       end
 
       def run
         Thread.report_on_exception = false
-        Que.logger = nil # its lines hold whole rows; what goes wrong is reported by kind and place
-        Que.error_notifier = ->(error, job) { Config::Report.error(error, what: job && job[:job_class]) }
+        set_up_queue
         @told = Queue.new
         %w[INT TERM].each { |name| Signal.trap(name) { @told << name } }
         locker = Que::Locker.new(worker_priorities: Array.new(THREADS))
@@ -37,6 +38,12 @@ module UprightBench
 
       private
 
+      def set_up_queue
+        Que.logger = nil # its lines hold whole rows; what goes wrong is reported by kind and place
+        Que.error_notifier = ->(error, job) { Config::Report.error(error, what: job && job[:job_class]) }
+        Que.job_middleware.push(->(_job, &job) { @ways.during(&job) })
+      end
+
       def beside_the_queue
         Thread.new { again_and_again(READ_RETURNS_SECONDS, "returned mail") { Returns.new.call } }
         Thread.new { again_and_again(SEAL_SECONDS, "seals") { @seal.call } }
@@ -44,10 +51,10 @@ module UprightBench
       end
 
       # Whatever goes wrong here, cards go on leaving.
-      def again_and_again(seconds, what)
+      def again_and_again(seconds, what, &work)
         loop do
           sleep seconds
-          yield
+          @ways.during(&work)
         rescue StandardError => e
           Config::Report.error(e, what: what)
         end

@@ -2,8 +2,9 @@
 
 module UprightBench
   module Papers
-    # The tags on machines, 100 × 62 mm, one a page: number large enough to read from two metres, and a code to scan.
-    class ClaimTag < Paper
+    # The tags on machines, 100 × 62 mm: number large enough to read from two metres, and a code to scan.
+    class ClaimTag < Label
+      STOCK = "100x62"
       SIZE_MM = [100, 62].freeze
       MARGIN_MM = 4
 
@@ -22,10 +23,11 @@ module UprightBench
       end
 
       def draw
-        @tags.each_with_index do |tag, index|
-          pdf.start_new_page if index.positive?
-          draw_tag(**tag)
-        end
+        draw_each(@tags) { |tag| draw_tag(**tag) }
+      end
+
+      def stock_key(tags:, **)
+        tags
       end
 
       def draw_tag(number:, code:, lines:)

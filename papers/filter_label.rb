@@ -3,9 +3,8 @@
 module UprightBench
   module Papers
     # The label stuck on a new filter, 62 × 29 mm: fitted when, next when, in which machine.
-    class FilterLabel < Paper
+    class FilterLabel < Label
       SIZE_MM = [62, 29].freeze
-      MARGIN_MM = 2
 
       # @param labels [Array<Hash>] part, machine, fitted_on, due_on (nil when nothing is clocked), code
       def initialize(shop:, labels:)
@@ -21,10 +20,7 @@ module UprightBench
       end
 
       def draw
-        @labels.each_with_index do |label, index|
-          pdf.start_new_page if index.positive?
-          draw_label(label)
-        end
+        draw_each(@labels) { |label| draw_label(label) }
       end
 
       def draw_label(label) # rubocop:disable Metrics/AbcSize -- one label, line by line

@@ -13,19 +13,21 @@ module UprightBench
       # What was made.
       Rendered = Struct.new(:bytes, :pages, keyword_init: true)
 
-      # @param sheets [String] what the shop prints on, a key of Sheets::MM; it does not matter to labels
-      # @param logo [String, nil] path of a JPEG, for papers with a head
+      # @param look [Hash] as `make` takes it
       # @return [String] the PDF
-      def render(sheets: Sheets::USUAL, logo: nil)
-        make(sheets: sheets, logo: logo).bytes
+      def render(**look)
+        make(**look).bytes
       end
 
+      # @param sheets [String] what the shop prints on, a key of Sheets::MM
+      # @param logo [String, nil] path of a JPEG, for papers with a head
+      # @param more [Hash] what matters to labels alone
       # @yieldparam page [Integer] that was begun, for whoever shows how far it is
       # @return [Rendered] the PDF's bytes, and how many pages it has
-      def make(sheets: Sheets::USUAL, logo: nil, &on_page)
+      def make(sheets: Sheets::USUAL, logo: nil, **_more, &on_page)
         @sheets = sheets
         @logo = logo
-        @pdf = Prawn::Document.new(page_size: size_mm.map { |side| side * MM }, margin: self.class::MARGIN_MM * MM,
+        @pdf = Prawn::Document.new(page_size: size_mm.map { |side| side * MM }, margin: margin_mm * MM,
           info: info)
         use_fonts
         pdf.on_page_create { on_page.call(pdf.page_number) } if on_page
@@ -40,6 +42,10 @@ module UprightBench
       # A paper has a SHEET of the shop's (:whole or :half), or a SIZE_MM of its own.
       def size_mm
         self.class.const_defined?(:SHEET) ? Sheets.mm(@sheets, self.class::SHEET) : self.class::SIZE_MM
+      end
+
+      def margin_mm
+        self.class::MARGIN_MM
       end
 
       def info

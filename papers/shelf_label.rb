@@ -7,9 +7,8 @@ module UprightBench
   module Papers
     # The label on the shelf under a part, 62 × 29 mm: what it is, what it costs, and its number as bars (Code 128,
     # ISO/IEC 15417) that a scanner reads.
-    class ShelfLabel < Paper
+    class ShelfLabel < Label
       SIZE_MM = [62, 29].freeze
-      MARGIN_MM = 2
       BAR_HEIGHT_MM = 10
       WIDEST_MODULE_MM = 0.4
       DOT_MM = 25.4 / 203 # of the usual label printer
@@ -36,10 +35,7 @@ module UprightBench
       end
 
       def draw
-        @labels.each_with_index do |label, index|
-          pdf.start_new_page if index.positive?
-          draw_label(**label)
-        end
+        draw_each(@labels) { |label| draw_label(**label) }
       end
 
       def draw_label(name:, number:, price:)
@@ -70,13 +66,13 @@ module UprightBench
       end
 
       # With the quiet zone on both sides it fits the label; whole dots of the printer where two or more fit.
-      # @return [Float, nil] points; nil where bars would run together
+      # @return [Float, nil] points of the drawing; nil where bars would run together on the label
       def module_width(modules)
-        fits = [pdf.bounds.width / (modules + (2 * QUIET_MODULES)) / MM, WIDEST_MODULE_MM].min
+        fits = [pdf.bounds.width * scale / (modules + (2 * QUIET_MODULES)) / MM, WIDEST_MODULE_MM].min
         return if fits < THINNEST_MODULE_MM
 
         dots = (fits / DOT_MM).floor
-        (dots >= 2 ? dots * DOT_MM : fits) * MM
+        (dots >= 2 ? dots * DOT_MM : fits) * MM / scale
       end
     end
   end

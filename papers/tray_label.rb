@@ -4,9 +4,8 @@ module UprightBench
   module Papers
     # The labels of a job's trays, 62 × 29 mm: the tray itself, then one for every part that leaves the machine,
     # counted, so that a part on the rack or in a tray finds its way back.
-    class TrayLabel < Paper
+    class TrayLabel < Label
       SIZE_MM = [62, 29].freeze
-      MARGIN_MM = 2
 
       # @param number [Integer] the job's
       # @param machine [String]
@@ -27,11 +26,11 @@ module UprightBench
       end
 
       def draw
-        label("Tray", @came_with.empty? ? "nothing came with it" : "with #{@came_with}", "#{@parts.size} parts")
-        @parts.each_with_index do |part, index|
-          pdf.start_new_page
-          label(part.fetch(:name), part.fetch(:note), "#{index + 1} of #{@parts.size}")
+        tray = ["Tray", @came_with.empty? ? "nothing came with it" : "with #{@came_with}", "#{@parts.size} parts"]
+        parts = @parts.each_with_index.map do |part, index|
+          [part.fetch(:name), part.fetch(:note), "#{index + 1} of #{@parts.size}"]
         end
+        draw_each([tray, *parts]) { |name, note, count| label(name, note, count) }
       end
 
       def label(name, note, count)

@@ -34,6 +34,9 @@ module UprightBench
       helpers Doors::Entering, Helpers::Page, Helpers::Words, Helpers::Fields, Helpers::SheetFields
       SCREENS.each { |screen| register screen }
 
+      before { Services::WaysOfTheShop.begin_request(shop: -> { shop }, policies: -> { policies }) }
+      after { Services::WaysOfTheShop.end_request }
+
       error do
         error = env["sinatra.error"]
         code = Web::ErrorTable.status(error)

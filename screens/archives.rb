@@ -40,7 +40,7 @@ module UprightBench
           return run.failed if run.failed
           return "being written" unless run.finished_at
 
-          "#{run.rows} rows, #{(run.bytes / 1024.0 / 1024).round(1)} MB"
+          "#{run.rows} rows, #{figure((run.bytes / 1024.0 / 1024).round(1))} MB"
         end
       end
     end

@@ -217,7 +217,7 @@ module UprightBench
         def job_papers
           page = Queries::JobPage.new(Services::Lookup.job_to_show(id_of(params["number"])), now: now,
             policies: policies)
-          JobPapers.new(page, shop: shop, words: self, now: now, policies: policies)
+          JobPapers.new(page, shop: shop, words: self, now: now, policies: policies, first: params["first"])
         end
 
         def problem_at(problem, where)

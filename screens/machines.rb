@@ -72,9 +72,9 @@ module UprightBench
         # Hours of use count already what daily use adds.
         def shortened_words(household)
           calendar, use = [household, household.dirt].map { |acts| acts.factor(policies.household_factors) }
-          return format("Washes and bags × %<factor>.2f.", factor: calendar) if calendar == use
+          return "Washes and bags × #{figure(calendar, decimals: 2)}." if calendar == use
 
-          format("Washes and bags by months × %<calendar>.2f, by hours × %<use>.2f.", calendar: calendar, use: use)
+          "Washes and bags by months × #{figure(calendar, decimals: 2)}, by hours × #{figure(use, decimals: 2)}."
         end
 
         # @return [String] pieces and a link to the part

@@ -169,8 +169,8 @@ module UprightBench
 
         def expected_words(row)
           forecast = row.forecast or return
-          format("%<dues>.2f due and %<walk_ins>.2f walk-ins in %<days>d days: target %<level>d.",
-            dues: forecast.from_dues, walk_ins: forecast.from_walk_ins, days: forecast.days, level: row.order.level)
+          dues, walk_ins = [forecast.from_dues, forecast.from_walk_ins].map { |count| figure(count, decimals: 2) }
+          "#{dues} due and #{walk_ins} walk-ins in #{forecast.days} days: target #{row.order.level}."
         end
 
         def supplier_summary(supplier, rows)

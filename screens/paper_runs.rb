@@ -39,7 +39,16 @@ module UprightBench
 
         # @return [Hash] as Papers::Paper#render takes it
         def paper_look
-          Services::PaperLook.of(policies: policies, shop: shop)
+          Services::PaperLook.of(policies: policies, shop: shop, first: params["first"])
+        end
+
+        # @param path [String] of labels or tags as PDF
+        # @param kind [String] the shop rule that says what they are printed on
+        # @return [String] a link; where they are on sheets, with a way to begin in the middle of one
+        def print_link(path, words, kind: "labels", css: nil)
+          stock = Core::Labels::Stock.of(policies[kind])
+          link = %(<a#{%( class="#{css}") if css} href="#{h(path)}">#{words}</a>)
+          stock.sheet? ? link + partial(:"paper_runs/_label_sheet", stock: stock, path: path) : link
         end
 
         def run_asked

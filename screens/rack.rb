@@ -55,7 +55,7 @@ module UprightBench
         def air_words(air)
           return "No reading of the drying room" unless air
 
-          format("Drying room at %<t>g °C and %<h>g %%", t: air.temperature_c, h: air.humidity_percent)
+          "Drying room at #{figure(air.temperature_c)} °C and #{figure(air.humidity_percent)} %"
         end
 
         def slot_css(slot)

@@ -118,6 +118,11 @@ module UprightBench
           Services::SavePolicies.call({ "closed_days" => days.map(&:to_stored) }, by: person, at: now)
         end
 
+        # @return [Hash{String=>String}] key => name, in the order of the shop's week
+        def days_of_week
+          Core::Policies::Week::DAYS.slice(*policies.week)
+        end
+
         # How far the worker is with dates that are computed again; nothing once it is through.
         # @param sheet [Models::Sheet, nil] of this model only; as the address says where left out
         def recomputes_under_way(sheet = params["sheet"] && Services::Lookup.one(:sheet, id_of(params["sheet"])))

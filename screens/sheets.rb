@@ -139,11 +139,11 @@ module UprightBench
         # @return [String] what a new machine of the model reads
         def rated_words(core)
           units = { "suction_kpa" => "kPa suction", "flow_l_s" => "L/s air flow" }
-          core.rated.map { |key, value| "#{format('%g', value)} #{units.fetch(key)}" }.join(" and ")
+          core.rated.map { |key, value| "#{figure(value)} #{units.fetch(key)}" }.join(" and ")
         end
 
         def warranty_terms(core)
-          hours = " or #{format('%g', core.warranty_hours)} hours of use" if core.warranty_hours
+          hours = " or #{figure(core.warranty_hours)} hours of use" if core.warranty_hours
           "#{core.warranty_months} months#{hours}"
         end
 
@@ -153,7 +153,7 @@ module UprightBench
           return place.kind == :filter ? "Never wetted. " : "" unless place.washable?
 
           cleaner = ", #{place.cleaner}" if place.cleaner
-          "May be washed, #{place.water}#{cleaner}; dries at least #{format('%g', place.drying_floor_hours)} h. "
+          "May be washed, #{place.water}#{cleaner}; dries at least #{figure(place.drying_floor_hours)} h. "
         end
 
         # @return [Array<String>] how a place comes off, a sentence each

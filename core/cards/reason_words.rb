@@ -41,7 +41,7 @@ module UprightBench
 
         # @return [String] as in "50 hours"
         def amount(counted, count)
-          "#{format('%g', count)} #{@words.listed(:"count_#{counted}", count == 1 ? 0 : 1)}"
+          "#{Units::Figure.words(count)} #{@words.listed(:"count_#{counted}", count == 1 ? 0 : 1)}"
         end
 
         def dates(figures)

@@ -83,6 +83,7 @@ module UprightBench
                             [], [], "What that means"],
           page_back: ["Back to your card", [], [], "Back to the card"],
           date: ["{weekday}, {day} {month}", %i[weekday day month], %i[day month], "A day"],
+          full_date: ["{day} {month} {year}", %i[day month year], %i[day month year], "A day with its year"],
           weekdays: ["Monday, Tuesday, Wednesday, Thursday, Friday, Saturday, Sunday", [], [],
                      "The weekdays' names, from Monday"]
         }.freeze
@@ -115,6 +116,18 @@ module UprightBench
         }.freeze
 
         ALL = { **CARD, **NoticeTexts::ALL, **PAGE, **WHY }.freeze
+
+        # Days as they come where the month stands first (Units::Writing).
+        MONTH_FIRST = { date: "{weekday}, {month} {day}", full_date: "{month} {day}, {year}" }.freeze
+
+        # @param name [Symbol]
+        # @return [String]
+        # @raise [KeyError]
+        def self.as_it_comes(name)
+          return ALL.fetch(name).first if Units::Writing.now.date_order == "dmy"
+
+          MONTH_FIRST.fetch(name) { ALL.fetch(name).first }
+        end
       end
     end
   end

@@ -23,7 +23,7 @@ module UprightBench
 
         # @return [String] as the owner worded it, or as it comes
         def text(name)
-          texts.fetch(name) { Texts::ALL.fetch(name).first }
+          texts.fetch(name) { Texts.as_it_comes(name) }
         end
 
         # @raise [Wording::Missing]
@@ -51,7 +51,7 @@ module UprightBench
         # @param date [Date]
         # @return [String] as in "24 January 2027"
         def full_date(date)
-          "#{date.day} #{month(date)}"
+          phrase(:full_date, day: date.day, month: listed(:months, date.month - 1), year: date.year)
         end
 
         # @param date [Date]
@@ -86,7 +86,7 @@ module UprightBench
 
         # @param first [Integer] day of the week, from 0
         def open_words(first, times, last)
-          times = times.map { |from, till| "#{from}–#{till}" }.join(", ")
+          times = times.map { |pair| pair.map { |text| Units::Moment.typed_clock(text) }.join("–") }.join(", ")
           return phrase(:open_day, day: listed(:weekdays, first), times: times) if first == last
 
           phrase(:open_days, first: listed(:weekdays, first), last: listed(:weekdays, last), times: times)

@@ -103,7 +103,7 @@ module UprightBench
         def written(number)
           return Units::Length.words(number, unit: @unit) if @field.length?
 
-          format("%<number>g %<unit>s", number: number.round(2), unit: @field.unit)
+          "#{Units::Figure.words(number.round(2))} #{@field.unit}"
         end
       end
     end

@@ -44,9 +44,23 @@ module UprightBench
           @stored.fetch("tax_classes", []).map { |row| Money::TaxClass.stored(row) }
         end
 
-        # @return [Money::Currency]
+        # @return [Money::Currency] with the shop's decimal mark
         def currency
-          Money::Currency.of(self["currency"])
+          @currency ||= begin
+            usual = Money::Currency.of(self["currency"])
+            usual.with(mark: DECIMAL_MARKS.fetch(self["decimal_mark"], usual.mark))
+          end
+        end
+
+        # @return [Units::Writing] how days, times and figures are written
+        def writing
+          Units::Writing.new(date_order: self["date_order"], clock: self["clock"],
+            decimal_mark: DECIMAL_MARKS.key(currency.mark))
+        end
+
+        # @return [Array<String>] the days of a week, keys of Week::DAYS
+        def week
+          Week.from(self["week_start"])
         end
 
         # @return [Float] a probability
@@ -58,6 +72,9 @@ module UprightBench
         def household_factors
           Use::Household::FACTORS.keys.to_h { |trait| [trait, self["#{trait}_percent"] / 100.0] }
         end
+
+        DECIMAL_MARKS = Units::Writing::MARKS
+        private_constant :DECIMAL_MARKS
 
         CARD_DAYS = %w[bundle_days follow_up_gap_days quiet_days most_follow_ups write_again_days].freeze
         private_constant :CARD_DAYS

@@ -27,7 +27,7 @@ module UprightBench
         # @param sign [String] of the currency
         # @return [String] a value as people read it, with its unit
         def words(value, sign = "")
-          unit == MONEY ? "#{sign}#{format('%g', value)}" : "#{format('%g', value)} #{unit}"
+          unit == MONEY ? "#{sign}#{Units::Figure.words(value)}" : "#{Units::Figure.words(value)} #{unit}"
         end
       end
     end

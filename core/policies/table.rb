@@ -19,6 +19,8 @@ module UprightBench
           Group.new(key: :money, heading: "Prices and tax",
             sentence: "What bench time costs, and the tax on it and on parts."),
           Group.new(key: :shelf, heading: "Shelf", sentence: "How much stock to hold, and how often to reorder."),
+          Group.new(key: :writing, heading: "Days and figures",
+            sentence: "How they are written on pages and papers. Cards in other languages say days as you word them."),
           Group.new(key: :printing, heading: "Printing", sentence: "What the shop prints on."),
           Group.new(key: :records, heading: "Records", sentence: "How long customers who no longer come are kept.")
         ].freeze
@@ -105,9 +107,9 @@ module UprightBench
             range: 50.0..99.9,
             default: 95.0, whole: false, hint: "Before the next delivery."),
 
-          Choice.new(key: "sheets", group: :printing, label: "Bills, estimates and lists are printed on", default: "a4",
-            options: { "a4" => "A4, and A5 for half a sheet",
-                       "letter" => "Letter, and half letter (5½ × 8½ inches)" }),
+          *Written::ALL,
+
+          *Printing::ALL,
 
           MoneyRules::BILLS_KEPT,
           Number.new(key: "kept_years", group: :records, label: "Suggest deleting customers after", unit: "years",

@@ -8,6 +8,14 @@ module UprightBench
         DAYS = { "mon" => "Monday", "tue" => "Tuesday", "wed" => "Wednesday", "thu" => "Thursday", "fri" => "Friday",
                  "sat" => "Saturday", "sun" => "Sunday" }.freeze
         WORKING_DAY = { "08:30" => "12:30", "13:00" => "17:30" }.freeze
+        STARTS = %w[mon sun sat].freeze
+
+        # @param start [String] of DAYS
+        # @return [Array<String>] all keys of DAYS, from that one on
+        def self.from(start)
+          DAYS.keys.rotate(DAYS.keys.index(start))
+        end
+
         OPEN_HOURS = { "mon" => WORKING_DAY, "tue" => WORKING_DAY, "wed" => WORKING_DAY, "thu" => WORKING_DAY,
                        "fri" => WORKING_DAY, "sat" => { "09:00" => "13:00" } }.freeze
       end

@@ -19,7 +19,7 @@ module UprightBench
         private
 
         def turn_words
-          turns && (TURNS[turns] || "#{format('%g', turns)} turns")
+          turns && (TURNS[turns] || "#{Units::Figure.words(turns)} turns")
         end
 
         def check

@@ -3,7 +3,7 @@
 module UprightBench
   module Core
     module Units
-      # A day as people read it.
+      # A day as people read it, in the order of the shop (Writing).
       #
       #   Day.words(Date.new(2026, 4, 5))  # => "5 Apr 2026"
       module Day
@@ -22,7 +22,7 @@ module UprightBench
         # @param date [Date]
         # @return [String]
         def words(date)
-          date.strftime("%-d %b %Y")
+          Writing.now.day(date, :whole)
         end
 
         # Days from today on which the day of the week is worth saying: the past week, and what may be promised.
@@ -37,7 +37,7 @@ module UprightBench
           NEAR.fetch(away) do
             next words(date) unless date.year == today.year
 
-            date.strftime(WEEKDAY_SAID.cover?(away) ? "%a %-d %b" : "%-d %b")
+            Writing.now.day(date, WEEKDAY_SAID.cover?(away) ? :weekday : :short)
           end
         end
       end

@@ -38,7 +38,13 @@ module UprightBench
 
         # @return [String] with its unit
         def words(millimetres, unit:)
-          "#{show(millimetres, unit: unit)} #{WORDS.fetch(unit)}"
+          "#{written(show(millimetres, unit: unit))} #{WORDS.fetch(unit)}"
+        end
+
+        # @param typed [String] a number with a dot
+        # @return [String] with the shop's own mark
+        def written(typed)
+          typed.tr(".", Writing.now.mark)
         end
 
         def number(found)
@@ -46,7 +52,7 @@ module UprightBench
 
           (found[:sign] ? -1 : 1) * (found[:whole].to_i + (found[:top].to_f / found[:under].to_i))
         end
-        private_class_method :number
+        private_class_method :number, :written
       end
     end
   end

@@ -14,9 +14,33 @@ module UprightBench
         # @return [String] as in "today 14:30", "Fri 09:00", "3 Mar 09:00"
         def words(local, today:)
           date = Date.new(local.year, local.month, local.day)
-          return "today #{local.strftime('%H:%M')}" if date == today
+          return "today #{clock(local)}" if date == today
 
-          local.strftime((date - today).abs < A_WEEK ? "%a %H:%M" : "%-d %b %H:%M")
+          "#{(date - today).abs < A_WEEK ? local.strftime('%a') : Writing.now.day(date, :short)} #{clock(local)}"
+        end
+
+        # @param local [Time] in the shop's zone
+        # @return [String] the whole of it, as in "3 Mar 2027, 09:00"
+        def whole(local)
+          "#{Day.words(local)}, #{clock(local)}"
+        end
+
+        # @param local [Time] in the shop's zone
+        # @return [String] as in "Fri 09:00"
+        def of_week(local)
+          "#{local.strftime('%a')} #{clock(local)}"
+        end
+
+        # @return [String] as in "14:30" or "2:30 pm"
+        def clock(local)
+          Writing.now.time(local)
+        end
+
+        # @param text [String] as opening hours are kept: "14:30"
+        # @return [String] as the shop writes it
+        def typed_clock(text)
+          hour, minute = text.split(":").map(&:to_i)
+          clock(Time.utc(2000, 1, 1, hour % 24, minute))
         end
       end
     end

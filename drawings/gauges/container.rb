@@ -25,7 +25,7 @@ module UprightBench
         end
 
         def fill_words
-          @observed[:fill_percent] ? "#{format('%g', fill)} %" : "?"
+          @observed[:fill_percent] ? "#{Core::Units::Figure.words(fill)} %" : "?"
         end
 
         def dust

@@ -10,7 +10,7 @@ module UprightBench
 
         def label
           said = "#{@position.name}, #{@observed[:grey] ? "grey #{@observed[:grey]} of 5" : 'grey not graded'}"
-          indicator ? "#{said}, indicator at #{format('%g', indicator)} %" : said
+          indicator ? "#{said}, indicator at #{Core::Units::Figure.words(indicator)} %" : said
         end
 
         def content

@@ -50,7 +50,7 @@ module UprightBench
       end
 
       def day(column)
-        Sequel.cast(Sequel.function(:timezone, SETTINGS.time_zone, column), Date)
+        Sequel.cast(Sequel.function(:timezone, Config::Zone.name, column), Date)
       end
     end
   end

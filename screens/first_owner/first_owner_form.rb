@@ -32,6 +32,7 @@ module UprightBench
             AddressFields::LENGTHS.slice(:region, :postcode)
               .each { |name, most| optional(name).maybe(:string, max_size?: most) }
             required(:country).filled(:string)
+            optional(:time_zone).maybe(:string, included_in?: Formats::TimeZones.all)
             required(:phone).filled(:string, max_size?: 40)
             optional(:tax_number).maybe(:string, max_size?: 60)
             HOURS.flatten(2).each { |time| optional(time).maybe(:string) }
@@ -66,6 +67,7 @@ module UprightBench
         # @return [Hash]
         def shop
           { name: values[:shop_name], email: values[:email],
+            time_zone: values[:time_zone] || Formats::TimeZones.only_one_of(values[:country]),
             **values.slice(*AddressFields::ALL.keys, :country, :phone, :tax_number) }
         end
 

@@ -38,6 +38,11 @@ module UprightBench
           Formats::PostalAddress.countries
         end
 
+        # @return [Hash{String=>String}] none, and each by its name
+        def time_zones
+          { "" => "That of this machine: #{SETTINGS.time_zone}", **Formats::TimeZones.all.to_h { |name| [name, name] } }
+        end
+
         def tick(form, *path, label:, value: "1", hint: nil)
           erb :_tick, layout: false, locals: {
             id: (path + [value]).join("-"), name: name_of(path), label: label, value: value, hint: hint,

@@ -16,6 +16,16 @@ module UprightBench
           date && Core::Units::Day.words(date)
         end
 
+        # @return [String] as in "Friday 27 November"
+        def day_of_week(date)
+          Core::Units::Writing.now.day(date, :long)
+        end
+
+        # @return [String] as the shop writes numbers
+        def figure(number, **how)
+          Core::Units::Figure.words(number, **how)
+        end
+
         # As near as it needs to be: today by the hour, else with its day.
         # @param time [Time]
         # @return [Date] in the shop's zone
@@ -37,7 +47,7 @@ module UprightBench
 
         # On paper, which is read on other days.
         def full_moment(time)
-          Config::Zone.local(time).strftime("%-d %b %Y, %H:%M")
+          Core::Units::Moment.whole(Config::Zone.local(time))
         end
 
         def money(cents)

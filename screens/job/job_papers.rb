@@ -10,19 +10,22 @@ module UprightBench
         # @param words [#day, #moment, #money] how values are written
         # @param now [Time]
         # @param policies [Services::Policies]
-        def initialize(page, shop:, words:, now:, policies:)
+        # @param first [String, nil] as in Services::PaperLook
+        def initialize(page, shop:, words:, now:, policies:, first: nil)
           @page = page
           @job = page.job
           @shop = shop
           @words = words
           @now = now
           @policies = policies
+          @first = first
         end
 
         # The tag, and the slip for the customer, whose code opens the customer's page.
         # @return [String] PDF
         def tag
-          Papers::ClaimTag.new(shop: shop_line, tags: [Services::PrintedTags.tag(@job, today: today), slip]).render
+          tags = [Services::PrintedTags.tag(@job, today: today), slip]
+          Papers::ClaimTag.new(shop: shop_line, tags: tags).render(**look)
         end
 
         # One label for every part that comes off for the work that is planned, and for what goes back to the customer.
@@ -30,7 +33,7 @@ module UprightBench
         def trays
           items = @page.items.reject { |item| item.state == "left" }
           Papers::TrayLabel.new(number: @job.number, machine: "#{@page.sheet.title}, #{@page.customer.name}",
-            came_with: came_with, parts: items.map { |item| tray(item) } + all_that_goes_back(items)).render
+            came_with: came_with, parts: items.map { |item| tray(item) } + all_that_goes_back(items)).render(**look)
         end
 
         def all_that_goes_back(items)
@@ -49,7 +52,7 @@ module UprightBench
             raise Services::Refused, "Nothing new was fitted in job #{@job.number}, so there is no label to print."
           end
 
-          Papers::FilterLabel.new(shop: shop_line, labels: labels).render
+          Papers::FilterLabel.new(shop: shop_line, labels: labels).render(**look)
         end
 
         # @return [String] PDF
@@ -82,7 +85,7 @@ module UprightBench
 
         # @return [Hash] as Papers::Paper#render takes it
         def look
-          Services::PaperLook.of(policies: @policies, shop: @shop)
+          Services::PaperLook.of(policies: @policies, shop: @shop, first: @first)
         end
 
         # @return [String, nil] that something went back wet, and until when the machine must not run

@@ -5,7 +5,8 @@ module UprightBench
     module Settings
       # What the shop is called, where it is, and what its papers say of it.
       class ShopForm < Form
-        FIELDS = [:name, *AddressFields::ALL.keys, :country, :phone, :email, :tax_number, :storage_rule].freeze
+        FIELDS = [:name, *AddressFields::ALL.keys, :country, :time_zone, :phone, :email, :tax_number,
+                  :storage_rule].freeze
 
         takes do
           params do
@@ -15,6 +16,7 @@ module UprightBench
             AddressFields::LENGTHS.slice(:region, :postcode)
               .each { |name, most| optional(name).maybe(:string, max_size?: most) }
             required(:country).filled(:string)
+            optional(:time_zone).maybe(:string, included_in?: Formats::TimeZones.all)
             required(:phone).filled(:string, max_size?: 40)
             required(:email).filled(:string, max_size?: 200, format?: FirstOwner::FirstOwnerForm::EMAIL)
             optional(:tax_number).maybe(:string, max_size?: 60)

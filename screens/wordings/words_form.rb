@@ -27,11 +27,8 @@ module UprightBench
 
         # @return [Hash{Symbol=>String}] those that differ from what comes with the product
         def texts
-          ALL.to_h do |name, (text, *)|
-            [name, values[name].to_s.gsub("\r\n", "\n").then do |typed|
-              typed.strip.empty? ? text : typed
-            end]
-          end.reject { |name, text| text == ALL.fetch(name).first }
+          typed = ALL.keys.to_h { |name| [name, values[name].to_s.gsub("\r\n", "\n")] }
+          typed.reject { |name, text| text.strip.empty? || text == Core::Cards::Texts.as_it_comes(name) }
         end
       end
     end

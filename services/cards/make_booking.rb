@@ -34,7 +34,7 @@ module UprightBench
         open_day = Policies.now.schedule.open_day(on)
         return if open_day == on
 
-        closed, open = [on, open_day].map { |day| day.strftime("%-d %B") }
+        closed, open = [on, open_day].map { |day| Core::Units::Writing.now.day(day, :short) }
         raise Invalid, { drop_off_on: ["We are closed on #{closed}; the next open day is #{open}."] }
       end
       private_class_method :refuse_day

@@ -67,7 +67,7 @@ module UprightBench
       def refuse_wet(wet)
         items = @items.select { |item| wet.map(&:work_item_id).include?(item.id) }
         raise Refused, "Still wet: #{names(items)}, dry " \
-                       "#{Config::Zone.local(wet.map(&:dry_at).max).strftime('%a %d %b %H:%M')}. " \
+                       "#{Core::Units::Moment.whole(Config::Zone.local(wet.map(&:dry_at).max))}. " \
                        "A job is not closed with a wet part, unless you write your reason."
       end
 

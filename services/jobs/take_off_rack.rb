@@ -21,8 +21,8 @@ module UprightBench
       def self.take_off(stay, job, by, at, early_reason)
         reason = early_reason.to_s.strip
         if !stay.dry?(at) && reason.empty?
-          raise Refused, "It is not dry before #{Config::Zone.local(stay.dry_at).strftime('%a %H:%M')}. Refitted " \
-                         "damp it smells and can kill the motor. " \
+          dry_at = Core::Units::Moment.of_week(Config::Zone.local(stay.dry_at))
+          raise Refused, "It is not dry before #{dry_at}. Refitted damp it smells and can kill the motor. " \
                          "To take it off now, write the reason."
         end
 

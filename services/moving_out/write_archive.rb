@@ -60,7 +60,7 @@ module UprightBench
 
       def head
         { format: FORMAT, version: @tables.version, written_at: @at.utc.iso8601, shop: ShopOnFile.call.name,
-          time_zone: SETTINGS.time_zone }
+          time_zone: Config::Zone.name }
       end
 
       def tables

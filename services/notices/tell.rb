@@ -98,7 +98,7 @@ module UprightBench
         return unless @about[:time]
 
         local = Config::Zone.local(@about[:time])
-        "#{words.date(local.to_date)}, #{local.strftime('%H:%M')}"
+        "#{words.date(local.to_date)}, #{Core::Units::Moment.clock(local)}"
       end
     end
   end

@@ -11,7 +11,7 @@ module UprightBench
 
       # @return [OpenHours]
       def schedule
-        @schedule ||= OpenHours.for(hours: open_hours, closed_days: closed_days, time_zone: SETTINGS.time_zone)
+        @schedule ||= OpenHours.for(hours: open_hours, closed_days: closed_days, time_zone: Config::Zone.name)
       end
     end
   end

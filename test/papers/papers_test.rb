@@ -57,6 +57,31 @@ class PapersTest < AppTest
     ["fitted 2 Mar 2026", "next 15 Feb 2027", "Motor filter"].each { |words| assert_includes text, words }
   end
 
+  # Tags on every roll and sheet: of its size, whole, and with a code that scans.
+  def test_tags_on_what_the_shop_prints_on
+    tags = Array.new(11) { |n| { number: 1040 + n, code: "J#{1040 + n}", lines: ["Dart M", NAME, "pulses " * 40] } }
+    Core::Labels::Stock::TAGS.each do |key, stock|
+      rendered = Papers::ClaimTag.new(shop: "Shop", tags: tags).make(tags: key)
+      text, size = read(rendered.bytes)
+
+      assert_equal stock.page_mm.map(&:round), size, key
+      assert_equal 11, rendered.pages, "counted in tags"
+      assert_equal (11.0 / stock.a_page).ceil, rendered.bytes.scan(%r{/Type /Page\b}).size, key
+      tags.each { |tag| assert_includes text, tag[:number].to_s }
+      assert_equal tags.map { |tag| "QR-Code:#{tag[:code]}" },
+        scanned(rendered.bytes, stock.sheet? ? 300 : 203).sort, key
+    end
+  end
+
+  # @param dots [Integer] an inch, of the printer
+  def scanned(pdf, dots)
+    Dir.mktmpdir do |folder|
+      File.binwrite("#{folder}/tags.pdf", pdf)
+      system("pdftoppm", "-r", dots.to_s, "-mono", "#{folder}/tags.pdf", "#{folder}/tag")
+      Dir["#{folder}/tag*.pbm"].flat_map { |page| Open3.capture2("zbarimg", "-q", "--nodbus", page).first.split }
+    end
+  end
+
   def test_the_card_is_a6_and_says_what_it_cannot_hold
     lines = Array.new(14) do |n|
       Core::Cards::Letter::Line.new(machine: "Stride 36, #{n % 5}", part: "Front brush strip",

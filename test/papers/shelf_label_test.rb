@@ -53,6 +53,24 @@ class ShelfLabelTest < AppTest
     [203, 300].each { |dots| assert_equal numbers.map { |number| "CODE-128:#{number}" }, read(numbers, dots), dots }
   end
 
+  # On every roll and sheet that the shop may choose, as an office printer of 300 dots draws it: what fits is read, and
+  # what does not is said to be too long.
+  def test_the_bars_scan_on_every_label
+    Core::Labels::Stock::SMALL.each do |key, stock|
+      Dir.mktmpdir do |folder|
+        File.binwrite("#{folder}/labels.pdf", Papers::ShelfLabel.new(shop: "Shop",
+          labels: %w[HD-2010 20461234 CT-5].map { |number| { name: "Filter", number: number, price: "$1" } })
+          .render(labels: key, first: stock.a_page))
+        system("pdftoppm", "-r", "300", "-mono", "#{folder}/labels.pdf", "#{folder}/label")
+        read = Dir["#{folder}/label*.pbm"]
+          .flat_map { |page| Open3.capture2("zbarimg", "-q", "--nodbus", page).first.lines }
+
+        assert_equal %w[CODE-128:20461234 CODE-128:CT-5 CODE-128:HD-2010], read.map(&:strip).sort, key
+        assert_equal stock.sheet? ? 2 : 3, Dir["#{folder}/label*.pbm"].size, "the first stands on the last label"
+      end
+    end
+  end
+
   # Bars that would run together are not drawn: the label says so.
   def test_a_number_too_long_for_bars
     long = "A-VERY-LONG-PART-NUMBER-1"

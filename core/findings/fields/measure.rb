@@ -34,7 +34,7 @@ module UprightBench
           end
 
           def words(typed, unit:)
-            "#{label.downcase} #{typed} #{unit_words(unit)}"
+            "#{label.downcase} #{typed.to_s.tr('.', Units::Writing.now.mark)} #{unit_words(unit)}"
           end
 
           def sample_values
