@@ -11,8 +11,9 @@ module UprightBench
       # Only migrations and triggers write here.
       READ = %i[schema_info balances].freeze
       # Rows that are workings, not records: whatever else there is may be added to and changed, but not deleted.
-      DELETABLE = %i[person_sessions person_otp_keys person_recovery_codes sign_in_tries throttle_counts
-                     work_items earnings channel_faults wordings fit_rules part_forecasts skips findings
+      DELETABLE = %i[person_sessions person_otp_keys person_recovery_codes person_passkeys
+                     person_passkey_users sign_in_tries throttle_counts work_items earnings
+                     channel_faults wordings fit_rules part_forecasts skips findings
                      fittings spares home_pieces use_readings before_close_ups sheet_drafts wear_histories
                      part_import_pieces paper_runs paper_pieces due_counts que_jobs que_lockers
                      customer_import_pieces customer_import_rows].freeze

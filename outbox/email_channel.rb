@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "cgi"
 require "net/smtp"
 require "openssl"
 
@@ -15,9 +16,8 @@ module UprightBench
                   Net::SMTPAuthenticationError, Net::SMTPSyntaxError, Net::SMTPUnsupportedCommand,
                   OpenSSL::SSL::SSLError].freeze
 
-      Test = Struct.new(:key, :recipient, :tries)
-      TEST = "If you read this, mail leaves the shop."
-      private_constant :Test, :TEST
+      ToStaff = Struct.new(:key, :recipient, :tries)
+      private_constant :ToStaff
       OPEN_SECONDS = 10
       READ_SECONDS = 20
 
@@ -43,13 +43,16 @@ module UprightBench
         post(notice, NoticeMail.write(notice, shop, paper: paper), shop)
       end
 
+      # To somebody who works here.
       # @param to [String]
       # @param shop [Models::Shop]
+      # @param text [String] of one paragraph
       # @raise [StandardError] as whatever leaves by this channel would
-      def test(to, shop)
-        message = Test.new(SecureRandom.uuid, to, 1)
-        mail = Formats::MailMessage.new(from: [shop.name, shop.email], to: to, subject: "A test from #{shop.name}",
-          id: "#{message.key}@#{shop.email.split('@').last}", date: Time.now, text: TEST, html: "<p>#{TEST}</p>")
+      def to_staff(to, shop, subject:, text:)
+        message = ToStaff.new(SecureRandom.uuid, to, 1)
+        mail = Formats::MailMessage.new(from: [shop.name, shop.email], to: to, subject: subject,
+          id: "#{message.key}@#{shop.email.split('@').last}", date: Time.now, text: text,
+          html: "<p>#{CGI.escape_html(text)}</p>")
         post(message, mail.to_s, shop)
       end
 

@@ -16,7 +16,7 @@ module UprightBench
       end
 
       def self.day_routes(app)
-        app.get("/bills") { money_page(DrawerForm.blank) }
+        app.get("/bills", may: :see_prices) { money_page(DrawerForm.blank) }
 
         app.post "/bills/drawer", may: :take_money do
           form = DrawerForm.new(params)
@@ -30,7 +30,7 @@ module UprightBench
 
       def self.books_routes(app)
         %w[bills payments].each do |what|
-          app.get("/bills/#{what}.csv") do
+          app.get("/bills/#{what}.csv", may: :see_prices) do
             rows = Queries::Books.public_send(what, *period)
             csv Formats::Books.new(policies.currency).public_send(what, rows),
               "#{what}-#{period.map(&:iso8601).join('-to-')}"
@@ -40,18 +40,18 @@ module UprightBench
       private_class_method :books_routes
 
       def self.bill_routes(app)
-        app.get("/customers/:id/statement.pdf") do
+        app.get("/customers/:id/statement.pdf", may: :see_prices) do
           pdf statement_of(Services::Lookup.one(:customer, id_of(params["id"]))), "statement"
         end
 
-        app.get("/bills/:number") { bill_page(bill_asked) }
+        app.get("/bills/:number", may: :see_prices) { bill_page(bill_asked) }
 
-        app.get "/bills/:number/:paper.pdf" do
+        app.get "/bills/:number/:paper.pdf", may: :see_prices do
           paper = PAPERS.fetch(params["paper"]) { pass }
           pdf Services::PrintedBill.new(bill_asked).render(on: paper), "#{params['paper']}-#{params['number']}"
         end
 
-        app.get("/bills/:number/e-bill.xml") { e_bill(bill_asked) }
+        app.get("/bills/:number/e-bill.xml", may: :see_prices) { e_bill(bill_asked) }
         app.post("/bills/:number/pay", may: :take_money) { pay_bill(bill_asked, PaymentForm.new(params)) }
         app.post("/bills/:number/credit", may: :credits) { credit_bill(bill_asked) }
         app.post("/bills/:number/mail", may: :work) { mail_bill(bill_asked) }

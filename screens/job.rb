@@ -76,7 +76,9 @@ module UprightBench
       def self.papers_routes(app)
         { "tag" => :tag, "estimate" => :estimate, "trays" => :trays, "labels" => :filter_labels,
           "slip" => :hand_over_slip }.each do |name, paper|
-          app.get("/jobs/:number/#{name}.pdf") { pdf job_papers.public_send(paper), "#{name}-#{params['number']}" }
+          app.get("/jobs/:number/#{name}.pdf", may: (:see_prices if %w[estimate slip].include?(name))) do
+            pdf job_papers.public_send(paper), "#{name}-#{params['number']}"
+          end
         end
       end
       private_class_method :papers_routes

@@ -20,7 +20,8 @@ module UprightBench
 
         app.post "/shelf/:id/change", may: :parts do
           part = Services::Lookup.one(:part, id_of(params["id"]))
-          keep_part(Shelf::PartForm.new({ **params, "number" => part.number }), part)
+          typed = may?(:see_prices) ? params : { **params, **Shelf::PartForm.typed_from(part).slice("price") }
+          keep_part(Shelf::PartForm.new({ **typed, "number" => part.number }), part)
         end
 
         fits_routes(app)

@@ -21,7 +21,7 @@ module UprightBench
           list = Formats::PartList.write(Queries::PartsOnShelf.for_a_file, currency: policies.currency)
           csv list, "parts-#{today.iso8601}"
         end
-        app.get("/shelf/labels.pdf") { send_paper("shelf_labels", **labels_asked) }
+        app.get("/shelf/labels.pdf", may: :see_prices) { send_paper("shelf_labels", **labels_asked) }
       end
 
       def self.incoming_routes(app)

@@ -141,7 +141,7 @@ module UprightBench
           status 422 if errors.any?
           erb :"people/me", locals: {
             errors: errors, sessions: Queries::Staff.sessions(person, env.fetch("upright_bench.session").call),
-            pins: shop.pins
+            pins: shop.pins, phone: Queries::Staff.phone?(person), passkeys: env.fetch("upright_bench.passkeys").call
           }
         end
 

@@ -10,7 +10,7 @@ module UprightBench
 
       def self.registered(app)
         app.helpers Helpers
-        app.get("/bills/sale") { sale_page }
+        app.get("/bills/sale", may: :see_prices) { sale_page }
 
         app.post "/bills/sale", may: :take_money do
           bill = Services::SellOverCounter.call(**sale_typed, by: person, at: now)

@@ -85,7 +85,13 @@ module UprightBench
 
         def settings_page(form)
           @title = "Settings"
-          erb :"settings/page", locals: { form: form, groups: Core::Policies::Table::GROUPS, mine: may?(:settings) }
+          erb :"settings/page", locals: { form: form, groups: groups_shown, mine: may?(:settings) }
+        end
+
+        # Whoever changes them sees them all.
+        def groups_shown
+          seen = may?(:see_prices) || may?(:settings)
+          Core::Policies::Table::GROUPS.reject { |group| group.key == :money && !seen }
         end
 
         # @return [Boolean] whether it was saved; what is wrong stands in the form otherwise

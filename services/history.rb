@@ -10,6 +10,7 @@ module UprightBench
       # @param subject [Sequel::Model]
       # @param by [Models::Person, Actor]
       # @param may [Symbol] a row of the table of permissions; what only reads may be done by who looks only
+      # @return [Integer] the event's id
       # @raise [Forbidden] for somebody who may only look, whatever let them get so far; what was begun is rolled back
       #   with it
       def note(verb, subject, by:, at:, job: nil, data: {}, may: :work)

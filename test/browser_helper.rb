@@ -42,7 +42,7 @@ PATIENCE_SECONDS = 60
 COMPLAINTS = Complaints.new
 Capybara.register_driver(:chromium) do |app|
   options = { "disable-gpu" => nil, "disable-quic" => nil, "disable-background-networking" => nil,
-              "host-resolver-rules" => "MAP * ~NOTFOUND, EXCLUDE 127.0.0.1" }
+              "host-resolver-rules" => "MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE localhost" }
   options["no-sandbox"] = nil if Process.uid.zero?
   driver = Capybara::Cuprite::Driver.new(app, browser_path: ENV.fetch("CHROMIUM", "/usr/bin/chromium"),
     window_size: [1280, 800], browser_options: options,
@@ -85,7 +85,7 @@ class BrowserTest < CommittedTest
 
   def teardown
     complaints = COMPLAINTS.all
-    strangers = hosts - ["127.0.0.1"]
+    strangers = hosts - %w[127.0.0.1 localhost]
     Capybara.reset_sessions!
 
     assert_empty complaints

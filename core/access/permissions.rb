@@ -33,6 +33,7 @@ module UprightBench
                                                                           "on file or changes them.", BENCH),
           row(:stock, "Move and count stock", "You may not move or count stock.", STAFF),
           row(:orders, "Order from suppliers", "You may not order from suppliers.", STAFF),
+          row(:see_prices, "See prices, bills and what is owed", "You may not see prices.", Roles::ALL, reading: true),
           row(:see_costs, "See what parts cost the shop", "You may not see what parts cost the shop.", STAFF,
             reading: true),
           row(:price_lists, "Change parts and prices by a list", "Only the owner may change parts and prices by a " \

@@ -12,7 +12,7 @@ module UprightBench
         DAYS = { "dmy" => { whole: "%-d %b %Y", weekday: "%a %-d %b", short: "%-d %b", long: "%A %-d %B" },
                  "mdy" => { whole: "%b %-d, %Y", weekday: "%a, %b %-d", short: "%b %-d", long: "%A, %B %-d" },
                  "ymd" => { whole: "%Y-%m-%d", weekday: "%a %b %-d", short: "%b %-d", long: "%A, %B %-d" } }.freeze
-        CLOCKS = { "24" => "%H:%M", "12" => "%-l:%M %P" }.freeze
+        CLOCKS = { "24" => "%H:%M", "12" => "%-l:%M\u00A0%P" }.freeze
         HOURS = { "24" => "%-H", "12" => "%-l" }.freeze
         MARKS = { "point" => ".", "comma" => "," }.freeze
 

@@ -14,6 +14,11 @@ module UprightBench
         Models::Person.order(:status_id, Sequel.function(:lower, :name), :id).all
       end
 
+      # @return [Boolean] whether a code from their phone is asked for
+      def phone?(person)
+        DB[:person_otp_keys].where(id: person.id).any?
+      end
+
       # @param person [Models::Person]
       # @param digest [String, nil] of the one that asks
       # @return [Array<Session>] the newest first

@@ -11,7 +11,7 @@ module UprightBench
                       ["Sheets", "/sheets", "h"]].freeze
 
         def navigation
-          NAVIGATION
+          may?(:see_prices) ? NAVIGATION : NAVIGATION.reject { |_, path, _| path == "/bills" }
         end
 
         # @return [Models::Person, nil] whoever is signed in; asked for once

@@ -50,8 +50,12 @@ module UprightBench
           Core::Units::Moment.whole(Config::Zone.local(time))
         end
 
+        # What stands for a sum that somebody may not see.
+        HIDDEN_SUM = "(hidden)"
+
+        # Customers see what they pay; of those who work here, whom the owner lets.
         def money(cents)
-          policies.currency.words(cents)
+          person.nil? || may?(:see_prices) ? policies.currency.words(cents) : HIDDEN_SUM
         end
 
         # @return [String] of the shop's currency

@@ -7,7 +7,7 @@ module UprightBench
       class JobPapers
         # @param page [Queries::JobPage]
         # @param shop [Models::Shop]
-        # @param words [#day, #moment, #money] how values are written
+        # @param words [#day, #moment] how values are written
         # @param now [Time]
         # @param policies [Services::Policies]
         # @param first [String, nil] as in Services::PaperLook
@@ -78,7 +78,7 @@ module UprightBench
         def estimate
           Papers::Estimate.new(shop: letterhead, number: @job.number, date: @words.full_day(dated),
             customer: @shop.address_of(@page.customer).lines, about: about, estimate: shown, taxes: taxes,
-            money: @words.method(:money), notes: notes).render(**look)
+            money: @policies.currency.method(:words), notes: notes).render(**look)
         end
 
         private
@@ -102,7 +102,7 @@ module UprightBench
         end
 
         def paid
-          "#{@words.money(@page.quote.total_cents)}, tax included." if @page.quote.total_cents.positive?
+          "#{@policies.currency.words(@page.quote.total_cents)}, tax included." if @page.quote.total_cents.positive?
         end
 
         # @return [String, nil] the shop's own; where something was done
@@ -185,7 +185,7 @@ module UprightBench
         def call_above
           return unless agreed.call_above_cents
 
-          "We call before it comes to more than #{@words.money(agreed.call_above_cents)}."
+          "We call before it comes to more than #{@policies.currency.words(agreed.call_above_cents)}."
         end
 
         def warranty

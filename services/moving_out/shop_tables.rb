@@ -9,7 +9,8 @@ module UprightBench
     # digest by which two shops are the same. Workings of this one machine and secrets are left out.
     class ShopTables
       LEFT_OUT = %i[schema_info schema_migrations person_sessions person_otp_keys person_recovery_codes
-                    sign_in_tries throttle_counts first_keys que_jobs que_lockers que_values
+                    person_passkeys person_passkey_users sign_in_tries throttle_counts first_keys que_jobs
+                    que_lockers que_values
                     que_scheduler_audit que_scheduler_audit_enqueued paper_runs paper_pieces
                     part_import_pieces customer_import_pieces archive_runs].freeze
       SECRET = { people: %i[password_hash password_given password_given_at second_factor pin_hash] }.freeze

@@ -2,19 +2,35 @@
 
 module UprightBench
   module Services
-    # The code from somebody's phone after the password: set up and taken off by themselves, taken off by the owner when
-    # the phone is gone, and required of a role.
+    # What is asked for beside somebody's password: a code from their phone, or a passkey. Set up and taken off by
+    # themselves, taken off by the owner when it is gone, and required of a role.
     module SecondFactor
-      TABLES = %i[person_otp_keys person_recovery_codes].freeze
+      # table => its column of the person
+      TABLES = { person_otp_keys: :id, person_passkeys: :person_id, person_recovery_codes: :id }.freeze
+      ASKED_FOR = TABLES.except(:person_recovery_codes).freeze
 
       module_function
 
       # @param on [Boolean] whether it was set up, or taken off
-      def changed(person_id, on:, at:)
+      def changed_phone(person_id, on:, at:)
+        changed(person_id, on ? "set up a second factor" : "took off their second factor", at: at)
+      end
+
+      def added_passkey(person_id, at:)
+        changed(person_id, "added a passkey", at: at)
+      end
+
+      def removed_passkey(person_id, at:)
+        changed(person_id, "took off a passkey", at: at)
+      end
+
+      # Written codes stand in for what is asked for, and go with the last of it.
+      def changed(person_id, verb, at:)
         DB.transaction do
-          Models::Person.where(id: person_id).update(second_factor: on)
-          DB[:person_recovery_codes].where(id: person_id).delete unless on
-          SignIns.note(on ? "set up a second factor" : "took off their second factor", person_id, at: at)
+          left = ASKED_FOR.any? { |table, column| DB[table].where(column => person_id).any? }
+          Models::Person.where(id: person_id).update(second_factor: left)
+          DB[:person_recovery_codes].where(id: person_id).delete unless left
+          SignIns.note(verb, person_id, at: at)
         end
       end
 
@@ -23,10 +39,10 @@ module UprightBench
         Permissions.check!(:people, by)
         DB.transaction do
           person.lock!
-          TABLES.each { |table| DB[table].where(id: person.id).delete }
+          TABLES.each { |table, column| DB[table].where(column => person.id).delete }
           person.update(second_factor: false)
           Staff.sign_out(person)
-          History.note("took off a second factor", person, by: by, at: at)
+          TellStaff.of(History.note("took off a second factor", person, by: by, at: at))
         end
       end
 
@@ -42,6 +58,7 @@ module UprightBench
         shop.update(second_factor_roles: Sequel.pg_array(roles, :text))
         History.note("said who needs a second factor", shop, by: by, at: at, data: { roles: roles })
       end
+      private_class_method :changed
     end
   end
 end

@@ -30,8 +30,10 @@ module UprightBench
           changed = fields.reject { |name, value| person[name] == value }
           next if changed.empty?
 
+          before = person.email
           told { person.update(changed) }
-          History.note("changed", person, by: by, at: at, data: changed)
+          event = History.note("changed", person, by: by, at: at, data: changed)
+          TellStaff.of(event, to: before) if changed.key?(:email)
         end
       end
 
@@ -63,7 +65,7 @@ module UprightBench
           person.update(password_hash: Passwords.digest(password), password_given: true, password_given_at: at,
             pin_hash: nil, **more)
           sign_out(person)
-          History.note(verb, person, by: by, at: at)
+          TellStaff.of(History.note(verb, person, by: by, at: at))
         end
         password
       end

@@ -13,7 +13,8 @@ module UprightBench
       # @raise [Invalid] when the number is taken, or something stands against it
       def self.call(number, fields, measures:, by:, at:, part: nil, beside: {})
         Permissions.check!(:parts, by)
-        fields = fields.except(:cost_cents) unless Permissions.allow?(:see_costs, by) # as it is on file
+        Permissions.check!(:see_prices, by) if part.nil? # a new one needs a price
+        fields = fields.except(*unseen(by)) # as it is on file
         DB.transaction do
           OneAtATime.wait("part", number) # of two who put one number on file, the second hears it
           changes = PartChanges.new([{ line: 1, number: number, **fields }], lock: true)
@@ -21,6 +22,12 @@ module UprightBench
           WriteParts.new(changes, by: by, at: at, how: "by hand").call if changes.changes.any?
           Models::Part.first(number: number)
             .tap { |kept| keep_beside(kept, { measures: measured(kept, measures), **beside }, by, at) }
+        end
+      end
+
+      def self.unseen(by)
+        { see_costs: :cost_cents, see_prices: :price_cents }.filter_map do |right, field|
+          field unless Permissions.allow?(right, by)
         end
       end
 

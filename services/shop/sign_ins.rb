@@ -6,7 +6,8 @@ module UprightBench
     # was typed is not kept: it may be a password in the wrong field.
     module SignIns
       VERBS = ["signed in", "signed out", "sign-in failed", "changed the password", "set up a second factor",
-               "took off their second factor", "changed the PIN", "took over by PIN", "ended a sign-in"].freeze
+               "took off their second factor", "added a passkey", "took off a passkey", "changed the PIN",
+               "took over by PIN", "ended a sign-in"].freeze
       NOBODY = 0 # an account that there is not
 
       module_function
@@ -18,8 +19,9 @@ module UprightBench
 
         person = Models::Person.with_pk(person_id) if person_id
         by = verb == "sign-in failed" ? Actor.sign_in_page : person
-        Models::Event.insert(verb: verb, subject: "people", subject_id: person_id || NOBODY, at: at, person_id: by.id,
-          actor: by.name, address: Whence.now, data: Sequel.pg_jsonb({}))
+        id = Models::Event.insert(verb: verb, subject: "people", subject_id: person_id || NOBODY, at: at,
+          person_id: by.id, actor: by.name, address: Whence.now, data: Sequel.pg_jsonb({}))
+        TellStaff.of(id) if TellStaff::WORDS.key?(verb)
       end
     end
   end

@@ -64,6 +64,50 @@ class RolesTest < DatabaseTest
     refute_equal 403, status, words
   end
 
+  # A sum is written nowhere that somebody gets who may not see prices.
+  def test_no_page_has_a_sum_for_who_may_not_see_prices
+    may = Services::SetRole.now
+    Services::SetRole.call(may.merge("technician" => may["technician"] - %i[see_prices see_costs]), by: owner, at: NOW)
+    jobs = Core::Jobs::States::WORDS.keys.filter_map { |state| Models::Job.where(state: state.to_s).get(:number) }
+    sign_in(@people.fetch("technician").email)
+    paths = self.class.doors.select { |door| door.verb == "GET" }.flat_map do |door|
+      jobs.map { |number| door.path.gsub(/:(\w+)/) { real.merge("number" => number).fetch(Regexp.last_match(1)).to_s } }
+    end.uniq
+    seen = paths.count do |path|
+      get path
+      next unless status == 200 && last_response.content_type.to_s.include?("html")
+
+      refute_match(/\$\d/, page, path)
+      true
+    end
+
+    assert_operator seen, :>, 60, "pages were looked at"
+    get "/bills"
+
+    assert_equal 403, status
+    get "/shelf"
+
+    assert_includes page, Screens::Helpers::Words::HIDDEN_SUM
+  end
+
+  # Whoever does not see a price leaves it as it is.
+  def test_a_part_is_changed_without_its_price
+    may = Services::SetRole.now
+    Services::SetRole.call(may.merge("technician" => may["technician"] - %i[see_prices see_costs]), by: owner, at: NOW)
+    sign_in(@people.fetch("technician").email)
+    part = Models::Part.exclude(price_cents: 0).exclude(cost_cents: nil).order(:id).first
+    typed = Screens::Shelf::PartForm.typed_from(part).except("price", "cost")
+    submit "/shelf/#{part.id}/change", { **typed, "name" => "Another name" }, from: "/shelf/#{part.id}/change"
+
+    assert_equal [303, "Another name"], [status, part.refresh.name], page[/field-error.*/]
+    assert_equal part.values.values_at(:price_cents, :cost_cents), Models::Part[part.id].values
+      .values_at(:price_cents, :cost_cents)
+    submit "/shelf/#{part.id}/change", { **typed, "price" => "0.01", "name" => "A third" },
+      from: "/shelf/#{part.id}/change"
+
+    refute_equal 1, Models::Part[part.id].price_cents
+  end
+
   def test_a_route_that_does_not_say_who_may_is_not_taken
     other = Class.new(Sinatra::Base) { extend Screens::Doors }
 
@@ -138,7 +182,7 @@ class RolesTest < DatabaseTest
     get "/shelf/short"
     with = page.scan(/\$\d/).size
     sign_in
-    Services::SetRole.call(Services::SetRole.now.merge("technician" => %i[parts orders]), by: owner, at: NOW)
+    Services::SetRole.call(Services::SetRole.now.merge("technician" => %i[parts orders see_prices]), by: owner, at: NOW)
     clear_cookies
     sign_in(technician.email)
     get "/shelf/short"

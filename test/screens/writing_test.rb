@@ -26,8 +26,8 @@ class ShopWritingTest < DatabaseTest
     keep(clock: "12")
     get "/"
 
-    assert_match(/\d:\d\d [ap]m/, page)
-    refute_match(/today \d\d:\d\d(?! [ap]m)/, page)
+    assert_match(/\d:\d\d\u00A0[ap]m/, page)
+    refute_match(/today \d\d:\d\d(?!\u00A0)/, page)
     assert_equal "24", Core::Units::Writing.now.clock, "and nothing of it is left when the request is over"
   end
 
@@ -64,7 +64,7 @@ class ShopWritingTest < DatabaseTest
     assert_equal ["Monday, 5 April", "5 April 2027"], [words.date(day), words.full_date(day)]
     Core::Units::Writing::HELD.during(-> { Core::Units::Writing.new(date_order: "mdy", clock: "12") }) do
       assert_equal ["Monday, April 5", "April 5, 2027"], [words.date(day), words.full_date(day)]
-      assert_equal "Monday 8:30 am–12:00 pm", words.hours("mon" => { "08:30" => "12:00" })
+      assert_equal "Monday 8:30\u00A0am–12:00\u00A0pm", words.hours("mon" => { "08:30" => "12:00" })
       assert_equal "5. April 2027", Services::Words.new.of("de").full_date(day), "as the owner words it"
     end
   end

@@ -12,7 +12,7 @@ module UprightBench
         end
 
         # @param config [Rodauth::Configuration]
-        def self.add(config)
+        def self.configure(config)
           config.auth_class_eval { include CurrentSession }
           config.active_sessions_insert_hash { super().merge(device: Core::Access::Device.words(request.user_agent)) }
         end

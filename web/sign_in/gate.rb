@@ -11,7 +11,8 @@ module UprightBench
       # otherwise.
       class Gate < Roda
         SESSION_SECONDS = 30 * 86_400
-        OWN = %w[/login /logout].concat(SecondFactor::PATHS).freeze
+        ASKED_AGAIN = (SecondFactor::PATHS + Passkeys::PATHS - %w[/webauthn-login]).freeze
+        OWN = %w[/login /logout /webauthn-login].concat(ASKED_AGAIN).freeze
         # What is wrong with a sign-in is never told: neither which of both, nor whether there is such an account.
         WRONG = "That e-mail and password do not go together."
         WRONG_WORDS = %i[no_matching_login_message unverified_account_message invalid_password_message].freeze
@@ -39,9 +40,8 @@ module UprightBench
           hmac_secret SETTINGS.keys.newest(:sign_in)
           hmac_old_secret SETTINGS.keys.before(:sign_in)
           domain URI(SETTINGS.public_url).host
-          already_logged_in { redirect two_factor_partially_authenticated? ? SecondFactor::ASKED : "/" }
-          SecondFactor.configure(self)
-          CurrentSession.add(self)
+          already_logged_in { redirect two_factor_partially_authenticated? ? two_factor_auth_required_redirect : "/" }
+          [SecondFactor, Passkeys, CurrentSession].each { |part| part.configure(self) }
           login_label "E-mail"
           login_button "Sign in"
           login_redirect "/"
@@ -78,10 +78,11 @@ module UprightBench
           Services::Whence.now = env["REMOTE_ADDR"]
           env["upright_bench.route"] = r.path_info if OWN.include?(r.path_info)
           check_csrf! { refuse_form(r) } unless Screens::App.tokenless?(env)
-          rodauth.check_active_session if SecondFactor::PATHS.include?(r.path_info)
+          rodauth.check_active_session if ASKED_AGAIN.include?(r.path_info)
           r.rodauth
           env["upright_bench.who"] = -> { somebody }
           env["upright_bench.csrf"] = -> { csrf_token }
+          env["upright_bench.passkeys"] = -> { rodauth.own_passkeys if rodauth.passkeys_here? }
           env["upright_bench.session"] = -> { rodauth.current_session_digest }
           env["upright_bench.take_over"] = ->(person) { take_over(person) }
         end

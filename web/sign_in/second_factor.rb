@@ -7,7 +7,6 @@ module UprightBench
       # otp and recovery_codes of Rodauth), or for one of the codes that were written down when the phone was set up.
       module SecondFactor
         PATHS = %w[/otp-setup /otp-auth /otp-disable /recovery-auth /recovery-codes].freeze
-        ASKED = "/otp-auth"
         WRONG = "That code is not right, or was used already."
 
         module_function
@@ -56,13 +55,13 @@ module UprightBench
           config.two_factor_need_setup_redirect "/me"
           config.two_factor_already_authenticated_redirect "/"
           config.otp_already_setup_redirect "/me"
-          config.two_factor_auth_required_redirect ASKED
+          config.two_factor_auth_required_redirect { otp_exists? ? "/otp-auth" : "/webauthn-auth" }
         end
 
         # What is looked at with each request stands beside the person.
         def history(config)
-          config.after_otp_setup { Services::SecondFactor.changed(session_value, on: true, at: Time.now) }
-          config.after_otp_disable { Services::SecondFactor.changed(session_value, on: false, at: Time.now) }
+          config.after_otp_setup { Services::SecondFactor.changed_phone(session_value, on: true, at: Time.now) }
+          config.after_otp_disable { Services::SecondFactor.changed_phone(session_value, on: false, at: Time.now) }
           config.after_otp_authentication_failure do
             Services::SignIns.note("sign-in failed", session_value, at: Time.now)
           end
