@@ -16,7 +16,12 @@ module UprightBench
         bin/test core        the core alone: no database, no gems
         bin/test FILE ...    the tests in these files
         bin/test --help      this
+
+        TEST_DATABASE_URL and TEST_DATABASE_OWNER_URL name a database on a server that runs already: the first by a
+        role that owns nothing, the second by one that owns the database, may make others, and is a member of the
+        first. Without them the tests start a server of their own.
       WORDS
+      ELSEWHERE = { "DATABASE_URL" => "TEST_DATABASE_URL", "DATABASE_OWNER_URL" => "TEST_DATABASE_OWNER_URL" }.freeze
 
       # @param arguments [Array<String>] "core", --help, or test files; everything when empty
       def initialize(arguments)
@@ -30,9 +35,8 @@ module UprightBench
 
         Packages.ensure(Packages::BUILD + Packages::SERVER + Packages::TESTS)
         bundle = Gems.new(ROOT).ensure
-        cluster = start_cluster
-        status(system(environment(bundle, cluster), "bundle", "exec", "ruby", "-Itest", "-e", load_files(files),
-          chdir: ROOT))
+        cluster = start_cluster unless elsewhere?
+        run(environment(bundle, cluster))
       rescue Failure => e
         Shell.say "Cannot test: #{e.message}"
         1
@@ -41,6 +45,10 @@ module UprightBench
       end
 
       private
+
+      def run(env)
+        status(system(env, "bundle", "exec", "ruby", "-Itest", "-e", load_files(files), chdir: ROOT))
+      end
 
       # Asked for, or there is an argument that is no file.
       def help
@@ -69,6 +77,10 @@ module UprightBench
         files.sort.map { |file| "require #{file.inspect}" }.join("\n")
       end
 
+      def elsewhere?
+        ELSEWHERE.values.all? { |name| ENV.key?(name) }
+      end
+
       def start_cluster
         Cluster.new(folder: File.join(ROOT, "var/test-postgres"), fast: true).tap(&:start)
       end
@@ -85,11 +97,16 @@ module UprightBench
       end
 
       def environment(bundle, cluster)
-        cluster.create_database(DATABASE)
-        bundle.merge("APP_ENV" => "test", "DATABASE_URL" => cluster.url(DATABASE),
-          "DATABASE_OWNER_URL" => cluster.owner_url(DATABASE),
-          "STATE_DIR" => File.join(ROOT, "var/test"),
+        bundle.merge("APP_ENV" => "test", **database(cluster), "STATE_DIR" => File.join(ROOT, "var/test"),
           "PUBLIC_URL" => "http://127.0.0.1:4610", "SHOP_TZ" => zone, "SMTP_URL" => nil)
+      end
+
+      # @param cluster [Cluster, nil] nil where the server is another one
+      def database(cluster)
+        return ELSEWHERE.transform_values { |name| ENV.fetch(name) } if cluster.nil?
+
+        cluster.create_database(DATABASE)
+        { "DATABASE_URL" => cluster.url(DATABASE), "DATABASE_OWNER_URL" => cluster.owner_url(DATABASE) }
       end
     end
   end

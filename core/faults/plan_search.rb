@@ -1,0 +1,100 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Faults
+      # The search for what is behind a complaint, on one model: the table's causes at the places of its sheet, a look
+      # for each place, and the tries that part them.
+      class PlanSearch
+        SETTINGS = "settings"
+        SETTINGS_MINUTES = 1.0
+        TAKES_DIRT = %i[full damp].freeze
+        BEFORE_THE_MOTOR = 3 # times as likely as behind it, from memory
+
+        # @param sheet [Sheets::Sheet]
+        # @param complaint [Symbol] a key of Complaints
+        # @param learned [Hash{String=>Numeric}, nil] by cause: how many of the shop's own closed jobs it was
+        def initialize(sheet, complaint, learned: nil)
+          @sheet = sheet
+          @complaint = Complaints.fetch(complaint)
+          @learned = learned || {}
+        end
+
+        # @return [Search]
+        def call
+          found = causes
+          checks = [settings(found), *looks(found)].compact
+          tries = Tries.new(@sheet, @complaint.key, found).call
+          places = checks.filter_map(&:place) + tries.filter_map(&:place)
+          Search.new(causes: found, checks: checks + tries, openings: Openings.new(@sheet).of(places))
+        end
+
+        private
+
+        def causes
+          found = @complaint.rows.flat_map { |row| row.part == :setting ? setting(row) : at_places(row) }
+          found = found.select { |cause| cause.weight.positive? }
+          LearnWeights.new(shares(found), @learned).call.then do |weights|
+            found.map { |cause| cause.with(weight: weights.fetch(cause.key)) }
+          end
+        end
+
+        # @return [Hash{String,nil=>Float}] of the table, with what is nowhere in it
+        def shares(found)
+          whole = found.sum(&:weight)
+          left = Complaints::NONE_OF_THESE / 100.0
+          { **found.to_h { |cause| [cause.key, cause.weight / whole * (1 - left)] }, Belief::NONE => left }
+        end
+
+        def setting(row)
+          [Cause.new(key: "setting:#{row.fault}", place: nil, fault: Kinds.fetch(:setting, row.fault), name: "Setting",
+            weight: Complaints.weight(row, @sheet).to_f)]
+        end
+
+        # A part that is there several times shares the weight.
+        def at_places(row)
+          parts = @sheet.walk.select { |place| place.kind == row.part }.to_h { |place| [place, part_of(row, place)] }
+          weight = Complaints.weight(row, @sheet) / parts.each_value.sum.to_f
+          fault = Kinds.fetch(row.part, row.fault)
+          parts.map { |place, part| cause(place, fault, weight * part) }
+        end
+
+        def cause(place, fault, weight)
+          Cause.new(key: "#{place.key}:#{fault.key}", place: place.key, fault: fault, name: place.name, weight: weight)
+        end
+
+        # What is before the motor takes the dirt (common practice).
+        def part_of(row, place)
+          return 1 unless row.part == :filter && TAKES_DIRT.include?(row.fault)
+
+          motor = @sheet.walk.index { |other| other.kind == :motor }
+          motor.nil? || @sheet.walk.index(place) < motor ? BEFORE_THE_MOTOR : 1
+        end
+
+        def settings(causes)
+          here = causes.select { |cause| cause.place.nil? }
+          return if here.empty?
+
+          Check.new(key: SETTINGS, place: nil, name: "Settings", act: Looks::SETTINGS.act, sign: Looks::SETTINGS.sign,
+            minutes: SETTINGS_MINUTES, shows: seen(here))
+        end
+
+        def looks(causes)
+          causes.group_by(&:place).except(nil).map { |key, here| look(@sheet.position(key), here) }
+            .sort_by { |check| @sheet.walk.index { |place| place.key == check.place } }
+        end
+
+        def look(place, causes)
+          look = Looks::BY_PART.fetch(place.kind)
+          Check.new(key: place.key, place: place.key, name: place.name, act: look.act, sign: look.sign, tool: look.tool,
+            caution: place.caution, minutes: place.minutes, shows: seen(causes),
+            needs: Openings.new(@sheet).needed(place.key))
+        end
+
+        def seen(causes)
+          causes.to_h { |cause| [cause.key, cause.fault.seen] }
+        end
+      end
+    end
+  end
+end

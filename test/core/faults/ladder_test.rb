@@ -1,0 +1,116 @@
+# frozen_string_literal: true
+
+require "json"
+require_relative "../../core_helper"
+
+class FaultLadderTest < CoreTest
+  include UprightBench::Core
+
+  def sheet(name = "hallmoor-dart-m")
+    Sheets::Parse.new(JSON.parse(File.read(File.expand_path("../../../demo/sheets/#{name}.json", __dir__)))).call
+  end
+
+  def search(complaint = :no_suction, name = "hallmoor-dart-m")
+    Faults::PlanSearch.new(sheet(name), complaint).call
+  end
+
+  def test_what_is_open_stays_open
+    found = search
+    closed = Faults::Ladder.new(found)
+
+    assert_equal %w[bin cones screen], found.check_of("cyclone-gasket").needs.sort
+    opened = Faults::Ladder.new(found, [["screen", :clear]])
+
+    assert closed.openings.key?("bin")
+    refute opened.openings.key?("bin")
+    assert_in_delta found.check_of("screen").minutes + found.opening_minutes(%w[bin]), opened.spent
+  end
+
+  def test_found_ends_it_with_the_place
+    found = search
+    ladder = Faults::Ladder.new(found, [["neck", :found]])
+
+    assert_nil ladder.next_step
+    assert_equal ["neck:blocked"], ladder.found.map(&:key)
+  end
+
+  # Two faults at once: the one that was mended goes, the rest stands, and the search goes on.
+  def test_mended_and_still_there
+    found = search
+    ladder = Faults::Ladder.new(found, [["neck", :found]], mended: %w[neck:blocked])
+
+    assert_nil ladder.found
+    assert_in_delta 0.0, ladder.belief["neck:blocked"]
+    assert ladder.next_step
+    refute_equal "neck", ladder.next_step.check.key
+  end
+
+  def test_clear_takes_belief_from_its_causes_only
+    found = search(:weak_everywhere)
+    before = Faults::Ladder.new(found)
+    after = Faults::Ladder.new(found, [["pre-filter", :clear]])
+
+    assert_operator after.belief["pre-filter:full"], :<, before.belief["pre-filter:full"] / 5
+    assert_operator after.belief["screen:clogged"], :>, before.belief["screen:clogged"]
+    assert_operator after.none, :>, before.none
+  end
+
+  def test_cannot_tell_changes_nothing_and_is_not_asked_again
+    found = search(:weak_everywhere)
+    ladder = Faults::Ladder.new(found, [["pre-filter", :cannot_tell]])
+
+    assert_in_delta Faults::Ladder.new(found).belief["pre-filter:full"], ladder.belief["pre-filter:full"]
+    refute_includes ladder.left.map(&:key), "pre-filter"
+  end
+
+  def test_nothing_is_left
+    found = search(:hard_to_push)
+    ladder = Faults::Ladder.new(found, found.checks.map { |check| [check.key, :cannot_tell] })
+
+    assert_nil ladder.next_step
+    assert_nil ladder.found
+  end
+
+  # The sign over the motor's inlet clears the motor; no sign says it is the motor.
+  def test_a_hand_over_the_inlet
+    found = search
+    pulls = Faults::Ladder.new(found, [["settings", :clear], ["try:inlet", :found]])
+    dead = Faults::Ladder.new(found, [["settings", :clear], ["try:inlet", :clear]])
+
+    assert_operator pulls.belief["motor:worn"], :<, 0.02
+    assert_operator dead.belief["motor:worn"], :>, 0.5
+    assert_nil pulls.found, "it proves nothing"
+    assert_equal "motor", dead.next_step.check.place
+  end
+
+  # What it says it will take, it takes on average (2,000 simulated machines, within four standard errors).
+  def test_the_minutes_that_it_promises
+    found = search(:brush_does_not_turn)
+    step = Faults::Ladder.new(found, [["settings", :clear]]).next_step
+    random = Random.new(7)
+    belief = Faults::Ladder.new(found, [["settings", :clear]]).belief.to_h
+    minutes = Array.new(2000) { minutes_to_find(found, draw(belief, random)) }
+    mean = minutes.sum / minutes.size
+    error = Math.sqrt(minutes.sum { |one| (one - mean)**2 } / (minutes.size - 1.0) / minutes.size)
+
+    assert_equal :exact, step.how
+    assert_in_delta step.to_go, mean, 4 * error
+  end
+
+  def draw(belief, random)
+    point = random.rand
+    key = belief.find { |_, share| (point -= share) <= 0 }&.first
+    Faults::Simulated.new([key].compact, -> { random.rand })
+  end
+
+  def minutes_to_find(found, machine)
+    results = [["settings", :clear]]
+    loop do
+      ladder = Faults::Ladder.new(found, results)
+      step = ladder.next_step
+      return ladder.spent - found.check_of("settings").minutes unless step
+
+      results += [[step.check.key, machine.answer(step.check)]]
+    end
+  end
+end

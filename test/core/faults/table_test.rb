@@ -1,0 +1,91 @@
+# frozen_string_literal: true
+
+require "json"
+require_relative "../../core_helper"
+
+# The table of complaints and what is behind them, held against the findings, the sheets and the counter.
+class FaultTableTest < CoreTest
+  include UprightBench::Core
+
+  SHEETS = Dir[File.expand_path("../../../{demo/sheets,starters}/*.json", __dir__)].to_h do |file|
+    data = JSON.parse(File.read(file))
+    [File.basename(file, ".json"), Sheets::Parse.new(data["sheet"] || data).call]
+  end
+
+  def searches
+    SHEETS.flat_map do |name, sheet|
+      Faults::Complaints::ALL.map { |complaint| [name, sheet, complaint, Faults::PlanSearch.new(sheet, complaint.key).call] }
+    end
+  end
+
+  # What is wrong is a finding that the look-over knows, and that means work or a stop.
+  def test_every_fault_is_a_finding_with_work
+    Faults::Kinds::BY_PART.each do |part, faults|
+      faults.each_value do |fault|
+        fault.observed.each { |name, value| Findings::KINDS.fetch(part).fetch(name).check_value(value) }
+        verdict = read(part, fault.observed)
+
+        refute_nil verdict, "#{part} #{fault.key}"
+        refute_equal :leave, verdict.kind, "#{part} #{fault.key}"
+      end
+    end
+  end
+
+  def read(part, observed)
+    place = SHEETS.each_value.flat_map(&:walk).find { |one| one.kind == part }
+    Findings::Read.new(position: place, observed: observed, background: Findings::Background.new).call
+  end
+
+  def test_every_row_names_a_fault_and_every_kind_of_part_has_its_look
+    Faults::Complaints::ALL.each do |complaint|
+      complaint.rows.each { |row| assert Faults::Kinds.fetch(row.part, row.fault) }
+      assert_equal complaint.rows.uniq { |row| [row.part, row.fault] }, complaint.rows
+    end
+    assert_empty Faults::Kinds::BY_PART.keys - Faults::Looks::BY_PART.keys
+    assert_empty Findings::OF_KIND.keys - Faults::Kinds::BY_PART.keys, "every kind of part can be at fault"
+  end
+
+  def test_every_complaint_of_every_machine_can_be_searched
+    searches.each do |name, _, complaint, search|
+      words = "#{name}: #{complaint.words}"
+
+      assert_in_delta 1.0, search.causes.sum(&:weight) + search.none, 1e-9, words
+      refute_empty search.checks, words
+      shown = search.checks.reject(&:splits).flat_map { |check| check.shows.keys }
+
+      assert_equal search.causes.map(&:key).sort, shown.sort, "#{words}: each cause is shown by one look"
+      refute_nil Faults::Ladder.new(search).next_step, words
+    end
+  end
+
+  # In about nine of ten cordless machines that pulse, the filter is the cause (common practice).
+  def test_a_cordless_machine_that_pulses
+    SHEETS.select { |_, sheet| sheet.kind == :stick }.each do |name, sheet|
+      search = Faults::PlanSearch.new(sheet, :pulses).call
+      filters = search.causes.select { |cause| cause.place && sheet.position(cause.place).kind == :filter }
+
+      assert_in_delta 0.9, filters.sum(&:weight), 0.06, name
+      first = Faults::Ladder.new(search).next_step.check
+
+      assert_equal :filter, sheet.position(first.place).kind, name
+    end
+  end
+
+  # Settings come before anything is opened.
+  def test_settings_first
+    searches.each do |name, _, complaint, search|
+      settings = search.checks.find { |check| check.key == Faults::PlanSearch::SETTINGS } or next
+      next if Faults::Belief.of(search).sign(settings) < Faults::Ladder::SETTINGS_FIRST
+
+      assert_equal settings, Faults::Ladder.new(search).next_step.check, "#{name}: #{complaint.words}"
+    end
+  end
+
+  def test_complaints_in_what_was_written
+    keys = ->(text) { Faults::Complaints.in_text(text).map(&:key) }
+
+    assert_equal %i[pulses], keys.call("Pulses since Monday")
+    assert_equal %i[weak_on_the_floor smells], keys.call("weak on the floor, smells")
+    assert_empty keys.call("impulses, yearly service")
+  end
+end
