@@ -6,7 +6,7 @@ module UprightBench
   module Screens
     # The application behind the sign-in: every screen registers its routes here.
     class App < Sinatra::Base
-      SCREENS = [Bench, Fleet, TakeIn, Photos, Job, LookOver, Rack, Orders, Suppliers, Counts, PartLists,
+      SCREENS = [Bench, Fleet, TakeIn, Photos, Job, LookOver, FindFault, Rack, Orders, Suppliers, Counts, PartLists,
                  PartBook, OtherPart, Notes, ToCollect, Parcels, Sale, SoldNew, Registrations, Bills, Shelf,
                  Batches, Answers, Wordings, Unanswered, Cards, CustomerLists, Customers, Machines, Drafts,
                  Sheets, Settings, Archives, Audit, People, Find, CardPage, EstimatePage, FirstOwner, PaperRuns,

@@ -22,10 +22,7 @@ module UprightBench
 
         # @return [Float] minutes to be expected in this order, each check coming out clear until one shows it
         def minutes
-          order.inject([0.0, @belief, @openings]) do |(sum, belief, openings), check|
-            cost = check.minutes + open_cost(check.needs, openings)
-            [sum + (belief.each_value.sum * cost), cleared(belief, check), openings.except(*check.needs)]
-          end.first
+          OrderCost.minutes(order, @belief, @openings)
         end
 
         # @return [Array<Check>] as they would come, each coming out clear
@@ -35,17 +32,13 @@ module UprightBench
           openings = @openings
           Array.new(left.size) do
             check, = next_of(belief, left, openings)
-            belief = cleared(belief, check)
+            belief = OrderCost.cleared(belief, check)
             openings = openings.except(*check.needs)
             left.delete(check)
           end
         end
 
         private
-
-        def cleared(belief, check)
-          belief.to_h { |cause, share| [cause, share * (1 - check.likelihood(cause))] }
-        end
 
         def shown(belief, check)
           check.shows.sum { |cause, seen| belief.fetch(cause, 0.0) * seen }

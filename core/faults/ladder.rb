@@ -13,21 +13,28 @@ module UprightBench
         # Below that, a cause is not worth another minute by itself.
         SETTINGS_FIRST = 0.01
 
+        # How often a place looks the worse for wear when it is not what the complaint is about (from memory).
+        BESIDE = 0.3
+
         attr_reader :search, :belief, :found
 
         # @param search [Search]
         # @param results [Array<Array(String, Symbol)>] key of a check and its result, in their order
         # @param mended [Array<String>] causes that were mended, and the complaint is still there
-        def initialize(search, results = [], mended: [])
+        # @param looked [Array<String>] checks that the look-over did already, with nothing seen
+        # @param noticed [Array<String>] causes that the look-over saw; whether it was that is still to be shown
+        def initialize(search, results = [], mended: [], looked: [], noticed: [])
           @search = search
+          @mended = mended
           @results = results.to_h
-          @belief = believed(results, mended)
-          @found = proven(results, mended)
+          @looked = looked - @results.keys
+          @belief = believed(noticed - mended)
+          @found = proven
         end
 
         # @return [Array<Check>] those that were not done
         def left
-          @left ||= @search.checks.reject { |check| @results.key?(check.key) }
+          @left ||= @search.checks.reject { |check| @results.key?(check.key) || @looked.include?(check.key) }
         end
 
         # @return [Array<Cause>] the likeliest first, of which something is left
@@ -47,6 +54,11 @@ module UprightBench
           settings ? step_for(settings, nil) : ordered_step
         end
 
+        # @return [Float] minutes to be expected along the air path, from the floor to the exhaust
+        def along_the_path
+          OrderCost.minutes(useful.reject(&:splits), @belief.to_h, openings)
+        end
+
         # @return [Float] minutes that were spent, openings with them
         def spent
           done = @results.keys.map { |key| @search.check_of(key) }
@@ -61,18 +73,23 @@ module UprightBench
 
         private
 
-        def believed(results, mended)
-          seen = results.inject(Belief.of(@search)) do |belief, (key, result)|
-            belief.after(@search.check_of(key), result)
-          end
-          mended.any? ? seen.without(mended) : seen
+        # What showed a fault that was mended since says nothing of the others.
+        def believed(noticed)
+          seen = @looked.map { |key| [key, :clear] } + @results.reject { |key, result| over?(key, result) }.to_a
+          belief = seen.inject(Belief.of(@search)) { |now, (key, result)| now.after(@search.check_of(key), result) }
+          belief = belief.weighed(noticed.to_h { |cause| [cause, 1.0] }, otherwise: BESIDE) if noticed.any?
+          @mended.any? ? belief.without(@mended) : belief
+        end
+
+        def over?(key, result)
+          result == :found && @search.check_of(key).shows.keys.intersect?(@mended)
         end
 
         # @return [Array<Cause>, nil] what was shown and is not mended yet, the likeliest first
-        def proven(results, mended)
-          found = results.select { |_, result| result == :found }.map { |key, _| @search.check_of(key) }
-          shown = found.select(&:proves?).last&.shows&.keys
-          causes.select { |cause| shown.include?(cause.key) } unless shown.nil? || shown.intersect?(mended)
+        def proven
+          standing = @results.select { |key, result| result == :found && !over?(key, result) }.keys
+          check = standing.map { |key| @search.check_of(key) }.select(&:proves?).last or return
+          causes.select { |cause| check.shows.key?(cause.key) }
         end
 
         def made

@@ -39,6 +39,8 @@ module UprightBench
         # @param text [String] as opening hours are kept: "14:30"
         # @return [String] as the shop writes it
         def typed_clock(text)
+          return text if Writing.now.clock == Writing::AS_KEPT # "24:00" too, at which a day ends
+
           hour, minute = text.split(":").map(&:to_i)
           clock(Time.utc(2000, 1, 1, hour % 24, minute))
         end

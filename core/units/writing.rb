@@ -13,6 +13,7 @@ module UprightBench
                  "mdy" => { whole: "%b %-d, %Y", weekday: "%a, %b %-d", short: "%b %-d", long: "%A, %B %-d" },
                  "ymd" => { whole: "%Y-%m-%d", weekday: "%a %b %-d", short: "%b %-d", long: "%A, %B %-d" } }.freeze
         CLOCKS = { "24" => "%H:%M", "12" => "%-l:%M\u00A0%P" }.freeze
+        AS_KEPT = "24" # the clock of what is stored
         HOURS = { "24" => "%-H", "12" => "%-l" }.freeze
         MARKS = { "point" => ".", "comma" => "," }.freeze
 

@@ -188,7 +188,7 @@ class IntakeBrowserTest < BrowserTest
     assert_equal ["half-yearly service", "weak", "half-yearly service"],
       Models::Job.order(Sequel.desc(:id)).limit(3).select_map(:complaint).reverse
     assert_equal "%PDF",
-      evaluate_async_script("fetch(document.querySelector('.under-title .btn').href).then((answer) => " \
+      evaluate_async_script("fetch(document.querySelector('main a.btn').href).then((answer) => " \
                             "answer.text()).then((text) => arguments[0](text.slice(0, 4)))")
   end
 

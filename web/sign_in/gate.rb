@@ -87,6 +87,11 @@ module UprightBench
           env["upright_bench.take_over"] = ->(person) { take_over(person) }
         end
 
+        # @return [String] as in "5 Apr 2027"
+        def day_words(time)
+          Core::Units::Day.words(Config::Zone.date(time))
+        end
+
         # @return [Services::SignInTries] of this address at this account
         def tries
           @tries ||= Services::SignInTries.new(login: request.params["login"].to_s, address: env["REMOTE_ADDR"],

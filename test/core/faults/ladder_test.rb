@@ -45,6 +45,29 @@ class FaultLadderTest < CoreTest
     refute_equal "neck", ladder.next_step.check.key
   end
 
+  # What the look-over saw is likelier, and still has to be shown; what it saw nothing at is not asked again.
+  def test_what_the_look_over_saw
+    found = search(:weak_everywhere)
+    before = Faults::Ladder.new(found)
+    ladder = Faults::Ladder.new(found, noticed: ["screen:wound"], looked: %w[pre-filter])
+
+    assert_operator ladder.belief["screen:wound"], :>, before.belief["screen:wound"] * 2
+    assert_operator ladder.belief["pre-filter:full"], :<, 0.05
+    assert_includes ladder.left.map(&:key), "screen"
+    refute_includes ladder.left.map(&:key), "pre-filter"
+    assert_in_delta 0, ladder.spent
+  end
+
+  # Found, mended, and the second one found after it.
+  def test_two_faults_one_after_the_other
+    found = search
+    ladder = Faults::Ladder.new(found, [["neck", :found], ["wand", :clear], ["bin-seal", :found]],
+      mended: %w[neck:blocked])
+
+    assert_includes ladder.found.map(&:key), "bin-seal:lifted"
+    assert_operator ladder.belief["wand:blocked"], :<, 0.01
+  end
+
   def test_clear_takes_belief_from_its_causes_only
     found = search(:weak_everywhere)
     before = Faults::Ladder.new(found)

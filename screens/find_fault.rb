@@ -1,0 +1,122 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    # The search for what is behind a complaint: the next check large, with its answers under one key each, and below it
+    # all that it can be.
+    module FindFault
+      KEYS = [["f", "found: it shows its sign"], ["n", "nothing: it is clear"], ["x", "cannot tell"],
+              ["1 to 9", "found, and this is what was seen"]].freeze
+
+      def self.registered(app)
+        app.helpers Helpers
+        app.get("/jobs/:number/fault") { fault_page(id_of(params["number"])) }
+
+        app.post("/jobs/:number/fault", may: :work) do
+          search_step { |number, said| Services::SearchFault.begin(number, params["complaint"].to_s, **said) }
+        end
+        answers_routes(app)
+        ending_routes(app)
+      end
+
+      def self.answers_routes(app)
+        app.post "/jobs/:number/fault/answer", may: :work do
+          search_step do |number, said|
+            Services::SearchFault.answer(number, params["check"].to_s, params["result"].to_s,
+              cause: given(params["cause"]), **said)
+          end
+        end
+
+        app.post "/jobs/:number/fault/back", may: :work do
+          search_step { |number, said| Services::SearchFault.take_back(number, **said) }
+        end
+      end
+
+      def self.ending_routes(app)
+        app.post "/jobs/:number/fault/still-there", may: :work do
+          search_step { |number, said| Services::SearchFault.still_there(number, given(params["cause"]), **said) }
+        end
+
+        app.post "/jobs/:number/fault/end", may: :work do
+          search_step { |number, said| Services::SearchFault.finish(number, given(params["cause"]), **said) }
+        end
+      end
+      private_class_method :answers_routes, :ending_routes
+
+      # Helpers of this screen's routes and templates.
+      module Helpers
+        RESULT_WORDS = { found: "found", clear: "clear", cannot_tell: "cannot tell" }.freeze
+        HOW_WORDS = { exact: "No order takes fewer minutes on average.",
+                      greedy: "There is too much left to try every order: this one is near the best.",
+                      first: "It costs a minute and opens nothing, so it comes first." }.freeze
+        RUNGS = 8 # causes that are shown before the rest is folded away
+
+        def fault_page(number, problem: nil)
+          page = Queries::FaultPage.new(Services::Lookup.job_to_show(number), policies: policies)
+          @title = "Find the fault, job #{number}"
+          @keys = KEYS
+          erb :"find_fault/page", locals: { page: page, job: page.job, problem: problem }
+        end
+
+        # Back to the page when it went well; the same page when it did not.
+        def search_step
+          number = id_of(params["number"])
+          yield number, { by: person, at: now }
+          redirect "/jobs/#{number}/fault", 303
+        rescue Services::Refused, Services::Stale, Services::Invalid => e
+          status Web::ErrorTable.status(e)
+          fault_page(number, problem: e.message)
+        end
+
+        # @return [String, nil] nil for what is empty or no text
+        def given(typed)
+          typed if typed.is_a?(String) && !typed.empty?
+        end
+
+        # @return [Array<Core::Faults::Complaints::Complaint>] those of the job first
+        def complaints_for(job)
+          named = Core::Faults::Complaints.in_text(job.complaint)
+          named + (Core::Faults::Complaints::ALL - named)
+        end
+
+        def complaint_words(key)
+          Core::Faults::Complaints.fetch(key).words
+        end
+
+        def fault_ribbon(page)
+          Drawings::Ribbon.new(sheet: page.job.sheet, marks: page.marks, notes: page.notes,
+            current: (page.next_step&.check&.place if page.open?),
+            link: ->(key) { "/jobs/#{page.job.number}/look-over?at=#{key}" }).render
+        end
+
+        # @return [String] as in "12 %" and "under 1 %"
+        def share_words(share)
+          share.positive? && share < 0.01 ? "under 1 %" : "#{(share * 100).round} %"
+        end
+
+        # @return [String] as in "4 min, 1.5 of them to take off: Bin"
+        def check_minutes(step, search)
+          return minutes_words(step.minutes) if step.opens.empty?
+
+          names = search.openings.select { |opening| step.opens.include?(opening.key) }.map(&:name)
+          "#{minutes_words(step.minutes)}, with what comes off first: #{names.join(', ')}"
+        end
+
+        # @return [String] what it can be, by how likely it is at this check
+        def shown_at(ladder, check)
+          ladder.causes.select { |cause| check.shows.key?(cause.key) }
+        end
+
+        # @return [String, nil] when looking on may cost more than was agreed for it
+        def beyond_agreed(page, step)
+          agreed = page.agreed_minutes or return
+          ahead = page.ladder.spent + (step.to_go || step.minutes)
+          return if ahead <= agreed
+
+          "#{money(page.job.look_fee_cents)} of looking was agreed: #{minutes_words(agreed)}. With what is ahead it " \
+            "comes to about #{minutes_words(ahead)}. Ask the customer, or send it on."
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # Where a job's search for a fault stands: what was checked, what the look-over saw, and what the shop has learned.
+    class LadderOfJob
+      # @param search [Models::FaultSearch]
+      # @param job [Models::Job]
+      # @param findings [Hash{String=>Models::Finding}] of the job, by place
+      # @return [Core::Faults::Ladder]
+      def self.of(search, job, findings: nil)
+        new(search, job, findings || Models::Finding.where(job_id: job.id).as_hash(:position)).call
+      end
+
+      def initialize(search, job, findings)
+        @search = search
+        @job = job
+        @findings = findings
+      end
+
+      def call
+        results = known_results
+        Core::Faults::Ladder.new(plan, results, mended: @search.mended.to_a,
+          looked: unchecked(results).select { |check| fine?(check.place) }.map(&:key),
+          noticed: unchecked(results).flat_map { |check| noticed(check) })
+      end
+
+      private
+
+      def plan
+        @plan ||= Core::Faults::PlanSearch.new(@job.sheet, @search.complaint.to_sym,
+          learned: Queries::CausesCounted.call(@job.sheet, @search.complaint)).call
+      end
+
+      # @return [Array<Core::Faults::Check>] places that nobody checked in this search
+      def unchecked(results)
+        answered = results.map(&:first)
+        plan.checks.reject { |check| check.splits || answered.include?(check.key) }
+      end
+
+      # A sheet that was changed since may have lost a place.
+      def known_results
+        known = plan.checks.map(&:key)
+        @search.results.select { |row| known.include?(row.check_key) }.map { |row| [row.check_key, row.result.to_sym] }
+      end
+
+      def fine?(place)
+        @findings[place]&.verdict == "leave"
+      end
+
+      # @return [Array<String>] causes at the check's place that a finding says
+      def noticed(check)
+        finding = @findings[check.place]
+        return [] if finding.nil? || finding.verdict == "leave"
+
+        check.shows.keys.select { |key| says?(finding.seen, plan.cause_of(key).fault.observed) }
+      end
+
+      # A number is a sign by its verdict, a word by itself.
+      def says?(seen, observed)
+        observed.any? && observed.all? do |name, value|
+          seen[name] == value || (value.is_a?(Numeric) && seen.key?(name))
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,168 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # The search for what is behind a complaint, step by step. Each result becomes a finding at its place, so that
+    # verdicts, work, parts and clocks follow from it.
+    class SearchFault
+      class << self
+        # @param complaint [String] a key of Core::Faults::Complaints
+        # @return [Models::FaultSearch] the one that is open, or a new one
+        # @raise [Refused] when nothing more is recorded of the job
+        def begin(number, complaint, by:, at:)
+          with(number, by) do |job|
+            known(complaint)
+            open = open_of(job)
+            next open if open&.complaint == complaint
+
+            close(open, job, "dropped", by, at) if open
+            create(job, complaint, by, at)
+          end
+        end
+
+        # @param check [String] its key
+        # @param result [String] of Core::Faults::Belief::RESULTS
+        # @param cause [String, nil] which of the faults that it can show was seen; the likeliest when nil
+        # @raise [Refused] when it was answered already, or the machine stays shut
+        def answer(number, check, result, by:, at:, cause: nil)
+          with(number, by) { |job| new(job, open!(job), by, at).answer(check, result, cause) }
+        end
+
+        # The last answer was wrong. What was recorded at its place stays, and can be changed there.
+        def take_back(number, by:, at:)
+          with(number, by) do |job|
+            row = open!(job).results_dataset.reverse(:id).first or raise Refused, "Nothing was answered yet."
+            row.delete
+            History.note("took back a check", row, by: by, at: at, job: job, data: { check: row.check_key })
+          end
+        end
+
+        # It was mended, and the complaint is still there.
+        # @param cause [String]
+        def still_there(number, cause, by:, at:)
+          with(number, by) do |job|
+            search = open!(job)
+            known_cause(search, job, cause)
+            search.update(mended: Sequel.pg_array(search.mended.to_a | [cause], :text))
+            History.note("mended it, and it is still there", search, by: by, at: at, job: job, data: { cause: cause })
+          end
+        end
+
+        # @param cause [String, nil] what it was; nil when it was not found
+        def finish(number, cause, by:, at:)
+          with(number, by) do |job|
+            search = open!(job)
+            known_cause(search, job, cause) if cause
+            close(search, job, cause ? "found" : "not_found", by, at, cause: cause)
+          end
+        end
+
+        private
+
+        def with(number, by)
+          Permissions.check!(:work, by)
+          DB.transaction do
+            job = Lookup.job(number, lock: true)
+            OpenToLook.refuse_past(job)
+            yield job
+          end
+        end
+
+        def known(complaint)
+          Core::Faults::Complaints.fetch(complaint)
+        rescue KeyError
+          raise NotFound, "There is no such complaint."
+        end
+
+        def known_cause(search, job, cause)
+          LadderOfJob.of(search, job).search.cause_of(cause)
+        rescue KeyError
+          raise NotFound, "There is no such cause."
+        end
+
+        def open_of(job)
+          Models::FaultSearch.under_way.first(job_id: job.id)
+        end
+
+        def open!(job)
+          open_of(job) || raise(Refused, "Nobody is looking for a fault in job #{job.number}.")
+        end
+
+        def create(job, complaint, by, at)
+          search = Models::FaultSearch.create(job_id: job.id, complaint: complaint, begun_by: by.id, begun_at: at)
+          History.note("began to look for the fault", search, by: by, at: at, job: job, data: { complaint: complaint })
+          search
+        end
+
+        def close(search, job, outcome, by, at, cause: nil)
+          search.update(outcome: outcome, cause: cause, ended_by: by.id, ended_at: at)
+          verb = outcome == "found" ? "found the fault" : "ended the search for the fault"
+          History.note(verb, search, by: by, at: at, job: job, data: { cause: cause, outcome: outcome }.compact)
+          search
+        end
+      end
+
+      def initialize(job, search, by, at)
+        @job = job
+        @search = search
+        @by = by
+        @at = at
+        @ladder = LadderOfJob.of(search, job)
+      end
+
+      def answer(key, result, cause)
+        check = check_of(key)
+        refuse_unknown(result)
+        refuse_twice(check, result)
+        seen = cause_seen(check, cause) if result == "found" && !check.splits
+        Models::FaultResult.dataset.insert_conflict.insert(fault_search_id: @search.id, check_key: key, result: result,
+          cause: seen&.key, said_by: @by.id, said_at: @at)
+        record(check, result, seen) if check.place && !check.splits
+      end
+
+      private
+
+      def check_of(key)
+        @ladder.search.check_of(key)
+      rescue KeyError
+        raise NotFound, "There is no such check."
+      end
+
+      def refuse_unknown(result)
+        return if Core::Faults::Belief::RESULTS.map(&:to_s).include?(result)
+
+        raise Invalid, { base: ["There is no such answer."] }
+      end
+
+      # Sent again after a lost answer, it stands; another answer does not.
+      def refuse_twice(check, result)
+        before = @search.results_dataset.first(check_key: check.key)
+        return if before.nil? || before.result == result
+
+        raise Refused, "#{check.name} was answered already: take that back first."
+      end
+
+      def cause_seen(check, cause)
+        shown = @ladder.causes.select { |one| check.shows.key?(one.key) }
+        return shown.first unless cause
+
+        shown.find { |one| one.key == cause } || raise(NotFound, "That check does not show that.")
+      end
+
+      def record(check, result, cause)
+        return if result == "cannot_tell"
+
+        before = Models::Finding.first(job_id: @job.id, position: check.place)
+        return if result == "clear" && before # it says more than that it is not this
+
+        observed = result == "clear" ? Core::Findings.fine(@job.sheet.position(check.place)) : said(before, cause)
+        RecordFinding.new(@job, check.place, observed: observed, version: before&.version || 0, by: @by, at: @at,
+          fine: result == "clear").call
+      end
+
+      def said(before, cause)
+        (before&.seen || {}).merge(cause.fault.observed)
+      end
+    end
+  end
+end
