@@ -47,9 +47,12 @@ module UprightBench
       module Helpers
         RESULT_WORDS = { found: "found", clear: "clear", cannot_tell: "cannot tell" }.freeze
         HOW_WORDS = { exact: "No order takes fewer minutes on average.",
+                      without_tries: "No order of looks takes fewer minutes on average; tries that part the machine " \
+                                     "come in when less is left.",
                       greedy: "There is too much left to try every order: this one is near the best.",
                       first: "It costs a minute and opens nothing, so it comes first." }.freeze
-        RUNGS = 8 # causes that are shown before the rest is folded away
+        RUNGS = 8 # causes that are shown
+        LEAST = 0.001
 
         def fault_page(number, problem: nil)
           page = Queries::FaultPage.new(Services::Lookup.job_to_show(number), policies: policies)
@@ -87,6 +90,11 @@ module UprightBench
           Drawings::Ribbon.new(sheet: page.job.sheet, marks: page.marks, notes: page.notes,
             current: (page.next_step&.check&.place if page.open?),
             link: ->(key) { "/jobs/#{page.job.number}/look-over?at=#{key}" }).render
+        end
+
+        # @return [Array<Core::Faults::Cause>] those that are worth a line
+        def rungs(ladder)
+          ladder.causes.first(RUNGS).select { |cause| ladder.belief[cause.key] >= LEAST }
         end
 
         # @return [String] as in "12 %" and "under 1 %"

@@ -6,4 +6,16 @@ namespace :docs do
     require_relative "../measure/data_model"
     UprightBench::Measure::DataModel.new(UprightBench::DB).write
   end
+
+  desc "Write the tables of docs/finding-the-fault.md anew from simulated machines (MACHINES=2000 for each complaint)"
+  task :faults do
+    require "json"
+    require_relative "../config/boot"
+    require_relative "../measure/fault_report"
+    sheets = %w[hallmoor-dart-m corvane-drum-30 ostrel-stride-36].map do |name|
+      data = JSON.parse(File.read(File.expand_path("../demo/sheets/#{name}.json", __dir__)))
+      UprightBench::Core::Sheets::Parse.new(data).call
+    end
+    UprightBench::Measure::FaultReport.new(sheets, machines: Integer(ENV.fetch("MACHINES", "2000"))).write
+  end
 end

@@ -13,6 +13,19 @@ module UprightBench
 
         fields :key, :place, :fault, :name, :weight
 
+        # @param sheet [Sheets::Sheet]
+        # @param key [String] of a cause
+        # @return [String] as in "Pre-motor filter: clogged"; the key where the sheet has no such place any more
+        def self.words_of(sheet, key)
+          place, fault = key.split(":")
+          return "Setting: #{Kinds.fetch(:setting, fault.to_sym).words}" if place == "setting"
+
+          position = sheet.position(place)
+          "#{position.name}: #{Kinds.fetch(position.kind, fault.to_sym).words}"
+        rescue KeyError
+          key
+        end
+
         # @return [String] as in "Pre-motor filter: clogged"
         def words
           "#{name}: #{fault.words}"

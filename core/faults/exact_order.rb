@@ -115,14 +115,17 @@ module UprightBench
 
         def fill(values, sums, outcomes)
           done = done_bits(outcomes)
-          (@size - 1).downto(0) { |set| values[set] = best(values, sums, set, done, outcomes) }
+          # nothing is left to prove
+          (@size - 2).downto(0) do |set|
+            values[set] = best(values, sums, set, done, outcomes)
+          end
           values
         end
 
         def best(values, sums, set, done, outcomes)
           proving = least(values, sums[set], set, @opened[set] | done)
           split = best_split(set, outcomes) if outcomes.size < @splits.size
-          [proving, split].compact.min || 0.0
+          [proving, split].compact.min
         end
 
         # The heart of it: it runs some hundred thousand times.

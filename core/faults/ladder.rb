@@ -10,8 +10,8 @@ module UprightBench
         # its minutes.
         Step = Struct.new(:check, :share, :opens, :minutes, :to_go, :other, :other_to_go, :how, keyword_init: true)
 
-        # Below that, a cause is not worth another minute by itself.
-        SETTINGS_FIRST = 0.01
+        # Likelier than that, a wrong setting is looked for first.
+        SETTINGS_FIRST = 0.1
 
         # How often a place looks the worse for wear when it is not what the complaint is about (from memory).
         BESIDE = 0.3
@@ -23,11 +23,13 @@ module UprightBench
         # @param mended [Array<String>] causes that were mended, and the complaint is still there
         # @param looked [Array<String>] checks that the look-over did already, with nothing seen
         # @param noticed [Array<String>] causes that the look-over saw; whether it was that is still to be shown
-        def initialize(search, results = [], mended: [], looked: [], noticed: [])
+        # @param named [Array<String>] which of the causes of a check that showed something were seen
+        def initialize(search, results = [], mended: [], looked: [], noticed: [], named: [])
           @search = search
           @mended = mended
           @results = results.to_h
           @looked = looked - @results.keys
+          @named = named - mended
           @belief = believed(noticed - mended)
           @found = proven
         end
@@ -49,7 +51,7 @@ module UprightBench
 
         # @return [Step, nil] nil when something was found, or nothing is left to do
         def next_step
-          return if @found || useful.empty?
+          return if @found || useful.all?(&:splits) # nothing is left that proves anything
 
           settings ? step_for(settings, nil) : ordered_step
         end
@@ -73,12 +75,21 @@ module UprightBench
 
         private
 
-        # What showed a fault that was mended since says nothing of the others.
         def believed(noticed)
-          seen = @looked.map { |key| [key, :clear] } + @results.reject { |key, result| over?(key, result) }.to_a
-          belief = seen.inject(Belief.of(@search)) { |now, (key, result)| now.after(@search.check_of(key), result) }
-          belief = belief.weighed(noticed.to_h { |cause| [cause, 1.0] }, otherwise: BESIDE) if noticed.any?
+          belief = after_results
+          belief = belief.weighed(evenly(noticed), otherwise: BESIDE) if noticed.any?
+          belief = belief.weighed(evenly(@named), otherwise: 0.0) if @named.any? { |cause| belief[cause].positive? }
           @mended.any? ? belief.without(@mended) : belief
+        end
+
+        # What showed a fault that was mended since says nothing of the others.
+        def after_results
+          seen = @looked.map { |key| [key, :clear] } + @results.reject { |key, result| over?(key, result) }.to_a
+          seen.inject(Belief.of(@search)) { |belief, (key, result)| belief.after(@search.check_of(key), result) }
+        end
+
+        def evenly(causes)
+          causes.to_h { |cause| [cause, 1.0] }
         end
 
         def over?(key, result)
@@ -114,10 +125,15 @@ module UprightBench
         end
 
         def ordered_step
-          return greedy_step unless ExactOrder.can?(useful)
+          return exact_step(useful, :exact) if ExactOrder.can?(useful)
 
-          first, other = ExactOrder.new(@belief.to_h, useful, openings).first_steps
-          step_for(first[0], first[1], other: other, how: :exact)
+          proving = useful.reject(&:splits)
+          proving.any? && ExactOrder.can?(proving) ? exact_step(proving, :without_tries) : greedy_step
+        end
+
+        def exact_step(checks, how)
+          first, other = ExactOrder.new(@belief.to_h, checks, openings).first_steps
+          step_for(first[0], first[1], other: other, how: how)
         end
 
         def greedy_step

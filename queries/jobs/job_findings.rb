@@ -24,6 +24,12 @@ module UprightBench
         @names.fetch(person_id)
       end
 
+      # @return [String, nil] what was behind the complaint, where it was looked for and found
+      def fault_found
+        cause = Models::FaultSearch.where(job_id: job.id, outcome: "found").reverse(:id).get(:cause)
+        cause && Core::Faults::Cause.words_of(job.sheet, cause)
+      end
+
       # @return [Hash{String=>Symbol}] position => mark
       def marks
         skips.select { |_, skip| skip.not_fitted? }.transform_values { :unfitted }

@@ -20,7 +20,7 @@ module UprightBench
 
       def call
         results = known_results
-        Core::Faults::Ladder.new(plan, results, mended: @search.mended.to_a,
+        Core::Faults::Ladder.new(plan, results, mended: @search.mended.to_a, named: @search.results.filter_map(&:cause),
           looked: unchecked(results).select { |check| fine?(check.place) }.map(&:key),
           noticed: unchecked(results).flat_map { |check| noticed(check) })
       end

@@ -1,0 +1,115 @@
+# frozen_string_literal: true
+
+require_relative "../browser_helper"
+
+# Searches for a fault at the bench: by keys, by buttons, without scripts, and to a stop.
+class FindFaultBrowserTest < BrowserTest
+  # A job of a model, taken in with a complaint, made safe and not looked over.
+  def take_in(model, complaint)
+    sheet = Models::Sheet.first(model_name: model)
+    job = Services::TakeIn.call({ machine: { sheet_id: sheet.id, serial_number: SecureRandom.hex(4) },
+                                  customer_id: Models::Customer.min(:id), complaint: complaint,
+                                  use: { hours_per_week: 2.0, traits: [], allergy: false },
+                                  request_key: SecureRandom.uuid }, by: owner, at: Time.now)
+    sign_in("Tobiah Lund")
+    visit "/jobs/#{job.number}"
+    click_on "Find the fault"
+    job
+  end
+
+  def seen(job, place)
+    Models::Finding.first(job_id: job.id, position: place)&.seen
+  end
+
+  def press(*keys)
+    keys.each { |key| find("body").send_keys(key) }
+  end
+
+  # In nine of ten it is the filter, and that is what is looked at first: by keys alone.
+  def test_it_pulses_and_it_is_the_filter
+    job = take_in("Dart M", "pulses")
+
+    assert_empty axe
+    press("1")
+
+    assert_css ".fault-next h2", text: "Pre-motor filter"
+    assert_empty axe
+    press("f")
+
+    assert_text "Pre-motor filter: clogged"
+    assert_equal 5, seen(job, "pre-filter")[:grey]
+    press("f")
+
+    assert_text "That was it"
+    visit "/jobs/#{job.number}"
+
+    assert_text "Behind “pulses”: Pre-motor filter: clogged."
+  end
+
+  # Weak on the floor, fine at the hose: the head, and there its neck.
+  def test_weak_on_the_floor_and_fine_at_the_hose
+    job = take_in("Dart M", "weak on the floor")
+    click_on "weak on the floor"
+
+    assert_css ".fault-next h2", text: "Settings"
+    click_on "Clear"
+
+    assert_css ".fault-next h2", text: "At the end of the hose or wand"
+    click_on "Yes"
+    until first(".fault-next h2").text.start_with?("Neck")
+      before = first(".fault-next h2").text
+      click_on "Clear"
+
+      assert_no_css ".fault-next h2", text: before, exact_text: true
+    end
+    find(".fault-answers button", text: "blocked", exact_text: false, match: :first).click
+
+    assert_text(/Neck: (partly )?blocked/)
+    assert_includes %w[partly blocked], seen(job, "neck")[:state]
+  end
+
+  # Two faults: one is mended, the complaint stays, and the search goes on to the other; without scripts.
+  def test_two_faults_without_scripts
+    job = take_in("Dart M", "no suction")
+    without_scripts do
+      visit "/jobs/#{job.number}/fault"
+      click_on "no suction"
+
+      assert_css ".fault-next h2", text: "Settings"
+      click_on "Clear"
+      first(".fault-answers button", text: "Found").click
+      click_on "Mended, and still there"
+
+      assert_text "mended, and still there"
+      first(".fault-answers button", text: "Found").click
+      click_on "That was it"
+
+      assert_css "h2", text: "That was it"
+    end
+    first, second = Models::FaultResult.exclude(cause: nil).order(:id).select_map(:cause)
+
+    refute_equal first, second
+    assert_equal [[[first], second]], Models::FaultSearch.where(job_id: job.id).select_map(%i[mended cause])
+  end
+
+  # A burnt smell ends it as it ends everything.
+  def test_a_stop
+    job = take_in("Loft K", "smells")
+    click_on "smells"
+    Services::SearchFault.answer(job.number, "motor", "found", cause: "motor:burnt", by: owner, at: Time.now)
+    visit "/jobs/#{job.number}/fault"
+
+    assert_text(/Stop: .*burnt/i)
+    assert_empty axe
+  end
+
+  # On a phone nothing runs over the edge.
+  def test_on_a_phone
+    resize(390, 844)
+    take_in("Drum 30", "weak everywhere")
+    click_on "weak everywhere"
+
+    assert_css ".fault-next h2"
+    assert_equal 0, evaluate_script("document.documentElement.scrollWidth - window.innerWidth")
+  end
+end
