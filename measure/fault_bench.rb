@@ -51,10 +51,13 @@ module UprightBench
 
       # Weights × exp(0.5 z), sensitivities lower by 0.1.
       def other_world(search, random)
-        shares = search.causes.map { |cause| cause.weight * Math.exp(0.5 * gauss(random)) }
-        whole = shares.sum + search.none
-        search.with(checks: search.checks.map { |check| blunter(check) },
-          causes: search.causes.zip(shares).map { |cause, share| cause.with(weight: share / whole) })
+        weights = search.causes.map { |cause| cause.weight * Math.exp(0.5 * gauss(random)) }
+        search.with(causes: weighed(search, weights), checks: search.checks.map { |check| blunter(check) })
+      end
+
+      def weighed(search, weights)
+        whole = weights.sum + search.none
+        search.causes.zip(weights).map { |cause, weight| cause.with(weight: weight / whole) }
       end
 
       def blunter(check)

@@ -17,6 +17,7 @@ module UprightBench
         end
         answers_routes(app)
         ending_routes(app)
+        readings_routes(app)
       end
 
       def self.answers_routes(app)
@@ -41,7 +42,22 @@ module UprightBench
           search_step { |number, said| Services::SearchFault.finish(number, given(params["cause"]), **said) }
         end
       end
-      private_class_method :answers_routes, :ending_routes
+
+      def self.readings_routes(app)
+        app.post "/jobs/:number/fault/readings", may: :work do
+          form = ReadingForm.new(params)
+          search_step(form) do |number, said|
+            raise Services::Invalid, form.errors unless form.ok?
+
+            Services::TakeReading.call(number, **form.fields, **said)
+          end
+        end
+
+        app.post "/jobs/:number/fault/readings/:id/back", may: :work do
+          search_step { |number, said| Services::TakeReading.take_back(number, id_of(params["id"]), **said) }
+        end
+      end
+      private_class_method :answers_routes, :ending_routes, :readings_routes
 
       # Helpers of this screen's routes and templates.
       module Helpers
@@ -54,21 +70,70 @@ module UprightBench
         RUNGS = 8 # causes that are shown
         LEAST = 0.001
 
-        def fault_page(number, problem: nil)
+        def fault_page(number, problem: nil, form: ReadingForm.blank("kind" => "sealed"))
           page = Queries::FaultPage.new(Services::Lookup.job_to_show(number), policies: policies)
           @title = "Find the fault, job #{number}"
           @keys = KEYS
-          erb :"find_fault/page", locals: { page: page, job: page.job, problem: problem }
+          erb :"find_fault/page", locals: { page: page, job: page.job, problem: problem, form: form }
         end
 
         # Back to the page when it went well; the same page when it did not.
-        def search_step
+        # @param form [ReadingForm, nil] that was sent
+        def search_step(form = nil)
           number = id_of(params["number"])
           yield number, { by: person, at: now }
           redirect "/jobs/#{number}/fault", 303
         rescue Services::Refused, Services::Stale, Services::Invalid => e
           status Web::ErrorTable.status(e)
-          fault_page(number, problem: e.message)
+          return fault_page(number, problem: e.message) unless form
+
+          form.add(e.errors) if form.ok? && e.is_a?(Services::Invalid)
+          fault_page(number, problem: (e.message unless e.is_a?(Services::Invalid)), form: form)
+        end
+
+        # @return [Hash{String=>String}] key of a station => where the gauge is held
+        def points_of(page)
+          first, *rest = page.expected.stages.map(&:key)
+          names = page.job.sheet.stations.to_h { |station| [station.key, station.name] }
+          { first => "#{names[first]}: the whole machine", **rest.to_h do |key|
+            [key, "#{names[key]}: all before it off"]
+          end }
+        end
+
+        def reading_words(page, reading)
+          kind = reading.kind.to_sym
+          plate = ", hole of #{figure(reading.plate_mm)} mm" if reading.plate_mm
+          shown, expected = [reading.value, page.expected_of(reading)].map do |value|
+            Core::Suction::Quantity.words(value, Core::Suction::Reading::KINDS.fetch(kind))
+          end
+          "#{points_of(page).fetch(reading.point,
+            reading.point)}: #{Core::Suction::Reading::WORDS.fetch(kind)}#{plate} " \
+            "#{shown}; in order it would be #{expected}"
+        end
+
+        EXPLAINED = { nothing: "The air of this machine is in order", fan: "The fan is tired" }.freeze
+
+        # @return [String]
+        def explained(page, explanation)
+          name = page.job.sheet.stations.find { |station| station.key == explanation.stage }&.name
+          case explanation.kind
+          when :blocked then "Something resists too much at: #{name}"
+          when :leak then "Air leaks in behind: #{name}"
+          else EXPLAINED.fetch(explanation.kind)
+          end
+        end
+
+        # @return [String]
+        def suction_profile(page)
+          likeliest = page.located.call.first
+          Drawings::SuctionProfile.new(expected: page.expected, found: likeliest.machine, marked: likeliest.stage,
+            names: page.job.sheet.stations.to_h { |station| [station.key, station.name] }).render
+        end
+
+        # @return [String] which reading would tell most
+        def next_reading_words(page, asked)
+          kind = Core::Suction::Reading::WORDS.fetch(asked.kind)
+          "#{kind.sub(/\A./, &:upcase)} at #{points_of(page).fetch(asked.point)} would tell most."
         end
 
         # @return [String, nil] nil for what is empty or no text

@@ -24,12 +24,14 @@ module UprightBench
         # @param looked [Array<String>] checks that the look-over did already, with nothing seen
         # @param noticed [Array<String>] causes that the look-over saw; whether it was that is still to be shown
         # @param named [Array<String>] which of the causes of a check that showed something were seen
-        def initialize(search, results = [], mended: [], looked: [], noticed: [], named: [])
+        # @param read [Hash{String,nil=>Float}] how likely the gauge's readings are with each cause
+        def initialize(search, results = [], mended: [], looked: [], noticed: [], named: [], read: {})
           @search = search
           @mended = mended
           @results = results.to_h
           @looked = looked - @results.keys
           @named = named - mended
+          @read = read
           @belief = believed(noticed - mended)
           @found = proven
         end
@@ -77,6 +79,7 @@ module UprightBench
 
         def believed(noticed)
           belief = after_results
+          belief = belief.weighed(@read) if @read.any?
           belief = belief.weighed(evenly(noticed), otherwise: BESIDE) if noticed.any?
           belief = belief.weighed(evenly(@named), otherwise: 0.0) if @named.any? { |cause| belief[cause].positive? }
           @mended.any? ? belief.without(@mended) : belief

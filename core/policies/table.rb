@@ -38,6 +38,8 @@ module UprightBench
           Number.new(key: "battery_limit_percent", group: :look_over, label: "Battery is tired below", unit: "%",
             range: 10..95,
             default: 60, hint: "Of its run time when new."), # house rule
+          Number.new(key: "gauge_error_percent", group: :look_over, label: "Error of the suction gauge", unit: "%",
+            range: 0.5..20.0, default: 2.0, whole: false, hint: "As its maker says."),
           Choice.new(key: "seal_care", group: :look_over, label: "A seal that binds is", default: "dry",
             options: { "dry" => "wiped, dry", "silicone" => "wiped, then a trace of silicone" }),
           Choice.new(key: "length_unit", group: :look_over, label: "Lengths are in", default: "mm",

@@ -29,7 +29,7 @@ module UprightBench
 
       # @return [Core::Faults::Ladder]
       def ladder
-        @ladder ||= Services::LadderOfJob.of(search, job, findings: findings)
+        @ladder ||= Services::LadderOfJob.new(search, job, findings, located).call
       end
 
       # @return [Core::Faults::Ladder::Step, nil]
@@ -49,6 +49,27 @@ module UprightBench
       # @return [Core::Faults::Cause, nil]
       def cause(key)
         ladder.search.causes.find { |one| one.key == key }
+      end
+
+      # @return [Array<Models::SuctionReading>] in their order
+      def readings
+        @readings ||= Models::SuctionReading.where(job_id: job.id).order(:id).all
+      end
+
+      # @return [Core::Suction::Machine] as it is in order
+      def expected
+        @expected ||= Core::Suction::Expected.of(job.sheet)
+      end
+
+      # @param reading [Models::SuctionReading]
+      # @return [Float] what it would be if all were in order
+      def expected_of(reading)
+        Core::Suction::Reading.expected(expected, reading.point, reading.kind.to_sym, reading.plate_mm)
+      end
+
+      # @return [Core::Suction::Locate, nil] nil without a reading
+      def located
+        @located ||= (Core::Suction::Locate.new(expected, readings.map(&:to_core)) if readings.any?)
       end
 
       # @return [Models::Stop, nil] what keeps the machine shut

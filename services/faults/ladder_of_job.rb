@@ -6,26 +6,38 @@ module UprightBench
     class LadderOfJob
       # @param search [Models::FaultSearch]
       # @param job [Models::Job]
-      # @param findings [Hash{String=>Models::Finding}] of the job, by place
       # @return [Core::Faults::Ladder]
-      def self.of(search, job, findings: nil)
-        new(search, job, findings || Models::Finding.where(job_id: job.id).as_hash(:position)).call
+      def self.of(search, job)
+        new(search, job, Models::Finding.where(job_id: job.id).as_hash(:position), located(job)).call
       end
 
-      def initialize(search, job, findings)
+      # @param located [Core::Suction::Locate, nil] what the gauge's readings say
+      def initialize(search, job, findings, located)
         @search = search
         @job = job
         @findings = findings
+        @located = located
       end
 
       def call
         results = known_results
         Core::Faults::Ladder.new(plan, results, mended: @search.mended.to_a, named: @search.results.filter_map(&:cause),
           looked: unchecked(results).select { |check| fine?(check.place) }.map(&:key),
-          noticed: unchecked(results).flat_map { |check| noticed(check) })
+          noticed: unchecked(results).flat_map { |check| noticed(check) }, read: read)
+      end
+
+      # @return [Core::Suction::Locate, nil] what the gauge's readings say; nil without any
+      def self.located(job)
+        readings = Models::SuctionReading.where(job_id: job.id).order(:id).map(&:to_core)
+        Core::Suction::Locate.new(Core::Suction::Expected.of(job.sheet), readings) if readings.any?
       end
 
       private
+
+      # @return [Hash{String,nil=>Float}]
+      def read
+        @located ? Core::Suction::BehindFaults.new(@job.sheet, @located).call(plan.causes) : {}
+      end
 
       def plan
         @plan ||= Core::Faults::PlanSearch.new(@job.sheet, @search.complaint.to_sym,

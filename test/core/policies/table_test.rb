@@ -42,7 +42,8 @@ class PolicyTableTest < CoreTest
   # What a shop may choose, and what it starts with; common practice or house rules, as the table says.
   RULES = {
     "bag_limit_percent" => [10..100, 50], "bin_limit_percent" => [10..100, 66], "washes_in_a_life" => [1..100, 12],
-    "battery_limit_percent" => [10..95, 60], "drying_hours" => [1..96, 24], "drying_temperature_c" => [-20..50, nil],
+    "battery_limit_percent" => [10..95, 60], "gauge_error_percent" => [0.5..20, 2.0],
+    "drying_hours" => [1..96, 24], "drying_temperature_c" => [-20..50, nil],
     "drying_humidity_percent" => [0..100, nil], "promise_buffer_minutes" => [0..960, 120],
     "fetch_again_days" => [1..90, 14], "most_fetch_reminders" => [0..10, 3],
     "pets_percent" => [40..100, 75], "dust_percent" => [40..100, 70], "long_hair_percent" => [40..100, 90],
@@ -89,8 +90,8 @@ class PolicyTableTest < CoreTest
 
   # Shares and readings have decimals; what is counted has none.
   def test_which_rules_have_decimals
-    assert_equal %w[drying_temperature_c drying_humidity_percent labour_tax_percent part_tax_percent
-                    service_level_percent], Policies::Table.numbers.reject(&:whole).map(&:key)
+    assert_equal %w[gauge_error_percent drying_temperature_c drying_humidity_percent labour_tax_percent
+                    part_tax_percent service_level_percent], Policies::Table.numbers.reject(&:whole).map(&:key)
   end
 
   def test_what_the_owner_decided_wins

@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Suction
+      # What a gauge showed at a point.
+      class Reading
+        include Value
+
+        KINDS = { sealed: :pressure, flow: :flow, plate: :pressure }.freeze
+        WORDS = { sealed: "suction, inlet closed", flow: "flow", plate: "suction behind a plate" }.freeze
+        LEAST = { pressure: 0.1, flow: 0.2 }.freeze # kPa and L/s that no gauge tells apart
+
+        # @!attribute point [String] key of the station at whose inlet it was taken
+        # @!attribute kind [Symbol] of KINDS
+        # @!attribute value [Numeric] kPa or L/s
+        # @!attribute error_percent [Numeric] of the gauge
+        # @!attribute plate_mm [Numeric, nil] diameter of the plate's hole
+        fields :point, :kind, :value, error_percent: 2.0, plate_mm: nil
+
+        # @param machine [Machine]
+        # @return [Float] what it would show there
+        def self.expected(machine, point, kind, plate_mm = nil)
+          case kind
+          when :sealed then machine.sealed(point)
+          when :flow then machine.flow(point)
+          else machine.behind_plate(point, Orifice.resistance(plate_mm))
+          end
+        end
+
+        # @return [Float] how much the gauge and the hand that holds it may be off
+        def self.error(kind, value, percent)
+          [value.abs * percent / 100.0, LEAST.fetch(KINDS.fetch(kind))].max
+        end
+
+        # @return [Float] the likelihood of it, but for a factor that is the same for every machine
+        def likelihood(machine)
+          expected = self.class.expected(machine, point, kind, plate_mm)
+          error = self.class.error(kind, [expected, value].max, error_percent)
+          Math.exp(-0.5 * (((value - expected) / error)**2)) / error
+        end
+
+        private
+
+        def check
+          raise ArgumentError, "unknown kind #{kind}" unless KINDS.key?(kind)
+          raise ArgumentError, "a plate has a hole" if kind == :plate && !plate_mm&.positive?
+        end
+      end
+    end
+  end
+end

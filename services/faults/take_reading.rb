@@ -1,0 +1,65 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # Writes down what a gauge showed, in whatever unit it was typed.
+    module TakeReading
+      module_function
+
+      # @param point [String] key of a station
+      # @param kind [String] of Core::Suction::Reading::KINDS
+      # @param text [String] as it was read, as in "80 inH2O"
+      # @param plate_mm [Float, nil] the hole of the plate, where there was one
+      # @return [Models::SuctionReading]
+      # @raise [Invalid] beside the fields point, kind, value, plate_mm
+      def call(number, point:, kind:, text:, by:, at:, plate_mm: nil)
+        Permissions.check!(:work, by)
+        DB.transaction do
+          job = Lookup.job(number, lock: true)
+          OpenToLook.refuse_past(job)
+          row = Models::SuctionReading.create(**fields(job, point, kind, text, plate_mm), job_id: job.id,
+            error_percent: Policies.now["gauge_error_percent"], taken_by: by.id, taken_at: at)
+          History.note("read the gauge", row, by: by, at: at, job: job,
+            data: { point: point, kind: kind, value: row.value })
+          row
+        end
+      end
+
+      # Typed wrong.
+      def take_back(number, id, by:, at:)
+        Permissions.check!(:work, by)
+        DB.transaction do
+          job = Lookup.job(number, lock: true)
+          row = Models::SuctionReading.first(id: id, job_id: job.id) || raise(NotFound, "There is no such reading.")
+          row.delete
+          History.note("took back a reading", row, by: by, at: at, job: job, data: { point: row.point })
+        end
+      end
+
+      def fields(job, point, kind, text, plate_mm)
+        what = Core::Suction::Reading::KINDS[kind.to_sym] or raise Invalid, { kind: ["is none of these"] }
+        value = Core::Suction::Quantity.parse(text, what)
+        errors = { point: ("is no point of this machine" unless points(job).include?(point)),
+                   value: (unread(what) unless value),
+                   plate_mm: ("is needed: the hole, from 1 to 100 mm" unless plate?(kind, plate_mm)) }.compact
+        raise Invalid, errors.transform_values { |words| [words] } if errors.any?
+
+        { point: point, kind: kind, value: value, plate_mm: (plate_mm if kind == "plate") }
+      end
+
+      def points(job)
+        Core::Suction::Expected.of(job.sheet).stages.map(&:key)
+      end
+
+      def plate?(kind, plate_mm)
+        kind != "plate" || plate_mm&.between?(1, 100)
+      end
+
+      def unread(what)
+        units = Core::Suction::Quantity::UNITS.fetch(what).keys.first(5).join(", ")
+        "is a number, with a unit such as #{units}, as far as a vacuum cleaner goes"
+      end
+      private_class_method :fields, :points, :plate?, :unread
+    end
+  end
+end

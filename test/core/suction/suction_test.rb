@@ -1,0 +1,192 @@
+# frozen_string_literal: true
+
+require "json"
+require_relative "../../core_helper"
+
+class SuctionTest < CoreTest
+  include UprightBench::Core::Suction
+
+  def stage(key, resistance, leak: 0.0)
+    UprightBench::Core::Suction::Machine::Stage.new(key: key, k: resistance, laminar: 0.0, leak: leak).freeze
+  end
+
+  def example(**more)
+    Suction::Machine.new(sealed_kpa: 22.0, free_l_s: 45.0, stages: [stage("hose", 0.0052), stage("inlet", 0.002)],
+**more)
+  end
+
+  # By hand: 22 (1 − Q/45) = 0.0072 Q² has the root 30.92.
+  def test_the_worked_example
+    assert_in_delta 30.92, example.flow("hose"), 0.01
+    assert_in_delta 22.0, example.sealed("hose"), 1e-6
+    assert_in_delta 17.6, example(fan: 0.8).sealed("hose"), 1e-6
+    assert_in_delta 29.25, example(fan: 0.8).flow("hose"), 0.01
+    assert_in_delta 20.8, example.with_stage("hose", k: 0.02015).flow("hose"), 0.02
+  end
+
+  # A leak shows in the sealed suction; a blockage shows in the flow alone.
+  def test_what_shows_where
+    leaking = example.with_stage("hose", leak: 2.0)
+    blocked = example.with_stage("hose", k: 0.02)
+
+    assert_operator leaking.sealed("hose"), :<, 20
+    assert_in_delta 22.0, blocked.sealed("hose"), 1e-6
+    assert_operator blocked.flow("hose"), :<, 22
+    assert_in_delta example.flow("inlet"), blocked.flow("inlet"), 1e-6, "upstream of the gauge it is off"
+    assert_in_delta example.sealed("inlet"), leaking.sealed("inlet"), 1e-6
+  end
+
+  def test_more_of_anything_is_less_air
+    for_all(times: 60) do |random|
+      machine = example.with_stage("inlet", k: random.rand * 0.05, leak: random.rand)
+      worse = machine.with_stage("hose", k: 0.001 + (random.rand * 0.05))
+
+      assert_operator worse.flow("hose"), :<, machine.flow("hose")
+      assert_operator machine.with(fan: 0.9).sealed("hose"), :<, machine.sealed("hose")
+      profile = machine.profile.map(&:last)
+
+      assert_equal profile.sort, profile
+    end
+  end
+
+  # The inch of water of ASTM F558 and the millimetre of mercury (SI brochure, table 8); 1 CFM is 0.471947 L/s.
+  def test_units
+    { "80 inH2O" => 19.893, "100 mmHg" => 13.332, "150 mbar" => 15.0, "-12,3 kPa" => 12.3, "9" => 9.0 }
+      .each { |text, kpa| assert_in_delta kpa, Quantity.parse(text, :pressure), 0.001, text }
+    { "100 CFM" => 47.1947, "108 m³/h" => 30.0, "30" => 30.0 }
+      .each { |text, flow| assert_in_delta flow, Quantity.parse(text, :flow), 0.001, text }
+    ["", "much", "12 feet", "99 kPa", "12 CFM"].each { |text| assert_nil Quantity.parse(text, :pressure), text }
+  end
+
+  # ASTM F558 (constants from memory): Q = 21.844 · D² · K · √h. A plate of one inch with K = 0.6 at 64 inH₂O lets
+  # through 21.844 · 0.6 · 8 = 104.9 CFM; without K it would be 1.6 times as much.
+  def test_flow_through_a_plate
+    flow = Orifice.flow(64 * 0.24866, 25.4)
+
+    assert_in_delta 104.85, flow / Quantity::CFM_L_S, 0.05
+    assert_in_delta flow / 0.6, Orifice.flow(64 * 0.24866, 25.4, coefficient: 1.0), 1e-6
+    assert_in_delta 64 * 0.24866, Orifice.resistance(25.4) * (flow**2), 1e-9
+  end
+
+  # 0.117354 · CFM · inH₂O watts: 100 CFM at 50 inH₂O are 586.8 W.
+  def test_air_power
+    assert_in_delta 586.8, Orifice.power(50 * 0.24866, 100 * Quantity::CFM_L_S), 0.5
+  end
+
+  # On a straight fan the most power is at half the flow: a quarter of both ends' product.
+  def test_most_power_of_a_series
+    line = [0, 10, 20, 30, 40].map { |flow| [flow, 22.0 * (1 - (flow / 45.0))] }
+    watts, flow = Orifice.most_power(line)
+
+    assert_in_delta 22.0 * 45 / 4, watts, 0.1
+    assert_in_delta 22.5, flow, 0.05
+  end
+
+  def readings(sealed, flow, at = "hose")
+    [Reading.new(point: at, kind: :sealed, value: sealed), Reading.new(point: at, kind: :flow, value: flow)]
+  end
+
+  # Sealed suction as it should be, flow a third down: something resists; where, a flow at the inlet says.
+  def test_which_reading_would_tell
+    locate = Locate.new(example, readings(22.0, 20.8))
+
+    assert_equal %i[blocked blocked], locate.call.first(2).map(&:kind)
+    assert_nil locate.named
+    asked = locate.next_reading
+
+    assert_equal ["inlet", :flow], [asked.point, asked.kind]
+    free = Reading.new(point: "inlet", kind: :flow, value: example.flow("inlet"))
+
+    assert_equal [:blocked, "hose"], Locate.new(example, readings(22.0, 20.8) << free).named.to_a.first(2)
+    low = Reading.new(point: "inlet", kind: :flow, value: example.with_stage("inlet", k: 0.02).flow("inlet"))
+
+    assert_equal [:blocked, "inlet"], Locate.new(example, readings(22.0, 20.8) << low).named.to_a.first(2)
+  end
+
+  def test_a_tired_fan_and_nothing_at_all
+    assert_equal :fan, Locate.new(example, readings(17.6, 29.2)).call.first.kind
+    assert_equal :nothing, Locate.new(example, readings(22.0, 30.9)).call.first.kind
+  end
+
+  # Of simulated machines that lost three tenths of their flow, hardly one is named wrong, and most are named right
+  # after the readings that were asked for (gauge of 2 %).
+  def test_named_right_or_not_at_all
+    random = Random.new(11)
+    outcomes = Array.new(24) { outcome(random) }.tally
+
+    assert_operator outcomes.fetch(:wrong, 0), :<=, 1
+    assert_operator outcomes.fetch(:right), :>=, 17
+  end
+
+  def outcome(random)
+    machine = Expected.of(dart)
+    first = machine.stages.first.key
+    kind, stage, broken = broken(machine, first, random)
+    taken = %i[sealed flow].map { |what| read(broken, first, what, random) }
+    4.times do
+      locate = Locate.new(machine, taken)
+      named = locate.named
+      return [named.kind, named.stage] == [kind, stage] ? :right : :wrong if named
+
+      asked = locate.next_reading or break
+      taken << read(broken, asked.point, asked.kind, random)
+    end
+    :cannot_tell
+  end
+
+  def broken(machine, first, random)
+    loop do
+      stage = machine.stages.sample(random: random).key
+      kind, worse = [[:blocked, machine.with_stage(stage, k: 30 * random.rand * machine.resistance)],
+                     [:leak, machine.with_stage(stage, leak: 2 * random.rand / Math.sqrt(machine.resistance))],
+                     [:fan, machine.with(fan: 0.4 + (random.rand / 2))]].sample(random: random)
+      return [kind, (stage unless kind == :fan), worse] if worse.flow(first) < 0.7 * machine.flow(first)
+    end
+  end
+
+  def read(machine, point, kind, random)
+    value = Reading.expected(machine, point, kind)
+    noise = Math.sqrt(-2 * Math.log(1 - random.rand)) * Math.cos(2 * Math::PI * random.rand)
+    Reading.new(point: point, kind: kind, value: [value + (noise * Reading.error(kind, value, 2)), 0].max)
+  end
+
+  def dart
+    @dart ||= sheet("hallmoor-dart-m")
+  end
+
+  def sheet(name)
+    UprightBench::Core::Sheets::Parse.new(JSON.parse(File.read(File.expand_path(
+      "../../../demo/sheets/#{name}.json", __dir__
+    )))).call
+  end
+
+  # What the sheet says of a new machine is what is expected of one in order, at every demo sheet and starter.
+  def test_expected_by_the_sheet
+    Dir[File.expand_path("../../../{demo/sheets,starters}/*.json", __dir__)].each do |file|
+      data = JSON.parse(File.read(file))
+      sheet = UprightBench::Core::Sheets::Parse.new(data["sheet"] || data).call
+      machine = Expected.of(sheet)
+      suction, flow = sheet.rated.values_at("suction_kpa", "flow_l_s")
+
+      assert_in_delta flow, machine.flow(machine.stages.first.key), 0.05, file if flow
+      assert_in_delta suction, machine.sealed(machine.stages.first.key), 0.01, file if suction
+    end
+  end
+
+  # A blockage at the neck makes what is at the head likelier, and the motor less.
+  def test_what_readings_do_to_causes
+    machine = Expected.of(dart)
+    blocked = machine.with_stage("head", k: 10 * machine.resistance)
+    taken = [["head", :sealed], ["head", :flow], ["wand", :flow]].map do |point, kind|
+      Reading.new(point: point, kind: kind, value: Reading.expected(blocked, point, kind))
+    end
+    search = UprightBench::Core::Faults::PlanSearch.new(dart, :no_suction).call
+    read = BehindFaults.new(dart, Locate.new(machine, taken)).call(search.causes)
+
+    assert_in_delta 1.0, read.fetch("neck:blocked")
+    assert_operator read.fetch("motor:worn"), :<, 0.05
+    ladder = UprightBench::Core::Faults::Ladder.new(search, [], read: read)
+
+    assert_operator ladder.belief["neck:blocked"], :>, 0.7
+  end
+end
