@@ -94,10 +94,18 @@ module UprightBench
         # @return [Hash{String=>String}] key of a station => where the gauge is held
         def points_of(page)
           first, *rest = page.expected.stages.map(&:key)
-          names = page.job.sheet.stations.to_h { |station| [station.key, station.name] }
-          { first => "#{names[first]}: the whole machine", **rest.to_h do |key|
-            [key, "#{names[key]}: all before it off"]
-          end }
+          { first => "#{gauge_station(page, first)}, the whole machine",
+            **rest.to_h { |key| [key, "#{gauge_station(page, key)}, with all before it off"] } }
+        end
+
+        def gauge_station(page, key)
+          page.job.sheet.stations.find { |station| station.key == key }&.name || key
+        end
+
+        # @param kind [Symbol] of Core::Suction::Reading::KINDS
+        # @return [String] as in "flow at Bin, with all before it off"
+        def reading_at(page, kind, point)
+          "#{Core::Suction::Reading::WORDS.fetch(kind)} at #{points_of(page).fetch(point, point)}"
         end
 
         def reading_words(page, reading)
@@ -106,21 +114,26 @@ module UprightBench
           shown, expected = [reading.value, page.expected_of(reading)].map do |value|
             Core::Suction::Quantity.words(value, Core::Suction::Reading::KINDS.fetch(kind))
           end
-          "#{points_of(page).fetch(reading.point,
-            reading.point)}: #{Core::Suction::Reading::WORDS.fetch(kind)}#{plate} " \
-            "#{shown}; in order it would be #{expected}"
+          where = reading_at(page, kind, reading.point).sub(/\A./, &:upcase)
+          "#{where}#{plate}: #{shown}; in order it would be #{expected}"
         end
 
-        EXPLAINED = { nothing: "The air of this machine is in order", fan: "The fan is tired" }.freeze
+        EXPLAINED = { nothing: "the air of this machine is in order", fan: "the fan is tired" }.freeze
+        MAY_BE = 0.05 # as likely as that, it is mentioned
 
         # @return [String]
         def explained(page, explanation)
-          name = page.job.sheet.stations.find { |station| station.key == explanation.stage }&.name
           case explanation.kind
-          when :blocked then "Something resists too much at: #{name}"
-          when :leak then "Air leaks in behind: #{name}"
+          when :blocked then "something resists too much at #{gauge_station(page, explanation.stage)}"
+          when :leak then "air leaks in behind #{gauge_station(page, explanation.stage)}"
           else EXPLAINED.fetch(explanation.kind)
           end
+        end
+
+        # @return [String] what it may be while the readings do not decide
+        def may_be(page, located)
+          likely = located.call.first(5).select { |one| one.share >= MAY_BE }
+          likely.map { |one| "#{explained(page, one)} (#{share_words(one.share)})" }.join("; ")
         end
 
         # @return [String]
@@ -128,12 +141,6 @@ module UprightBench
           likeliest = page.located.call.first
           Drawings::SuctionProfile.new(expected: page.expected, found: likeliest.machine, marked: likeliest.stage,
             names: page.job.sheet.stations.to_h { |station| [station.key, station.name] }).render
-        end
-
-        # @return [String] which reading would tell most
-        def next_reading_words(page, asked)
-          kind = Core::Suction::Reading::WORDS.fetch(asked.kind)
-          "#{kind.sub(/\A./, &:upcase)} at #{points_of(page).fetch(asked.point)} would tell most."
         end
 
         # @return [String, nil] nil for what is empty or no text
