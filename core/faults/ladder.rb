@@ -85,10 +85,12 @@ module UprightBench
           @mended.any? ? belief.without(@mended) : belief
         end
 
-        # What showed a fault that was mended since says nothing of the others.
+        # Where a fault was shown that is mended since, what else the check would have shown was not there.
         def after_results
-          seen = @looked.map { |key| [key, :clear] } + @results.reject { |key, result| over?(key, result) }.to_a
-          seen.inject(Belief.of(@search)) { |belief, (key, result)| belief.after(@search.check_of(key), result) }
+          seen = @looked.map { |key| [key, :clear] } + @results.to_a
+          seen.inject(Belief.of(@search)) do |belief, (key, result)|
+            belief.after(@search.check_of(key), over?(key, result) ? :clear : result)
+          end
         end
 
         def evenly(causes)

@@ -31,8 +31,10 @@ module UprightBench
         # The last answer was wrong. What was recorded at its place stays, and can be changed there.
         def take_back(number, by:, at:)
           with(number, by) do |job|
-            row = open!(job).results_dataset.reverse(:id).first or raise Refused, "Nothing was answered yet."
+            search = open!(job)
+            row = search.results_dataset.reverse(:id).first or raise Refused, "Nothing was answered yet."
             row.delete
+            search.update(mended: Sequel.pg_array(search.mended.to_a - [row.cause], :text))
             History.note("took back a check", row, by: by, at: at, job: job, data: { check: row.check_key })
           end
         end

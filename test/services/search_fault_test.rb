@@ -142,5 +142,11 @@ class SearchFaultTest < DatabaseTest
     assert_raises(Services::NotFound) do
       Services::SearchFault.still_there(job.number, "no:such", by: technician, at: NOW)
     end
+    Services::SearchFault.take_back(job.number, by: technician, at: NOW)
+
+    assert_empty Models::FaultSearch.under_way.first(job_id: job.id).mended.to_a, "it goes with its answer"
+    answer(check.key, "found", cause: cause)
+
+    assert_equal [cause], ladder.found.map(&:key).first(1)
   end
 end

@@ -58,6 +58,16 @@ class FaultLadderTest < CoreTest
     assert_in_delta 0, ladder.spent
   end
 
+  # What else the same look would have shown was not there either.
+  def test_mended_leaves_little_at_its_place
+    found = search(:pulses)
+    ladder = Faults::Ladder.new(found, [["pre-filter", :found]], mended: %w[pre-filter:full])
+
+    assert_operator ladder.belief["pre-filter:damp"], :<, 0.05
+    assert_in_delta 0, ladder.belief["pre-filter:full"]
+    assert_operator ladder.belief["neck:blocked"], :>, ladder.belief["pre-filter:damp"]
+  end
+
   # Found, mended, and the second one found after it.
   def test_two_faults_one_after_the_other
     found = search
