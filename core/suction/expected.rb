@@ -17,6 +17,16 @@ module UprightBench
         LEAST = 0.2 # of a station in which none of these stands
         LAMINAR = { filter: 0.5, bag: 0.3 }.tap { |shares| shares.default = 0.0 }.freeze
 
+        # How much machines of a model differ from its rated readings, and machines of a kind from the usual ones (from
+        # memory).
+        SPREAD_PERCENT = { rated: 4.0, usual: 12.0 }.freeze
+
+        # @param sheet [Sheets::Sheet]
+        # @return [Float]
+        def self.spread_percent(sheet)
+          SPREAD_PERCENT.fetch(%w[suction_kpa flow_l_s].all? { |key| sheet.rated.key?(key) } ? :rated : :usual)
+        end
+
         # @param sheet [Sheets::Sheet]
         # @return [Machine]
         def self.of(sheet)

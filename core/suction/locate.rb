@@ -21,19 +21,21 @@ module UprightBench
         # From hardly anything to nearly shut: what a stage resists more, in times what the whole path resists; what a
         # joint leaks, in litres a second at one kilopascal, times the square root of what the path resists; what is
         # left of a fan. Of the first two, a size is as likely as ten times that size.
-        RANGES = { blocked: 0.1..60.0, leak: 0.02..3.0, fan: 0.3..0.97 }.freeze
+        RANGES = { blocked: 0.1..10_000.0, leak: 0.02..3.0, fan: 0.3..0.97 }.freeze
         WORTH_ASKING = 0.01 # likely enough to ask for a reading because of it
         BLUR = 1.5 # of what a reading tells: sizes are not known for certain either
-        COARSE = 14 # sizes that are tried first
+        COARSE = 22 # sizes that are tried first
         FINE = 6    # between those beside the best, three times over
         ROUNDS = 3
 
         # @param machine [Machine] as it is in order
         # @param readings [Array<Reading>]
+        # @param spread_percent [Numeric] how much machines of that kind differ from each other when they are in order
         # @param weights [Hash{Array(Symbol, String)=>Float}, nil] how likely each explanation is beforehand
-        def initialize(machine, readings, weights: nil)
+        def initialize(machine, readings, spread_percent: 0, weights: nil)
           @machine = machine
           @readings = readings
+          @spread_percent = spread_percent
           @weights = weights
         end
 
@@ -100,7 +102,7 @@ module UprightBench
         end
 
         def likelihood(machine)
-          @readings.inject(1.0) { |all, reading| all * reading.likelihood(machine) }
+          @readings.inject(1.0) { |all, reading| all * reading.likelihood(machine, @spread_percent) }
         end
 
         # @return [Hash{Float=>Float}] size => likelihood, close together where it is large
@@ -156,11 +158,11 @@ module UprightBench
 
         def chance(value, expected, kind)
           error = Reading.error(kind, [value, expected].max, error_percent) * BLUR
-          Math.exp(-0.5 * (((value - expected) / error)**2)) / error
+          Reading.chance(value, expected, error)
         end
 
         def error_percent
-          @readings.first&.error_percent || 2.0
+          Reading.together(@readings.first&.error_percent || 2.0, @spread_percent)
         end
 
         def entropy(shares)

@@ -33,11 +33,22 @@ module UprightBench
           [value.abs * percent / 100.0, LEAST.fetch(KINDS.fetch(kind))].max
         end
 
-        # @return [Float] the likelihood of it, but for a factor that is the same for every machine
-        def likelihood(machine)
-          expected = self.class.expected(machine, point, kind, plate_mm)
-          error = self.class.error(kind, [expected, value].max, error_percent)
+        # @return [Float] of the normal distribution, but for a factor
+        def self.chance(value, expected, error)
           Math.exp(-0.5 * (((value - expected) / error)**2)) / error
+        end
+
+        # @return [Float] percents that have nothing to do with each other
+        def self.together(*percents)
+          Math.sqrt(percents.sum { |percent| percent**2 })
+        end
+
+        # @param spread_percent [Numeric] how much such machines differ among themselves
+        # @return [Float] the likelihood of it, but for a factor that is the same for every machine
+        def likelihood(machine, spread_percent = 0)
+          expected = self.class.expected(machine, point, kind, plate_mm)
+          percent = self.class.together(error_percent, spread_percent)
+          self.class.chance(value, expected, self.class.error(kind, [expected, value].max, percent))
         end
 
         private

@@ -69,7 +69,7 @@ module UprightBench
 
       # @return [Core::Suction::Locate, nil] nil without a reading
       def located
-        @located ||= (Core::Suction::Locate.new(expected, readings.map(&:to_core)) if readings.any?)
+        @located ||= (Services::LadderOfJob.locate(job.sheet, readings.map(&:to_core)) if readings.any?)
       end
 
       # @return [Models::Stop, nil] what keeps the machine shut

@@ -29,7 +29,14 @@ module UprightBench
       # @return [Core::Suction::Locate, nil] what the gauge's readings say; nil without any
       def self.located(job)
         readings = Models::SuctionReading.where(job_id: job.id).order(:id).map(&:to_core)
-        Core::Suction::Locate.new(Core::Suction::Expected.of(job.sheet), readings) if readings.any?
+        locate(job.sheet, readings) if readings.any?
+      end
+
+      # @param readings [Array<Core::Suction::Reading>]
+      # @return [Core::Suction::Locate]
+      def self.locate(sheet, readings)
+        expected = Core::Suction::Expected
+        Core::Suction::Locate.new(expected.of(sheet), readings, spread_percent: expected.spread_percent(sheet))
       end
 
       private

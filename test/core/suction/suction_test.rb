@@ -108,6 +108,18 @@ class SuctionTest < CoreTest
     assert_equal :nothing, Locate.new(example, readings(22.0, 30.9)).call.first.kind
   end
 
+  # A sock in the hose: hardly any flow, and good suction. Whatever is in the way, it is no single filter's doing more
+  # than another's; machines of a model differ by some percent, which is no fault.
+  def test_nearly_shut_and_not_quite_as_rated
+    loft = sheet("brackwater-loft-k")
+    machine = Expected.of(loft)
+    taken = readings(machine.sealed_kpa * 0.95, 3.0, "tool")
+    found = Locate.new(machine, taken, spread_percent: Expected.spread_percent(loft)).call
+
+    assert_equal %i[blocked], found.first(4).map(&:kind).uniq
+    assert_operator found.first.share, :<, 0.5, "one reading of flow does not say where"
+  end
+
   # Of simulated machines that lost three tenths of their flow, hardly one is named wrong, and most are named right
   # after the readings that were asked for (gauge of 2 %).
   def test_named_right_or_not_at_all
