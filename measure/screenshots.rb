@@ -58,7 +58,7 @@ module UprightBench
           "shelf" => ["/shelf"],
           "cards" => ["/cards"], "bill" => ["/bills/#{Models::Bill.max(:number)}"],
           "customer" => ["/customers/#{machine.customer_id}"], "machine" => ["/machines/#{machine.id}"],
-          "sheets" => ["/sheets"],
+          "find-the-fault" => [fault_path],
           "sheet-draft" => ["/drafts/#{draft.id}?at=#{drawn.to_core.positions.find(&:washable?).key}"],
           "fit" => ["/shelf/fit?sheet=#{Models::Sheet.first(model_name: 'Loft K').id}&at=exhaust-filter"],
           "what-to-order" => ["/shelf/short"], "estimate-page" => [estimate_path, PHONE],
@@ -91,6 +91,25 @@ module UprightBench
       def draft
         Models::Draft.first(sheet_id: drawn.id) || Services::BeginDraft.of(drawn,
           by: Models::Person.first(role: "technician"), at: Time.now).tap { |begun| @begun = begun }
+      end
+
+      # A search that was begun, with readings that decide.
+      def fault_path
+        number = job("taken_in")
+        said = { by: Models::Person.first(role: "technician"), at: Time.now }
+        Services::SearchFault.begin(number, "weak_everywhere", **said)
+        read(Services::Lookup.job(number), said) if Models::SuctionReading.empty?
+        "/jobs/#{number}/fault"
+      end
+
+      # At a machine in which one station lets little through.
+      def read(job, said)
+        machine = Core::Suction::Expected.of(job.sheet)
+        broken = machine.with_stage(machine.stages.last.key, k: 6 * machine.resistance)
+        machine.stages.map(&:key).each do |point|
+          value = Core::Suction::Reading.expected(broken, point, :flow).round(2).to_s
+          Services::TakeReading.call(job.number, point: point, kind: "flow", text: value, **said)
+        end
       end
 
       def estimate_path

@@ -118,6 +118,16 @@ module UprightBench
           "#{where}#{plate}: #{shown}; in order it would be #{expected}"
         end
 
+        # @param gain [Core::Suction::Gain]
+        def gain_words(page, gain)
+          what = Core::Suction::Reading::KINDS.fetch(gain.kind)
+          before = gain.before ? "#{Core::Suction::Quantity.words(gain.before, what)} before, " : ""
+          "#{reading_at(page, gain.kind, gain.point).sub(/\A./, &:upcase)}: #{before}" \
+            "#{Core::Suction::Quantity.words(gain.after,
+              what)} after the work: #{share_words(gain.restored)} of a machine " \
+            "in order"
+        end
+
         EXPLAINED = { nothing: "the air of this machine is in order", fan: "the fan is tired" }.freeze
         MAY_BE = 0.05 # as likely as that, it is mentioned
 

@@ -61,6 +61,17 @@ module UprightBench
         @expected ||= Core::Suction::Expected.of(job.sheet)
       end
 
+      # @return [Time, nil] when the last work of this job was done
+      def worked_at
+        @worked_at ||= Models::WorkItem.where(job_id: job.id).max(:done_at)
+      end
+
+      # @return [Array<Core::Suction::Gain>]
+      def gains
+        since = readings.map { |reading| [reading.to_core, !worked_at.nil? && reading.taken_at > worked_at] }
+        Core::Suction::Gain.of(since, expected)
+      end
+
       # @param reading [Models::SuctionReading]
       # @return [Float] what it would be if all were in order
       def expected_of(reading)
@@ -69,7 +80,7 @@ module UprightBench
 
       # @return [Core::Suction::Locate, nil] nil without a reading
       def located
-        @located ||= (Services::LadderOfJob.locate(job.sheet, readings.map(&:to_core)) if readings.any?)
+        @located ||= Services::LadderOfJob.located(job, readings: readings)
       end
 
       # @return [Models::Stop, nil] what keeps the machine shut

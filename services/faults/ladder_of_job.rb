@@ -26,18 +26,23 @@ module UprightBench
           noticed: unchecked(results).flat_map { |check| noticed(check) }, read: read)
       end
 
+      # @param readings [Array<Models::SuctionReading>] of the job, in their order
       # @return [Core::Suction::Locate, nil] what the gauge's readings say; nil without any
-      def self.located(job)
-        readings = Models::SuctionReading.where(job_id: job.id).order(:id).map(&:to_core)
-        locate(job.sheet, readings) if readings.any?
+      def self.located(job, readings: Models::SuctionReading.where(job_id: job.id).order(:id).all)
+        return if readings.empty?
+
+        expected = Core::Suction::Expected
+        Core::Suction::Locate.new(expected.of(job.sheet), as_it_is(job, readings).map(&:to_core),
+          spread_percent: expected.spread_percent(job.sheet))
       end
 
-      # @param readings [Array<Core::Suction::Reading>]
-      # @return [Core::Suction::Locate]
-      def self.locate(sheet, readings)
-        expected = Core::Suction::Expected
-        Core::Suction::Locate.new(expected.of(sheet), readings, spread_percent: expected.spread_percent(sheet))
+      # What was read before the last work on the machine says nothing of how it is now, once something was read since.
+      def self.as_it_is(job, readings)
+        worked_at = Models::WorkItem.where(job_id: job.id).max(:done_at)
+        since = readings.select { |reading| worked_at.nil? || reading.taken_at > worked_at }
+        (since.any? ? since : readings).to_h { |row| [[row.point, row.kind, row.plate_mm], row] }.values
       end
+      private_class_method :as_it_is
 
       private
 

@@ -49,6 +49,24 @@ class TakeReadingTest < DatabaseTest
     assert_equal 0, Models::SuctionReading.count
   end
 
+  # Before the work and after it are two machines.
+  def test_what_was_read_before_the_work_is_left_aside
+    job = Models::Job.where(id: Models::WorkItem.exclude(done_at: nil).select(:job_id)).all.find(&:recordable?)
+    point = Core::Suction::Expected.of(job.sheet).stages.first.key
+    read = lambda { |text, at|
+      Services::TakeReading.call(job.number, point: point, kind: "flow", text: text, by: technician, at: at)
+    }
+    worked = Models::WorkItem.where(job_id: job.id).max(:done_at)
+    read.call("3", worked - 60)
+    first = Services::LadderOfJob.located(job).call.first.kind
+    read.call(Core::Suction::Expected.of(job.sheet).flow(point).round(1).to_s, worked + 60)
+    page = Queries::FaultPage.new(Services::Lookup.job_to_show(job.number), policies: Services::Policies.now)
+
+    assert_equal %i[blocked nothing], [first, Services::LadderOfJob.located(job).call.first.kind]
+    assert_in_delta 3.0, page.gains.first.before
+    assert_in_delta 1.0, page.gains.first.restored, 0.01
+  end
+
   def test_nothing_is_read_of_what_went_home
     gone = Models::Job.where(state: "handed_over").first
     assert_raises(Services::Refused) do

@@ -120,6 +120,17 @@ class SuctionTest < CoreTest
     assert_operator found.first.share, :<, 0.5, "one reading of flow does not say where"
   end
 
+  def test_before_and_after
+    before, after = [20.8, 30.0].map { |flow| Reading.new(point: "hose", kind: :flow, value: flow) }
+    alone = Reading.new(point: "inlet", kind: :flow, value: 33.0)
+    gain, other = Gain.of([[before, false], [alone, false], [after, true]], example)
+
+    assert_equal [20.8, 30.0], [gain.before, gain.after]
+    assert_in_delta 30.0 / 30.92, gain.restored, 0.001
+    assert_nil other, "what was read only before the work says nothing of it"
+    assert_nil Gain.of([[after, true]], example).first.before
+  end
+
   # Of simulated machines that lost three tenths of their flow, hardly one is named wrong, and most are named right
   # after the readings that were asked for (gauge of 2 %).
   def test_named_right_or_not_at_all
