@@ -6,11 +6,11 @@ module UprightBench
   module Screens
     # The application behind the sign-in: every screen registers its routes here.
     class App < Sinatra::Base
-      SCREENS = [Bench, Fleet, TakeIn, Photos, Job, LookOver, FindFault, Rack, Orders, Suppliers, Counts, PartLists,
-                 PartBook, OtherPart, Notes, ToCollect, Parcels, Sale, SoldNew, Registrations, Bills, Shelf,
-                 Batches, Answers, Wordings, Unanswered, Cards, CustomerLists, Customers, Machines, Drafts,
-                 Sheets, Settings, Archives, Audit, People, Find, CardPage, EstimatePage, FirstOwner, PaperRuns,
-                 Health].freeze
+      SCREENS = [Bench, Fleet, TakeIn, Photos, Job, LookOver, FindFault, Practice, Rack, Orders, Suppliers,
+                 Counts, PartLists, PartBook, OtherPart, Notes, ToCollect, Parcels, Sale, SoldNew,
+                 Registrations, Bills, Shelf, Batches, Answers, Wordings, Unanswered, Cards, CustomerLists,
+                 Customers, Machines, Drafts, Sheets, Settings, Archives, Audit, People, Find, CardPage,
+                 EstimatePage, FirstOwner, PaperRuns, Health].freeze
 
       set :views, File.expand_path(__dir__)
       set :erb, escape_html: true, layout: :layout
