@@ -60,9 +60,10 @@ module UprightBench
         # @return [Array<Array(Check, Float)>] none where they cannot be weighed
         def steps_after(results)
           ladder = Ladder.new(@search, results)
-          return [] unless ladder.found.nil? && ExactOrder.can?(ladder.left)
+          return [] if ladder.found
 
-          ExactOrder.new(ladder.belief.to_h, ladder.left, ladder.openings).first_steps
+          checks = [ladder.left, ladder.left.reject(&:splits)].find { |left| ExactOrder.can?(left) }
+          checks ? ExactOrder.new(ladder.belief.to_h, checks, ladder.openings).first_steps : []
         end
       end
     end
