@@ -19,6 +19,7 @@ module UprightBench
       def call
         @watch.run do
           pages.each { |name, path| @watch.report(name) { @watch.get(path) } }
+          fault_searched
           saved_finding
           @out.puts format("first load of the bench, compressed: %<kb>.0f kB", kb: first_load / 1024.0)
         end
@@ -47,6 +48,21 @@ module UprightBench
         { "shelf" => "/shelf", "what to order" => "/shelf/short",
           "a part's page" => "/shelf/#{Models::PartForecast.first.part_id}",
           "order" => "/shelf/orders/#{Models::SupplierOrder.max(:number)}", "count" => "/shelf/count" }
+      end
+
+      # With a search begun, and then with two readings; taken back at the end.
+      def fault_searched
+        job = Models::Job.in_shop.first(state: "taken_in")
+        said = { by: Models::Person.first(role: "technician"), at: Time.now }
+        DB.transaction(rollback: :always, auto_savepoint: true) do
+          Services::SearchFault.begin(job.number, "weak_everywhere", **said)
+          @watch.report("find the fault") { @watch.get("/jobs/#{job.number}/fault") }
+          point = Core::Suction::Expected.of(job.sheet).stages.first.key
+          { "sealed" => "18", "flow" => "9" }.each do |kind, text|
+            Services::TakeReading.call(job.number, point: point, kind: kind, text: text, **said)
+          end
+          @watch.report("find the fault, with readings") { @watch.get("/jobs/#{job.number}/fault") }
+        end
       end
 
       # Saved over and over, and taken back at the end.

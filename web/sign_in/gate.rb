@@ -89,7 +89,7 @@ module UprightBench
 
         # @return [String] as in "5 Apr 2027"
         def day_words(time)
-          Core::Units::Day.words(Config::Zone.date(time))
+          Services::WaysOfTheShop.during { Core::Units::Day.words(Config::Zone.date(time)) }
         end
 
         # @return [Services::SignInTries] of this address at this account
