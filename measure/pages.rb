@@ -57,11 +57,15 @@ module UprightBench
         DB.transaction(rollback: :always, auto_savepoint: true) do
           Services::SearchFault.begin(job.number, "weak_everywhere", **said)
           @watch.report("find the fault") { @watch.get("/jobs/#{job.number}/fault") }
-          point = Core::Suction::Expected.of(job.sheet).stages.first.key
-          { "sealed" => "18", "flow" => "9" }.each do |kind, text|
-            Services::TakeReading.call(job.number, point: point, kind: kind, text: text, **said)
-          end
+          read_gauge(job, said)
           @watch.report("find the fault, with readings") { @watch.get("/jobs/#{job.number}/fault") }
+        end
+      end
+
+      def read_gauge(job, said)
+        point = Core::Suction::Expected.of(job.sheet).stages.first.key
+        { "sealed" => "18", "flow" => "9" }.each do |kind, text|
+          Services::TakeReading.call(job.number, point: point, kind: kind, text: text, **said)
         end
       end
 
