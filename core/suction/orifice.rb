@@ -45,6 +45,16 @@ module UprightBench
           [watts.call(flow), flow]
         end
 
+        # @param readings [Array<Reading>] behind plates, of one point
+        # @return [Array(Float, Float), nil] most watts of air and the flow at which they are; nil for fewer than three
+        #   holes
+        def most_power_of(readings)
+          series = readings.select { |reading| reading.kind == :plate }.to_h { |one| [one.plate_mm, one.value] }
+          return if series.size < 3
+
+          most_power(series.map { |hole, suction| [flow(suction, hole), suction] })
+        end
+
         # Least squares by the normal equations, solved by Cramer's rule.
         # @return [Array(Float, Float, Float)] of q², of q, and the rest
         def parabola(readings)

@@ -66,6 +66,12 @@ module UprightBench
         @worked_at ||= Models::WorkItem.where(job_id: job.id).max(:done_at)
       end
 
+      # @return [Hash{String=>Array(Float, Float)}] by point, the most air power of a series of plates, and its flow
+      def air_power
+        readings.map(&:to_core).group_by(&:point).transform_values { |taken| Core::Suction::Orifice.most_power_of(taken) }
+          .compact
+      end
+
       # @return [Array<Core::Suction::Gain>]
       def gains
         since = readings.map { |reading| [reading.to_core, !worked_at.nil? && reading.taken_at > worked_at] }

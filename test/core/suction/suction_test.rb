@@ -82,6 +82,18 @@ class SuctionTest < CoreTest
     assert_in_delta 22.5, flow, 0.05
   end
 
+  # Behind plates of three holes, on the straight fan of the example alone: again a quarter of both ends' product.
+  def test_most_power_from_plates
+    fan = Suction::Machine.new(sealed_kpa: 22.0, free_l_s: 45.0, stages: [stage("inlet", 0.0)])
+    taken = [16.0, 22.0, 32.0].map do |hole|
+      Reading.new(point: "inlet", kind: :plate, plate_mm: hole,
+        value: Reading.expected(fan, "inlet", :plate, hole))
+    end
+
+    assert_in_delta 22.0 * 45 / 4, Orifice.most_power_of(taken).first, 0.5
+    assert_nil Orifice.most_power_of(taken.first(2))
+  end
+
   def readings(sealed, flow, at = "hose")
     [Reading.new(point: at, kind: :sealed, value: sealed), Reading.new(point: at, kind: :flow, value: flow)]
   end
