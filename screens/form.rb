@@ -13,10 +13,20 @@ module UprightBench
     #     takes { params { required(:pieces).filled(:integer) } }
     #   end
     class Form
+      # How what is typed is understood: decimals with a point or a comma, whatever the shop writes.
+      class Typed < Dry::Schema::TypeContainer
+        FLOAT = Dry::Types["params.float"].prepend { |typed| typed.is_a?(String) ? typed.tr(",", ".") : typed }
+
+        def [](name)
+          name == "params.float" ? FLOAT : super
+        end
+      end
+
       # What all contracts share: plain words, and text that can be read.
       class Contract < Dry::Validation::Contract
         config.messages.load_paths << File.expand_path("messages.yml", __dir__)
         config.messages.default_locale = :en
+        config.types = Typed.new
 
         # Money, as people type it in the shop's currency.
         register_macro(:sum) do

@@ -95,6 +95,21 @@ class ShopWritingTest < DatabaseTest
     Screens::Settings::ShopForm.typed_from(Models::Shop.the).transform_values(&:to_s)
   end
 
+  # Whatever the shop writes, both marks are understood; what is no number is still none.
+  def test_decimals_are_typed_with_either_mark
+    form = Class.new(Screens::Form) { takes { params { required(:share).filled(:float, lteq?: 50) } } }
+
+    { "2,5" => 2.5, "2.5" => 2.5, "3" => 3.0 }.each do |typed, value|
+      assert_in_delta value, form.new("share" => typed).values[:share]
+    end
+    ["1,2,3", "x", "99,5"].each { |typed| assert_equal [:share], form.new("share" => typed).errors.keys, typed }
+    sign_in
+    typed = Screens::Settings::SettingsForm.typed_from(Services::Policies.now)
+    submit "/settings", typed.merge("part_tax_percent" => "19,5"), from: "/settings"
+
+    assert_in_delta 19.5, Services::Policies.now["part_tax_percent"]
+  end
+
   # A sheet of labels that was begun: each of its labels can be the first.
   def test_labels_on_sheets
     sign_in
