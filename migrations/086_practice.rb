@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# Searches for a fault on machines that there are not, for those who learn. Nothing of it is a record of the shop.
+# Searches for a fault on simulated machines, for those who learn. Nothing of it is a record of the shop.
 Sequel.migration do
   up do
     run <<~SQL

@@ -63,9 +63,8 @@ module UprightBench
       module Helpers
         RESULT_WORDS = { found: "found", clear: "clear", cannot_tell: "cannot tell" }.freeze
         HOW_WORDS = { exact: "No order takes fewer minutes on average.",
-                      without_tries: "No order of looks takes fewer minutes on average; tries that part the machine " \
-                                     "come in when less is left.",
-                      greedy: "There is too much left to try every order: this one is near the best.",
+                      without_tries: "Of looking alone, no order takes fewer minutes on average.",
+                      greedy: "Too much is left to compare every order; this one is near the best.",
                       first: "It costs a minute and opens nothing, so it comes first." }.freeze
         RUNGS = 8 # causes that are shown
         LEAST = 0.001
@@ -115,17 +114,19 @@ module UprightBench
             Core::Suction::Quantity.words(value, Core::Suction::Reading::KINDS.fetch(kind))
           end
           where = reading_at(page, kind, reading.point).sub(/\A./, &:upcase)
-          "#{where}#{plate}: #{shown}; in order it would be #{expected}"
+          "#{where}#{plate}: #{shown}; #{expected} when all is in order"
         end
 
         # @param gain [Core::Suction::Gain]
+        # @return [String] as in "Flow at Head, the whole machine: 12 L/s before the work, 30 L/s after it, 97 % of …"
         def gain_words(page, gain)
-          what = Core::Suction::Reading::KINDS.fetch(gain.kind)
-          before = gain.before ? "#{Core::Suction::Quantity.words(gain.before, what)} before, " : ""
-          "#{reading_at(page, gain.kind, gain.point).sub(/\A./, &:upcase)}: #{before}" \
-            "#{Core::Suction::Quantity.words(gain.after,
-              what)} after the work: #{share_words(gain.restored)} of a machine " \
-            "in order"
+          before, after = [gain.before, gain.after].map do |value|
+            value && Core::Suction::Quantity.words(value, Core::Suction::Reading::KINDS.fetch(gain.kind))
+          end
+          told = [("#{before} before the work" if before), "#{after} after it"].compact.join(", ")
+          "#{reading_at(page, gain.kind, gain.point).sub(/\A./,
+            &:upcase)}: #{told}, #{share_words(gain.restored)} of " \
+            "what it is when all is in order"
         end
 
         EXPLAINED = { nothing: "the air of this machine is in order", fan: "the fan is tired" }.freeze
@@ -134,7 +135,7 @@ module UprightBench
         # @return [String]
         def explained(page, explanation)
           case explanation.kind
-          when :blocked then "something resists too much at #{gauge_station(page, explanation.stage)}"
+          when :blocked then "too much resistance at #{gauge_station(page, explanation.stage)}"
           when :leak then "air leaks in behind #{gauge_station(page, explanation.stage)}"
           else EXPLAINED.fetch(explanation.kind)
           end
@@ -184,7 +185,7 @@ module UprightBench
           share.positive? && share < 0.01 ? "under 1 %" : "#{(share * 100).round} %"
         end
 
-        # @return [String] as in "4 min, 1.5 of them to take off: Bin"
+        # @return [String] as in "4 min, with what comes off first: Bin"
         def check_minutes(step, search)
           return minutes_words(step.minutes) if step.opens.empty?
 
@@ -192,7 +193,7 @@ module UprightBench
           "#{minutes_words(step.minutes)}, with what comes off first: #{names.join(', ')}"
         end
 
-        # @return [String] what it can be, by how likely it is at this check
+        # @return [Array<Core::Faults::Cause>] those that a check shows, the likeliest first
         def shown_at(ladder, check)
           ladder.causes.select { |cause| check.shows.key?(cause.key) }
         end

@@ -28,7 +28,7 @@ module UprightBench
         # @param kind [String] of Services::LongPaper
         # @param arguments [Hash{Symbol=>Object}]
         def send_paper(kind, **arguments)
-          arguments = arguments.compact.transform_keys(&:to_s)
+          arguments = { **arguments, first: params["first"] }.compact.transform_keys(&:to_s)
           maker = Services::LongPaper.maker(kind, arguments)
           if maker.pages <= Services::LongPaper::MOST_PAGES_AT_ONCE
             return pdf(maker.paper(0).render(**paper_look), maker.name)

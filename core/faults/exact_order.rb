@@ -65,7 +65,7 @@ module UprightBench
 
         # @return [Array<Numeric>] minutes of each set of openings
         def costs(minutes)
-          minutes.each_with_index.inject([0]) { |sums, (one, _)| sums + sums.map { |sum| sum + one } }
+          minutes.inject([0]) { |sums, one| sums + sums.map { |sum| sum + one } }
         end
 
         # @return [Array<Integer>] for each set of proving checks, the openings that they need
@@ -115,10 +115,8 @@ module UprightBench
 
         def fill(values, sums, outcomes)
           done = done_bits(outcomes)
-          # nothing is left to prove
-          (@size - 2).downto(0) do |set|
-            values[set] = best(values, sums, set, done, outcomes)
-          end
+          # The last set is that of all of them: nothing is left to prove, and it costs nothing.
+          (@size - 2).downto(0) { |set| values[set] = best(values, sums, set, done, outcomes) }
           values
         end
 

@@ -6,10 +6,10 @@ module UprightBench
       # What can be wrong with each kind of part, each as a finding of that part. How often a look shows it is common
       # practice, in numbers of ours.
       module Kinds
-        def self.of_part(kind, rows)
+        def self.of_part(rows)
           rows.to_h do |key, (words, observed, seen)|
             [key, Fault.new(key: key, words: words, observed: observed, seen: seen || 0.9)]
-          end.freeze.tap { Findings::KINDS.fetch(kind) }
+          end.freeze
         end
         private_class_method :of_part
 
@@ -56,7 +56,7 @@ module UprightBench
           tank: { gapes: ["does not close", { state: "gapes" }, 0.9], dirty: ["dirty", { state: "dirty" }, 0.95] },
           pad: { dirty: ["dirty", { state: "dirty" }, 0.97] },
           dock: { dusty: ["dusty", { state: "dusty" }, 0.95], loose: ["loose", { state: "loose" }, 0.95] }
-        }.to_h { |kind, rows| [kind, of_part(kind, rows)] }.freeze
+        }.transform_values { |rows| of_part(rows) }.freeze
 
         # How the machine is set; looked at all together, before anything is opened.
         SETTINGS = {

@@ -143,8 +143,7 @@ module UprightBench
 
         def greedy_step
           order = GreedyOrder.new(@belief.to_h, useful, openings)
-          first = order.first || useful.first
-          step_for(first, order.minutes, how: :greedy)
+          step_for(order.first, order.minutes, how: :greedy)
         end
 
         def step_for(check, to_go, other: nil, how: :first)

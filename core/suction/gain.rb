@@ -17,7 +17,7 @@ module UprightBench
 
         # @param readings [Array<Array(Reading, Boolean)>] in their order, each with whether it was taken after the work
         # @param machine [Machine] in order
-        # @return [Array<Gain>] for each point and kind that was read more than once, or after the work
+        # @return [Array<Gain>] for each point and kind that was read after the work
         def self.of(readings, machine)
           readings.group_by { |reading, _| [reading.point, reading.kind, reading.plate_mm] }.filter_map do |key, taken|
             before, after = [false, true].map { |later| taken.reverse.find { |_, since| since == later }&.first&.value }

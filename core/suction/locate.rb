@@ -31,12 +31,10 @@ module UprightBench
         # @param machine [Machine] as it is in order
         # @param readings [Array<Reading>]
         # @param spread_percent [Numeric] how much machines of that kind differ from each other when they are in order
-        # @param weights [Hash{Array(Symbol, String)=>Float}, nil] how likely each explanation is beforehand
-        def initialize(machine, readings, spread_percent: 0, weights: nil)
+        def initialize(machine, readings, spread_percent: 0)
           @machine = machine
           @readings = readings
           @spread_percent = spread_percent
-          @weights = weights
         end
 
         # @return [Array<Explanation>] the likeliest first
@@ -98,7 +96,7 @@ module UprightBench
           best = tried.max_by(&:last).first
           likelihood = mean(tried.sort)
           Explanation.new(kind: kind, stage: stage, machine: machine_of(kind, stage, best), likelihood: likelihood,
-            share: likelihood * weight(kind, stage))
+            share: likelihood * weight(kind))
         end
 
         def likelihood(machine)
@@ -131,9 +129,8 @@ module UprightBench
           sorted.each_cons(2).sum { |(from, low), (till, high)| (till - from) * (low + high) / 2 }
         end
 
-        def weight(kind, stage)
-          return @weights.fetch([kind, stage], 0.0) if @weights
-
+        # A blockage is as likely at one stage as at another, and a leak at one joint.
+        def weight(kind)
           WEIGHTS.fetch(kind) / { blocked: (@machine.stages + @machine.behind).size, leak: @machine.stages.size }
             .fetch(kind, 1)
         end

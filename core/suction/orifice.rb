@@ -6,10 +6,9 @@ module UprightBench
       # Air through a plate with a hole, and what comes of it: ASTM F558, constants from memory.
       module Orifice
         CFM = 21.844 # Q[CFM] = 21.844 · D²[in] · K · √h[inH₂O]
-        WATT = 0.117354 # W = 0.117354 · Q[CFM] · h[inH₂O]
         SHARP = 0.6 # flow coefficient K of a sharp edge, about; without it flow comes out 1.6 times too high
-        INCH_MM = 25.4
-        INCH_KPA = 0.24866
+        INCH_MM = Units::Length::MM.fetch(:inch)
+        INCH_KPA = Quantity::UNITS.fetch(:pressure).fetch("inh2o")
 
         module_function
 
@@ -26,7 +25,7 @@ module UprightBench
           1.0 / (flow(1.0, diameter_mm, coefficient: coefficient)**2)
         end
 
-        # @return [Float] watts of air
+        # @return [Float] watts of air: W = 0.117354 · Q[CFM] · h[inH₂O]
         def power(suction_kpa, flow_l_s)
           suction_kpa * flow_l_s
         end
@@ -39,7 +38,7 @@ module UprightBench
         # @return [Array(Float, Float)] most watts, and the flow at which they are
         def most_power(readings)
           a, b, c = parabola(readings)
-          watts = ->(flow) { flow * ((a * flow * flow) + (b * flow) + c) }
+          watts = ->(flow) { power((a * flow * flow) + (b * flow) + c, flow) }
           widest = readings.map(&:first).max
           flow = (0..STEPS).map { |step| widest * step / STEPS.to_f }.max_by(&watts)
           [watts.call(flow), flow]
@@ -47,12 +46,11 @@ module UprightBench
 
         # @param readings [Array<Reading>] behind plates, of one point
         # @return [Array(Float, Float), nil] most watts of air and the flow at which they are; nil for fewer than three
-        #   holes
+        #   flows, through which there are many curves
         def most_power_of(readings)
-          series = readings.select { |reading| reading.kind == :plate }.to_h { |one| [one.plate_mm, one.value] }
-          return if series.size < 3
-
-          most_power(series.map { |hole, suction| [flow(suction, hole), suction] })
+          plates = readings.select { |reading| reading.kind == :plate }.to_h { |one| [one.plate_mm, one.value] }
+          series = plates.map { |hole, suction| [flow(suction, hole), suction] }
+          most_power(series) if series.uniq { |flow, _| flow.round(3) }.size >= 3
         end
 
         # Least squares by the normal equations, solved by Cramer's rule.

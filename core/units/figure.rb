@@ -7,18 +7,16 @@ module UprightBench
       #
       #   Figure.words(2.50)               # => "2.5", or "2,5" in a shop that writes commas
       #   Figure.words(2.5, decimals: 2)   # => "2.50"
-      #   Figure.words(2.5, signed: true)  # => "+2.5"
       module Figure
         module_function
 
         # @param number [Numeric]
         # @param decimals [Integer, nil] as many as it needs, six figures at most, when nil
         # @return [String]
-        def words(number, decimals: nil, signed: false)
-          sign = "+" if signed
-          return number.to_s if number.is_a?(Integer) && !decimals && !signed
+        def words(number, decimals: nil)
+          return number.to_s if number.is_a?(Integer) && !decimals
 
-          format(decimals ? "%#{sign}.#{decimals}f" : "%#{sign}g", number).tr(".", Writing.now.mark)
+          format(decimals ? "%.#{decimals}f" : "%g", number).tr(".", Writing.now.mark)
         end
       end
     end

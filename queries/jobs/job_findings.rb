@@ -24,10 +24,11 @@ module UprightBench
         @names.fetch(person_id)
       end
 
-      # @return [String, nil] what was behind the complaint, where it was looked for and found
+      # @return [Array(String, String), nil] a complaint and what was behind it, where it was looked for and found
       def fault_found
-        cause = Models::FaultSearch.where(job_id: job.id, outcome: "found").reverse(:id).get(:cause)
-        cause && Core::Faults::Cause.words_of(job.sheet, cause)
+        found = Models::FaultSearch.where(job_id: job.id, outcome: "found").reverse(:id)
+        complaint, cause = found.get(%i[complaint cause])
+        [Core::Faults::Complaints.fetch(complaint).words, Core::Faults::Cause.words_of(job.sheet, cause)] if cause
       end
 
       # @return [Hash{String=>Symbol}] position => mark

@@ -116,6 +116,7 @@ module UprightBench
         check = check_of(key)
         refuse_unknown(result)
         refuse_twice(check, result)
+        refuse_after_found(check)
         seen = cause_seen(check, cause) if result == "found" && !check.splits
         Models::FaultResult.dataset.insert_conflict.insert(fault_search_id: @search.id, check_key: key, result: result,
           cause: seen&.key, said_by: @by.id, said_at: @at)
@@ -142,6 +143,13 @@ module UprightBench
         return if before.nil? || before.result == result
 
         raise Refused, "#{check.name} was answered already: take that back first."
+      end
+
+      # What was found is answered for first: two faults are found one after the other.
+      def refuse_after_found(check)
+        return if @ladder.found.nil? || @search.results_dataset.first(check_key: check.key)
+
+        raise Refused, "#{@ladder.found.first.words} was found already. Say first whether that was it."
       end
 
       def cause_seen(check, cause)

@@ -9,6 +9,7 @@ module UprightBench
     class LongPaper
       MOST_PAGES_AT_ONCE = 20
       KEPT_DAYS = 2
+      FIRST = "first" # of the arguments: the first free label of a sheet that was begun
 
       # kind => what makes it: `name`, `pages`, `parts`, and `paper(part)` from 0 on
       def self.kinds
@@ -30,11 +31,11 @@ module UprightBench
         end
       end
 
-      # @param arguments [Hash{String=>Object}] plain values, as the kind takes them
+      # @param arguments [Hash{String=>Object}] plain values, as the kind takes them, and FIRST
       # @return [#pages, #paper]
       # @raise [NotFound] when there is nothing to print
       def self.maker(kind, arguments)
-        kinds.fetch(kind).new(**arguments.transform_keys(&:to_sym)).tap do |maker|
+        kinds.fetch(kind).new(**arguments.except(FIRST).transform_keys(&:to_sym)).tap do |maker|
           raise NotFound, "There is nothing to print." if maker.pages.zero?
         end
       end
@@ -58,7 +59,8 @@ module UprightBench
       def self.make_part(run, at:)
         part = run.parts_done
         before = run.pages_done
-        pdf = maker(run.kind, run.arguments.to_hash).paper(part).make(**PaperLook.of) do |page|
+        first = run.arguments[FIRST] if part.zero? # each other file begins a new sheet
+        pdf = maker(run.kind, run.arguments.to_hash).paper(part).make(**PaperLook.of(first: first)) do |page|
           run.update(pages_done: before + page) if (page % MOST_PAGES_AT_ONCE).zero?
         end
         keep_part(run, pdf, before, at)

@@ -43,7 +43,7 @@ class FindFaultBrowserTest < BrowserTest
     assert_text "That was it"
     visit "/jobs/#{job.number}"
 
-    assert_text "Behind “pulses”: Pre-motor filter: clogged."
+    assert_text "The fault behind “pulses”: Pre-motor filter: clogged."
   end
 
   # Weak on the floor, fine at the hose: the head, and there its neck.
@@ -105,7 +105,7 @@ class FindFaultBrowserTest < BrowserTest
     fill_in "The gauge shows", with: "230 mbar"
     click_on "Write it down"
 
-    assert_text "in order it would be"
+    assert_text "when all is in order"
     assert_text "Read next: flow at"
     assert_empty axe
     assert_equal [18.0, 23.0], Models::SuctionReading.where(job_id: job.id).order(:id).select_map(:value).map(&:to_f)
@@ -129,7 +129,7 @@ class FindFaultBrowserTest < BrowserTest
     end
     visit "/jobs/#{job.number}/fault"
 
-    assert_text "By the readings, something resists too much at"
+    assert_text "By the readings, too much resistance at"
     assert_css "svg.suction-profile title", text: "Marked", visible: :all
     assert_empty axe
   end

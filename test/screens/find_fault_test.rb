@@ -39,6 +39,26 @@ class FindFaultTest < DatabaseTest
     assert_match(/Air power at .*<b>\d+ W/m, page)
   end
 
+  # Through three holes nothing goes: there is no curve, and the page stands.
+  def test_plates_without_any_air
+    [16, 22, 32].each { |hole| read(kind: "plate", value: "0", plate_mm: hole.to_s) }
+    get path
+
+    assert_equal 200, status
+    refute_match(/Air power/, page)
+  end
+
+  # The page of the job says what was behind the complaint that was searched for, whatever was written at take-in.
+  def test_the_job_says_what_it_was
+    search = Models::FaultSearch.under_way.first(job_id: job.id)
+    cause = Services::LadderOfJob.of(search, job).causes.first
+    submit path("/end"), { "cause" => cause.key }, from: path
+    get "/jobs/#{job.number}"
+
+    assert_match(/The fault behind “weak everywhere”: <b>#{Regexp.escape(cause.words)}/,
+      page.dup.force_encoding("UTF-8"))
+  end
+
   def test_what_is_wrong_stands_beside_its_field
     read(value: "a lot")
 

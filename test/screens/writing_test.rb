@@ -116,7 +116,7 @@ class ShopWritingTest < DatabaseTest
     part = Models::Part.first
     get "/shelf/#{part.id}"
 
-    refute_match(/Sheet begun/, page)
+    refute_match(/Part-used sheet/, page)
     keep(labels: "a4_3x7", tags: "letter_2x5")
     get "/shelf/#{part.id}"
 

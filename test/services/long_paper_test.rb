@@ -39,6 +39,16 @@ class LongPaperTest < DatabaseTest
     assert_equal [200, 200, 50], pages(run)
   end
 
+  # 24 labels on a sheet: 200 are 9 sheets, and 10 where only the last label of the first one is free; each other file
+  # begins a new sheet.
+  def test_a_sheet_of_labels_that_was_begun
+    Services::SavePolicies.call({ "labels" => "a4_3x8" }, by: owner, at: NOW)
+    many_parts(230)
+
+    assert_equal [9, 2], pages(work(ask(query: "Long paper")))
+    assert_equal [10, 2], pages(work(ask(query: "Long paper", first: "24")))
+  end
+
   def test_asked_twice_by_one_is_made_once_and_by_two_twice
     many_parts(30)
     first = ask(query: "Long paper")

@@ -90,6 +90,19 @@ class SearchFaultTest < DatabaseTest
       ladder.left.last.splits
   end
 
+  # Two people find two things at once: the first is answered for, and the page can always be drawn.
+  def test_nothing_is_found_beside_what_was_found
+    begin_search
+    first, second = ladder.search.checks.reject { |check| check.splits || check.place.nil? }.first(2)
+    answer(first.key, "found")
+
+    assert_raises(Services::Refused) { answer(second.key, "found") }
+    answer(first.key, "found")
+
+    assert_equal 1, Models::FaultResult.count
+    assert_equal first.place, ladder.found.first.place
+  end
+
   def test_one_search_at_a_time_and_another_complaint_ends_it
     first = begin_search
 

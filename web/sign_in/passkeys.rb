@@ -8,7 +8,7 @@ module UprightBench
       # finger, a face or its PIN, so that a passkey is both what somebody has and what they are or know.
       module Passkeys
         PATHS = %w[/webauthn-setup /webauthn-auth /webauthn-login /webauthn-remove].freeze
-        WRONG = "That passkey was not taken."
+        WRONG = "That passkey was not accepted."
         # Browsers know passkeys by a name, never by a number.
         NUMBER = /\A(?:\d{1,3}(?:\.\d{1,3}){3}|\[.*\])\z/
 
