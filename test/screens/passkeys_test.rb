@@ -120,6 +120,39 @@ class PasskeysTest < DatabaseTest
     refute_predicate self, :inside?, "a passkey of nobody"
   end
 
+  # Of any shape: never an error of ours, never a way in.
+  def test_what_no_device_says
+    add = lambda { |said|
+      get "/webauthn-setup"
+      post "/webauthn-setup", answer("webauthn_setup", said).merge("password" => PASSWORD)
+    }
+    sign_in(technician.email)
+    get "/webauthn-setup"
+    right = device.create(challenge: hidden("webauthn_setup_challenge"), rp_id: "localhost", user_verified: true)
+    strange(right).each do |said|
+      add.call(said)
+
+      assert_includes [401, 422], status, said.to_s[0, 80]
+    end
+    add_passkey
+    clear_cookies
+    strange(device.get(rp_id: "localhost", user_verified: true)).each do |said|
+      get "/login"
+      post "/webauthn-login", answer("webauthn_auth", said)
+
+      assert_equal 302, status, said.to_s[0, 80]
+      refute_predicate self, :inside?
+    end
+  end
+
+  # A right answer, spoilt in many places.
+  def strange(right)
+    spoilt = ["", "!", "AAAA", "x" * 5000, [1], { "a" => 1 }, nil, 7]
+    [nil, 1, [], "x", {}, *%w[id rawId type response].product(spoilt).map { |key, value| right.merge(key => value) },
+     *right["response"].keys.product(spoilt - [nil])
+       .map { |key, value| right.merge("response" => right["response"].merge(key => value)) }]
+  end
+
   # A key that asked for nothing is only what somebody has.
   def test_without_finger_or_pin_it_is_half
     sign_in(technician.email)

@@ -1,5 +1,9 @@
 # frozen_string_literal: true
 
+require "cbor"
+require "rodauth"
+require "webauthn"
+
 module UprightBench
   module Web
     module SignIn
@@ -25,12 +29,55 @@ module UprightBench
           end
         end
 
+        # What no device says: it is taken for a wrong answer, wherever the parsers of the gem stumble over it.
+        module Answers
+          PARTS = %w[attestationObject authenticatorData clientDataJSON signature userHandle].freeze
+          STUMBLES = [ArgumentError, TypeError, EOFError, JSON::JSONError, CBOR::UnpackError, BinData::ValidityError,
+                      OpenSSL::OpenSSLError].freeze
+
+          def valid_new_webauthn_credential?(credential)
+            told { super }
+          end
+
+          def valid_webauthn_credential_auth?(credential)
+            told { super }
+          end
+
+          private
+
+          def webauthn_auth_data
+            shaped(super, webauthn_auth_param)
+          end
+
+          def webauthn_setup_data
+            shaped(super, webauthn_setup_param)
+          end
+
+          def webauthn_form_submission_call(meth, data)
+            told { super }
+          end
+
+          def told
+            yield
+          rescue *STUMBLES => e
+            raise WebAuthn::VerificationError, e.class.name
+          end
+
+          # @return [Hash] of words, and of a response whose parts are words
+          def shaped(data, param)
+            return data if data.is_a?(Hash) && data.values_at("type", "id", "rawId").all?(String) &&
+                           data["response"].is_a?(Hash) && data["response"].slice(*PARTS).values.compact.all?(String)
+
+            throw_error_reason(:invalid_webauthn_auth_param, invalid_field_error_status, param, WRONG)
+          end
+        end
+
         module_function
 
         # @param config [Rodauth::Configuration]
         def configure(config)
           config.enable :webauthn, :webauthn_login, :webauthn_autofill
-          config.auth_class_eval { include Asked }
+          config.auth_class_eval { include Asked, Answers }
           tables(config)
           words(config)
           ways(config)
