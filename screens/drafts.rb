@@ -200,6 +200,23 @@ module UprightBench
           { "" => "no lock" }.merge(PositionFields.turns(row["turns"]))
         end
 
+        # @return [Hash{String=>String}]
+        def complaint_choices
+          Core::Faults::Complaints::ALL.to_h { |complaint| [complaint.key.to_s, complaint.words] }
+        end
+
+        # @return [Hash{String=>String}] what can be wrong with the kind of part in hand
+        def fault_choices(view)
+          Core::Faults::Kinds.of_place(view.position["kind"].to_s.to_sym)
+            .to_h { |key, fault| [key.to_s, fault.words] }
+        end
+
+        # What is filled in stands open.
+        def fault_fields_open?(view)
+          %w[shares lights].any? { |list| view.rows(list).size > 1 || view.errors(list).any? } ||
+            %w[look sign tool].any? { |field| view.position[field].to_s != "" }
+        end
+
         def draft_page(draft, at: params["at"], **more)
           @title = "Draft"
           view = View.new(draft, at: at.to_s, **more)

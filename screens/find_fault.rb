@@ -9,7 +9,7 @@ module UprightBench
               ["1 to 9", "found, and this is what was seen"]].freeze
 
       def self.registered(app)
-        app.helpers Helpers
+        app.helpers Helpers, AirWords
         app.get("/jobs/:number/fault") { fault_page(id_of(params["number"])) }
 
         app.post("/jobs/:number/fault", may: :work) do
@@ -90,70 +90,6 @@ module UprightBench
           fault_page(number, problem: (e.message unless e.is_a?(Services::Invalid)), form: form)
         end
 
-        # @return [Hash{String=>String}] key of a station => where the gauge is held
-        def points_of(page)
-          first, *rest = page.expected.stages.map(&:key)
-          { first => "#{gauge_station(page, first)}, the whole machine",
-            **rest.to_h { |key| [key, "#{gauge_station(page, key)}, with all before it off"] } }
-        end
-
-        def gauge_station(page, key)
-          page.job.sheet.stations.find { |station| station.key == key }&.name || key
-        end
-
-        # @param kind [Symbol] of Core::Suction::Reading::KINDS
-        # @return [String] as in "flow at Bin, with all before it off"
-        def reading_at(page, kind, point)
-          "#{Core::Suction::Reading::WORDS.fetch(kind)} at #{points_of(page).fetch(point, point)}"
-        end
-
-        def reading_words(page, reading)
-          kind = reading.kind.to_sym
-          plate = ", hole of #{figure(reading.plate_mm)} mm" if reading.plate_mm
-          shown, expected = [reading.value, page.expected_of(reading)].map do |value|
-            Core::Suction::Quantity.words(value, Core::Suction::Reading::KINDS.fetch(kind))
-          end
-          where = reading_at(page, kind, reading.point).sub(/\A./, &:upcase)
-          "#{where}#{plate}: #{shown}; #{expected} when all is in order"
-        end
-
-        # @param gain [Core::Suction::Gain]
-        # @return [String] as in "Flow at Head, the whole machine: 12 L/s before the work, 30 L/s after it, 97 % of …"
-        def gain_words(page, gain)
-          before, after = [gain.before, gain.after].map do |value|
-            value && Core::Suction::Quantity.words(value, Core::Suction::Reading::KINDS.fetch(gain.kind))
-          end
-          told = [("#{before} before the work" if before), "#{after} after it"].compact.join(", ")
-          "#{reading_at(page, gain.kind, gain.point).sub(/\A./,
-            &:upcase)}: #{told}, #{share_words(gain.restored)} of " \
-            "what it is when all is in order"
-        end
-
-        EXPLAINED = { nothing: "the air of this machine is in order", fan: "the fan is tired" }.freeze
-        MAY_BE = 0.05 # as likely as that, it is mentioned
-
-        # @return [String]
-        def explained(page, explanation)
-          case explanation.kind
-          when :blocked then "too much resistance at #{gauge_station(page, explanation.stage)}"
-          when :leak then "air leaks in behind #{gauge_station(page, explanation.stage)}"
-          else EXPLAINED.fetch(explanation.kind)
-          end
-        end
-
-        # @return [String] what it may be while the readings do not decide
-        def may_be(page, located)
-          likely = located.call.first(5).select { |one| one.share >= MAY_BE }
-          likely.map { |one| "#{explained(page, one)} (#{share_words(one.share)})" }.join("; ")
-        end
-
-        # @return [String]
-        def suction_profile(page)
-          likeliest = page.located.call.first
-          Drawings::SuctionProfile.new(expected: page.expected, found: likeliest.machine, marked: likeliest.stage,
-            names: page.job.sheet.stations.to_h { |station| [station.key, station.name] }).render
-        end
-
         # @return [String, nil] nil for what is empty or no text
         def given(typed)
           typed if typed.is_a?(String) && !typed.empty?
@@ -191,6 +127,11 @@ module UprightBench
 
           names = search.openings.select { |opening| step.opens.include?(opening.key) }.map(&:name)
           "#{minutes_words(step.minutes)}, with what comes off first: #{names.join(', ')}"
+        end
+
+        # @return [String] how a cause shows in a check, as on the button that says so
+        def seen_words(check, cause)
+          check.codes.fetch(cause.key) { cause.fault.words }
         end
 
         # @return [Array<Core::Faults::Cause>] those that a check shows, the likeliest first

@@ -14,8 +14,8 @@ module UprightBench
           Services::Agree.call(number, **SettleForm.agreed(typed), by: by, at: at)
         },
         "close-up" => lambda { |number, typed, by, at|
-          Services::CloseUp.call(number, wet_reason: Note.of(typed["wet_reason"], :wet_reason),
-            stands_at: Note.of(typed["stands_at"], :stands_at), by: by, at: at)
+          said = %i[wet_reason weak_reason stands_at].to_h { |field| [field, Note.of(typed[field.to_s], field)] }
+          Services::CloseUp.call(number, **said, by: by, at: at)
         },
         "hand-over" => lambda { |number, typed, by, at|
           Services::HandOver.call(number, counted_out: HandOverForm.counted(typed), way: HandOverForm.way(typed),

@@ -13,6 +13,26 @@ module UprightBench
 
         fields :key, :place, :fault, :name, :weight
 
+        # @param place [Sheets::Position]
+        # @param fault [Fault]
+        # @return [Cause]
+        def self.at(place, fault, weight)
+          new(key: "#{place.key}:#{fault.key}", place: place.key, fault: fault, name: place.name, weight: weight)
+        end
+
+        # @param key [Symbol] of Kinds::SETTINGS
+        # @return [Cause]
+        def self.setting(key, weight)
+          new(key: "setting:#{key}", place: nil, fault: Kinds.fetch(:setting, key), name: "Setting", weight: weight)
+        end
+
+        # @param place [Sheets::Position]
+        # @param fault [Symbol, String] of Kinds.of_place
+        # @return [String] its key
+        def self.key_of(place, fault)
+          place.kind == :motor && fault.to_sym == Kinds::CUT_OUT ? "setting:#{fault}" : "#{place.key}:#{fault}"
+        end
+
         # @param sheet [Sheets::Sheet]
         # @param key [String] of a cause
         # @return [String] as in "Pre-motor filter: clogged"; the key where the sheet has no such place any more

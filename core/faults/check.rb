@@ -12,13 +12,14 @@ module UprightBench
       # @!attribute needs [Array<String>] keys of openings, all of them, also those that come before others
       # @!attribute shows [Hash{String=>Float}] cause => how often its sign is seen when that is the cause
       # @!attribute false_alarm [Float] how often the sign of a proving check is seen without any of its causes
+      # @!attribute codes [Hash{String=>String}] cause => how its sign is told from the others', where it has its own
       # @!attribute otherwise [Float] of a splitting check: how often its sign is seen with a cause that `shows` leaves
       #   out
       class Check
         include Value
 
         fields :key, :place, :name, :act, :sign, :minutes, :shows, needs: [].freeze, splits: false, false_alarm: 0.0,
-          otherwise: 0.5, tool: nil, caution: nil
+          otherwise: 0.5, tool: nil, caution: nil, codes: {}.freeze
 
         # @param cause [String, nil] nil when it is none of the causes
         # @return [Float] how likely the sign is then

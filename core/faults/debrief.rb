@@ -38,7 +38,7 @@ module UprightBench
         # @return [Float] minutes of the looks alone that show it
         def with_hindsight
           looks = @hidden.filter_map do |cause|
-            @search.checks.find { |check| !check.splits && check.shows.key?(cause) }
+            @search.checks.select { |check| !check.splits && check.shows.key?(cause) }.min_by(&:minutes)
           end.uniq
           looks.sum(&:minutes) + @search.opening_minutes(looks.flat_map(&:needs).uniq)
         end

@@ -64,7 +64,15 @@ module UprightBench
           eco: "in its quiet or saving mode", cut_out: "thermal cut-out tripped: unplug it, let it cool half an hour"
         }.to_h { |key, words| [key, Fault.new(key: key, words: words, seen: 0.97)] }.freeze
 
+        CUT_OUT = :cut_out # what a motor's light may tell, though it is a setting
+
         module_function
+
+        # @param part [Symbol] a kind of part
+        # @return [Hash{Symbol=>Fault}] what a place of that kind may have; a motor also what cuts it out
+        def of_place(part)
+          BY_PART.fetch(part, {}).merge(part == :motor ? SETTINGS.slice(CUT_OUT) : {})
+        end
 
         # @param part [Symbol] a kind of part, or :setting
         # @return [Fault]

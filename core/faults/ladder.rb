@@ -23,14 +23,14 @@ module UprightBench
         # @param mended [Array<String>] causes that were mended, and the complaint is still there
         # @param looked [Array<String>] checks that the look-over did already, with nothing seen
         # @param noticed [Array<String>] causes that the look-over saw; whether it was that is still to be shown
-        # @param named [Array<String>] which of the causes of a check that showed something were seen
+        # @param named [Hash{String=>String}] check => which of its causes was seen
         # @param read [Hash{String,nil=>Float}] how likely the gauge's readings are with each cause
-        def initialize(search, results = [], mended: [], looked: [], noticed: [], named: [], read: {})
+        def initialize(search, results = [], mended: [], looked: [], noticed: [], named: {}, read: {})
           @search = search
           @mended = mended
           @results = results.to_h
           @looked = looked - @results.keys
-          @named = named - mended
+          @named = named
           @read = read
           @belief = believed(noticed - mended)
           @found = proven
@@ -63,6 +63,11 @@ module UprightBench
           OrderCost.minutes(useful.reject(&:splits), @belief.to_h, openings)
         end
 
+        # @return [Float] minutes to be expected in any order
+        def in_any_order
+          OrderCost.of_any_order(useful.reject(&:splits), @belief.to_h, openings)
+        end
+
         # @return [Float] minutes that were spent, openings with them
         def spent
           done = @results.keys.map { |key| @search.check_of(key) }
@@ -81,7 +86,8 @@ module UprightBench
           belief = after_results
           belief = belief.weighed(@read) if @read.any?
           belief = belief.weighed(evenly(noticed), otherwise: BESIDE) if noticed.any?
-          belief = belief.weighed(evenly(@named), otherwise: 0.0) if @named.any? { |cause| belief[cause].positive? }
+          seen = @named.values - @mended
+          belief = belief.weighed(evenly(seen), otherwise: 0.0) if seen.any? { |cause| belief[cause].positive? }
           @mended.any? ? belief.without(@mended) : belief
         end
 
@@ -98,7 +104,9 @@ module UprightBench
         end
 
         def over?(key, result)
-          result == :found && @search.check_of(key).shows.keys.intersect?(@mended)
+          return false unless result == :found
+
+          @named.key?(key) ? @mended.include?(@named[key]) : @search.check_of(key).shows.keys.intersect?(@mended)
         end
 
         # @return [Array<Cause>, nil] what was shown and is not mended yet, the likeliest first

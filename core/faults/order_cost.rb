@@ -19,6 +19,20 @@ module UprightBench
           end
         end
 
+        ORDERS = 24 # over which the mean of any order is taken
+        STEP = 1_664_525 # of the numbers that mix them (a linear congruential generator: Numerical Recipes)
+        ADDED = 1_013_904_223
+        private_constant :STEP, :ADDED
+
+        # @return [Float] the mean over a fixed choice of mixed orders
+        def of_any_order(checks, belief, openings)
+          number = 1
+          orders = Array.new(ORDERS) do
+            checks.sort_by { number = ((number * STEP) + ADDED) % (2**32) }
+          end
+          orders.sum { |order| minutes(order, belief, openings) } / ORDERS
+        end
+
         # @return [Hash{String,nil=>Float}] what is left of each when it came out clear
         def cleared(belief, check)
           belief.to_h { |cause, share| [cause, share * (1 - check.likelihood(cause))] }

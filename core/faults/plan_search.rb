@@ -23,7 +23,7 @@ module UprightBench
         # @return [Search]
         def call
           found = causes
-          checks = [settings(found), *looks(found)].compact
+          checks = [settings(found), Lights.new(@sheet, found).call, *looks(found)].compact
           tries = Tries.new(@sheet, @complaint.key, found).call
           places = checks.filter_map(&:place) + tries.filter_map(&:place)
           Search.new(causes: found, checks: checks + tries, openings: Openings.new(@sheet).of(places))
@@ -33,22 +33,17 @@ module UprightBench
 
         def causes
           found = @complaint.rows.flat_map { |row| row.part == :setting ? setting(row) : at_places(row) }
-          found = found.select { |cause| cause.weight.positive? }
-          LearnWeights.new(shares(found), @learned).call.then do |weights|
-            found.map { |cause| cause.with(weight: weights.fetch(cause.key)) }
-          end
+          learned(OwnCauses.new(@sheet, @complaint.key).among(found.select { |cause| cause.weight.positive? }))
         end
 
-        # @return [Hash{String,nil=>Float}] of the table, with what is nowhere in it
-        def shares(found)
-          whole = found.sum(&:weight)
-          left = Complaints::NONE_OF_THESE / 100.0
-          { **found.to_h { |cause| [cause.key, cause.weight / whole * (1 - left)] }, Belief::NONE => left }
+        def learned(causes)
+          shares = { **causes.to_h { |cause| [cause.key, cause.weight] }, Belief::NONE => 1 - causes.sum(&:weight) }
+          weights = LearnWeights.new(shares, @learned).call
+          causes.map { |cause| cause.with(weight: weights.fetch(cause.key)) }
         end
 
         def setting(row)
-          [Cause.new(key: "setting:#{row.fault}", place: nil, fault: Kinds.fetch(:setting, row.fault), name: "Setting",
-            weight: Complaints.weight(row, @sheet).to_f)]
+          [Cause.setting(row.fault, Complaints.weight(row, @sheet).to_f)]
         end
 
         # A part that is there several times shares the weight.
@@ -56,11 +51,7 @@ module UprightBench
           parts = @sheet.walk.select { |place| place.kind == row.part }.to_h { |place| [place, part_of(row, place)] }
           weight = Complaints.weight(row, @sheet) / parts.each_value.sum.to_f
           fault = Kinds.fetch(row.part, row.fault)
-          parts.map { |place, part| cause(place, fault, weight * part) }
-        end
-
-        def cause(place, fault, weight)
-          Cause.new(key: "#{place.key}:#{fault.key}", place: place.key, fault: fault, name: place.name, weight: weight)
+          parts.map { |place, part| Cause.at(place, fault, weight * part) }
         end
 
         # What is before the motor takes the dirt (common practice).
@@ -86,7 +77,8 @@ module UprightBench
 
         def look(place, causes)
           look = Looks::BY_PART.fetch(place.kind)
-          Check.new(key: place.key, place: place.key, name: place.name, act: look.act, sign: look.sign, tool: look.tool,
+          Check.new(key: place.key, place: place.key, name: place.name, act: place.look || look.act,
+            sign: place.sign || look.sign, tool: place.tool || look.tool,
             caution: place.caution, minutes: place.minutes, shows: seen(causes),
             needs: Openings.new(@sheet).needed(place.key))
         end

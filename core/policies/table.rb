@@ -36,10 +36,13 @@ module UprightBench
           Number.new(key: "washes_in_a_life", group: :look_over, label: "Washes in a filter's life", unit: "washes",
             range: 1..100, default: 12, hint: "After that it is replaced."), # house rule
           Number.new(key: "battery_limit_percent", group: :look_over, label: "Battery is tired below", unit: "%",
-            range: 10..95,
-            default: 60, hint: "Of its run time when new."), # house rule
+            range: 10..95, default: 60, hint: "Of its run time when new."), # house rule
           Number.new(key: "gauge_error_percent", group: :look_over, label: "Error of the suction gauge", unit: "%",
             range: 0.5..20.0, default: 2.0, whole: false, hint: "As its maker says."),
+          Number.new(key: "least_restored_percent", group: :look_over, label: "Air after work, at least", unit: "%",
+            range: 0..100, default: 85, hint: "Of one in order; else closing up asks why."), # house
+          Number.new(key: "air_pressure_kpa", group: :look_over, label: "Air pressure here", unit: "kPa", range: 60..110,
+            whole: false, hint: "Not brought down to the sea. With it, suction is compared in standard air."),
           Choice.new(key: "seal_care", group: :look_over, label: "A seal that binds is", default: "dry",
             options: { "dry" => "wiped, dry", "silicone" => "wiped, then a trace of silicone" }),
           Choice.new(key: "length_unit", group: :look_over, label: "Lengths are in", default: "mm",
@@ -48,11 +51,9 @@ module UprightBench
           Number.new(key: "drying_hours", group: :drying, label: "Drying time", unit: "h", range: 1..96, default: 24,
             hint: "Where the model sheet gives none."), # common practice: a day
           Number.new(key: "drying_temperature_c", group: :drying, label: "Drying room, temperature", unit: "°C",
-            range: -20..50,
-            whole: false, hint: "Leave empty if you take no readings."),
+            range: -20..50, whole: false, hint: "Leave empty if you take no readings."),
           Number.new(key: "drying_humidity_percent", group: :drying, label: "Drying room, humidity", unit: "%",
-            range: 0..100,
-            whole: false, hint: "Damp air makes parts dry longer."),
+            range: 0..100, whole: false, hint: "Damp air makes parts dry longer."),
 
           Number.new(key: "promise_buffer_minutes", group: :promises, label: "Spare time on every job", unit: "min",
             range: 0..960,

@@ -10,6 +10,10 @@ module UprightBench
       # First the shape of everything, then what each part means; every problem is collected before it raises, so
       # that a sheet is mended in one go.
       class Parse
+        # Small tables of a position: what their rows hold, and what they mean.
+        ROWS = { "fasteners" => [Shape::FASTENER, Fastener], "shares" => [Shape::SHARE, OwnShare],
+                 "lights" => [Shape::LIGHT, Light] }.freeze
+
         # @param data [Hash{String=>Object}]
         def initialize(data)
           @data = data
@@ -40,7 +44,7 @@ module UprightBench
 
         def position_shapes(row, path)
           shape(row, Shape::POSITION, path)
-          each_of(row, "fasteners", path) { |held, inner| shape(held, Shape::FASTENER, inner) }
+          ROWS.each { |key, (spec, _)| each_of(row, key, path) { |inner, at| shape(inner, spec, at) } }
           each_of(row, "tasks", path) do |task, inner|
             shape(task, Shape::TASK, inner)
             each_of(task, "clocks", inner) { |clock, innermost| shape(clock, Shape::CLOCK, innermost) }
@@ -76,11 +80,17 @@ module UprightBench
         end
 
         def position(row, path)
-          fields = symbols(row.except("tasks", "fasteners"))
+          fields = symbols(row.except("tasks", *ROWS.keys))
           fields[:kind] = row["kind"].to_sym
           fields[:water] = row["water"].to_sym if row["water"]
-          Position.new(**fields, tasks: map("tasks", row, path) { |task, inner| task(task, row, inner) }.compact,
-            fasteners: map("fasteners", row, path) { |held, _| Fastener.new(**symbols(held)) }.compact)
+          Position.new(**fields, **rows(row, path),
+            tasks: map("tasks", row, path) { |task, inner| task(task, row, inner) }.compact)
+        end
+
+        def rows(row, path)
+          ROWS.to_h do |key, (_, value)|
+            [key.to_sym, map(key, row, path) { |inner, _| value.new(**symbols(inner)) }.compact]
+          end
         end
 
         def task(row, position, path)

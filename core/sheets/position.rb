@@ -10,6 +10,8 @@ module UprightBench
       # `behind` names the places that must come off before this one is reached.
       # `seat` is the chamber it sits in, where several share one, and `layer` its place there, counted along the air;
       # `alone` says that nothing may be stacked on it; `never_without` names the place that must be filled too.
+      # `look`, `sign` and `tool` say how it is looked at when a fault is sought, where that differs from its kind of
+      # part; `shares` how often its faults are behind a complaint, and `lights` which lights tell of them.
       # `beyond_handbook` says that the owner's handbook leaves it shut: opening it may end the maker's warranty.
       class Position
         include Value
@@ -18,7 +20,8 @@ module UprightBench
           beside: false, material: nil, water: :never, cleaner: nil, tap_out: false, care: nil,
           drying_floor_hours: nil, minutes: 5,
           attributes: {}, measures: {}, features: [], tasks: [], refit_order: nil, fasteners: [], behind: [],
-          seat: nil, layer: nil, alone: false, never_without: nil, beyond_handbook: false, caution: nil
+          seat: nil, layer: nil, alone: false, never_without: nil, beyond_handbook: false, caution: nil,
+          look: nil, sign: nil, tool: nil, shares: [], lights: []
 
         WATERS = %i[never cold lukewarm unknown].freeze
         # What a place has beside its part that is asked for at a look-over.

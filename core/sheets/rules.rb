@@ -9,7 +9,7 @@ module UprightBench
                    named_places_exist].freeze
         MEANINGS = %i[one_refit_order no_refit_loop one_in_a_seat never_stacked never_itself kits_hold
                       kits_match_clocks].freeze
-        RATED = %w[suction_kpa flow_l_s].freeze
+        RATED = %w[suction_kpa flow_l_s fan_exponent].freeze
 
         def initialize(sheet)
           @sheet = sheet
@@ -18,7 +18,7 @@ module UprightBench
         # @return [Array<Problem>] one for each broken rule
         def problems
           # Meanings follow names, which must lead somewhere
-          broken(NAMES).then { |found| found.empty? ? broken(MEANINGS) : found }
+          broken(NAMES).then { |found| found.empty? ? broken(MEANINGS) + FaultRules.new(@sheet).problems : found }
         end
 
         private

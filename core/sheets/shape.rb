@@ -15,7 +15,7 @@ module UprightBench
           "body_style" => [:words, true], "power" => [:words, true], "warranty_months" => [:count, true],
           "warranty_hours" => [:amount, false],
           "rough" => [:flag, false], "rated" => [:amounts, false], "accessories" => [:words_list, false],
-          "kits" => [:list, false],
+          "kits" => [:list, false], "runs_without_filter" => [:flag, false],
           "stations" => [:list, true], "positions" => [:list, true]
         }.freeze
         STATION = { "key" => [:key, true], "name" => [:words, true] }.freeze
@@ -31,8 +31,13 @@ module UprightBench
           "refit_order" => [:amount, false],
           "behind" => [:words_list, false], "seat" => [:words, false], "layer" => [:amount, false],
           "alone" => [:flag, false], "beyond_handbook" => [:flag, false],
-          "never_without" => [:key, false], "caution" => [:words, false]
+          "never_without" => [:key, false], "caution" => [:words, false],
+          "look" => [:words, false], "sign" => [:words, false], "tool" => [:words, false],
+          "shares" => [:list, false], "lights" => [:list, false]
         }.freeze
+        SHARE = { "complaint" => [:words, true], "fault" => [:words, true], "percent" => [:amount, true] }.freeze
+        LIGHT = { "colour" => [:words, true], "way" => [:words, true], "count" => [:count, false],
+                  "means" => [:words, false], "fault" => [:words, true] }.freeze
         TASK = { "key" => [:key, true], "action" => [:words, true], "card" => [:flag, false],
                  "clocks" => [:list, true] }.freeze
         CLOCK = { "kind" => [:words, true], "limit" => [:amount, true],

@@ -5,12 +5,13 @@ module UprightBench
     module Sheets
       # A model sheet: the air path of a model from floor to exhaust and every serviceable position on it.
       # `rough` marks one that was begun at the counter and is still to be completed. `rated` are the readings of a
-      # new machine (suction_kpa at the inlet, flow_l_s); `accessories` is what comes with it.
+      # new machine (suction_kpa at the inlet, flow_l_s, fan_exponent); `accessories` is what comes with it;
+      # `runs_without_filter` is nil where the handbook does not say.
       class Sheet
         include Value
 
         fields :maker, :model, :kind, :family, :body_style, :power, :warranty_months, :stations, :positions,
-          warranty_hours: nil, rough: false, rated: {}, accessories: [], kits: []
+          warranty_hours: nil, rough: false, rated: {}, accessories: [], kits: [], runs_without_filter: nil
 
         KINDS = %i[upright canister stick robot drum].freeze
         POWERS = %i[mains battery].freeze

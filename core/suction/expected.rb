@@ -3,8 +3,8 @@
 module UprightBench
   module Core
     module Suction
-      # What a machine in order does, by its sheet: its rated readings, shared among its stations by what stands in
-      # them; where the sheet gives none, those of its kind.
+      # What a machine in order does: what it did itself after its last good service, else what its sheet says of a new
+      # one, else what is usual of its kind; shared among its stations by what stands in them.
       class Expected
         # Suction at the inlet (kPa) and flow through the whole path (L/s) of a usual machine (common practice, from
         # memory).
@@ -17,39 +17,49 @@ module UprightBench
         LEAST = 0.2 # of a station in which none of these stands
         LAMINAR = { filter: 0.5, bag: 0.3 }.tap { |shares| shares.default = 0.0 }.freeze
 
-        # How much machines of a model differ from its rated readings, and machines of a kind from the usual ones (from
-        # memory).
-        SPREAD_PERCENT = { rated: 4.0, usual: 12.0 }.freeze
+        # How much a machine differs from what it was at its last good service, machines of a model from its rated
+        # readings, and machines of a kind from the usual ones (from memory).
+        SPREAD_PERCENT = { own: 2.5, rated: 4.0, usual: 12.0 }.freeze
+        RATED = { sealed: "suction_kpa", flow: "flow_l_s" }.freeze # as sheets call them
 
         # @param sheet [Sheets::Sheet]
-        # @return [Float]
-        def self.spread_percent(sheet)
-          SPREAD_PERCENT.fetch(%w[suction_kpa flow_l_s].all? { |key| sheet.rated.key?(key) } ? :rated : :usual)
-        end
-
-        # @param sheet [Sheets::Sheet]
+        # @param own [Hash{Symbol=>Numeric}] :sealed (kPa) and :flow (L/s) of the whole machine after its last good
+        #   service, as far as they were read
         # @return [Machine]
-        def self.of(sheet)
-          new(sheet).call
+        def self.of(sheet, own: {})
+          new(sheet, own: own).call
         end
 
-        def initialize(sheet)
+        def initialize(sheet, own: {})
           @sheet = sheet
+          @own = own
         end
 
         def call
-          shape = Machine.new(sealed_kpa: sealed, free_l_s: flow * FREE, stages: stages(before), behind: stages(after))
+          shape = Machine.new(sealed_kpa: whole(:sealed), free_l_s: whole(:flow) * FREE, stages: stages(before),
+            behind: stages(after), exponent: @sheet.rated.fetch("fan_exponent", 1.0))
           scaled(shape)
+        end
+
+        # @return [Float]
+        def spread_percent
+          SPREAD_PERCENT.fetch(known_by)
+        end
+
+        # @return [Symbol] :own, :rated or :usual, the least of what is known by it
+        def known_by
+          known = RATED.map do |kind, key|
+            next :own if @own[kind]
+
+            @sheet.rated.key?(key) ? :rated : :usual
+          end
+          SPREAD_PERCENT.keys.reverse.find { |by| known.include?(by) }
         end
 
         private
 
-        def sealed
-          @sheet.rated["suction_kpa"] || USUAL.fetch(@sheet.kind).first
-        end
-
-        def flow
-          @sheet.rated["flow_l_s"] || USUAL.fetch(@sheet.kind).last
+        def whole(kind)
+          @own[kind] || @sheet.rated[RATED.fetch(kind)] || USUAL.fetch(@sheet.kind)[RATED.keys.index(kind)]
         end
 
         def motor
@@ -57,8 +67,9 @@ module UprightBench
                      @sheet.stations.size
         end
 
+        # The motor's own station is the last one: what stands there before the motor, and the motor's inlet.
         def before
-          @sheet.stations.first(motor)
+          @sheet.stations.first(motor + 1)
         end
 
         def after
@@ -76,8 +87,9 @@ module UprightBench
 
         # So that the flow through the whole path is the rated one.
         def scaled(shape)
+          flow = whole(:flow)
           taken = (shape.stages + shape.behind).sum { |stage| stage.loss(flow, shape.free_l_s) }
-          factor = sealed * (1 - (flow / shape.free_l_s)) / taken
+          factor = shape.given(flow) / taken
           shape.with(stages: times(shape.stages, factor), behind: times(shape.behind, factor))
         end
 

@@ -13,18 +13,18 @@ module UprightBench
         # @!attribute before [Float, nil] kPa or L/s; nil where nobody read it
         # @!attribute after [Float, nil]
         # @!attribute expected [Float]
-        fields :point, :kind, :before, :after, :expected
+        fields :point, :kind, :before, :after, :expected, exhaust_off: false
 
         # @param readings [Array<Array(Reading, Boolean)>] in their order, each with whether it was taken after the work
         # @param machine [Machine] in order
         # @return [Array<Gain>] for each point and kind that was read after the work
         def self.of(readings, machine)
-          readings.group_by { |reading, _| [reading.point, reading.kind, reading.plate_mm] }.filter_map do |key, taken|
-            before, after = [false, true].map { |later| taken.reverse.find { |_, since| since == later }&.first&.value }
+          readings.group_by { |reading, _| reading.where }.each_value.filter_map do |taken|
+            before, after = [false, true].map { |later| taken.reverse.find { |_, since| since == later }&.first }
             next unless after
 
-            new(point: key[0], kind: key[1], before: before, after: after,
-              expected: Reading.expected(machine, *key))
+            new(point: after.point, kind: after.kind, before: before&.value, after: after.value,
+              expected: after.expected(machine), exhaust_off: after.exhaust_off)
           end
         end
 

@@ -13,8 +13,10 @@ module UprightBench
         # @!attribute machine [Machine] with the size that fits best
         # @!attribute likelihood [Float] of the readings, whatever its size
         Explanation = Struct.new(:kind, :stage, :share, :machine, :likelihood, keyword_init: true)
+        # @!attribute exhaust_off [Boolean] whether what is behind the fan comes off for it
         # @!attribute information [Float] bits to be expected of it
-        Next = Struct.new(:point, :kind, :information, keyword_init: true)
+        # @!attribute minutes [Float] that it takes
+        Next = Struct.new(:point, :kind, :exhaust_off, :information, :minutes, keyword_init: true)
 
         WEIGHTS = { nothing: 0.2, blocked: 0.5, leak: 0.2, fan: 0.1 }.freeze # from memory
         NAMED = 0.8 # believed so much, it is named
@@ -22,6 +24,11 @@ module UprightBench
         # joint leaks, in litres a second at one kilopascal, times the square root of what the path resists; what is
         # left of a fan. Of the first two, a size is as likely as ten times that size.
         RANGES = { blocked: 0.1..10_000.0, leak: 0.02..3.0, fan: 0.3..0.97 }.freeze
+        SURELY = 0.9 # of what is known beforehand; the rest is as everywhere
+        # To hold a gauge, and for each stage that has to come off before (common practice, from memory).
+        HOLD_MINUTES = 2.0
+        STAGE_MINUTES = 0.25
+        LEAST_BITS = 0.02 # that are worth a reading
         WORTH_ASKING = 0.01 # likely enough to ask for a reading because of it
         BLUR = 1.5 # of what a reading tells: sizes are not known for certain either
         COARSE = 22 # sizes that are tried first
@@ -31,10 +38,13 @@ module UprightBench
         # @param machine [Machine] as it is in order
         # @param readings [Array<Reading>]
         # @param spread_percent [Numeric] how much machines of that kind differ from each other when they are in order
-        def initialize(machine, readings, spread_percent: 0)
+        # @param weights [Hash{Array(Symbol, String)=>Float}, nil] by kind and stage, how likely each explanation is by
+        #   what else is known, as by the complaint; nil where nothing is
+        def initialize(machine, readings, spread_percent: 0, weights: nil)
           @machine = machine
           @readings = readings
           @spread_percent = spread_percent
+          @weights = weights
         end
 
         # @return [Array<Explanation>] the likeliest first
@@ -58,16 +68,27 @@ module UprightBench
           first if first.share >= NAMED
         end
 
-        # @return [Next, nil] the reading that would tell most; nil when none tells anything
+        # @return [Next, nil] the reading that would tell most for its minutes; nil when none tells anything
         def next_reading
-          taken = @readings.map { |reading| [reading.point, reading.kind] }
-          points = @machine.stages.map(&:key)
-          found = points.product(%i[sealed flow]).reject { |pair| taken.include?(pair) }
-            .map { |point, kind| Next.new(point: point, kind: kind, information: information(point, kind)) }
-          found.select { |one| one.information > 0.02 }.max_by(&:information)
+          taken = @readings.map { |reading| [reading.point, reading.kind, reading.exhaust_off] }
+          found = (possible - taken).map { |where| asked(*where) }
+          found.select { |one| one.information > LEAST_BITS }.max_by { |one| one.information / one.minutes }
         end
 
         private
+
+        # @return [Array<Array(String, Symbol, Boolean)>] point, kind, and whether the exhaust is off
+        def possible
+          keys = @machine.stages.map(&:key)
+          behind = @machine.behind.any? ? [[keys.first, :flow, true]] : []
+          keys.product(%i[sealed flow], [false]) + behind
+        end
+
+        def asked(point, kind, exhaust_off)
+          off = @machine.stages.index { |stage| stage.key == point } + (exhaust_off ? 1 : 0)
+          Next.new(point: point, kind: kind, exhaust_off: exhaust_off, minutes: HOLD_MINUTES + (STAGE_MINUTES * off),
+            information: information(point, kind, exhaust_off))
+        end
 
         # @return [Array<Array(Symbol, String)>] kind and stage
         def candidates
@@ -96,7 +117,7 @@ module UprightBench
           best = tried.max_by(&:last).first
           likelihood = mean(tried.sort)
           Explanation.new(kind: kind, stage: stage, machine: machine_of(kind, stage, best), likelihood: likelihood,
-            share: likelihood * weight(kind))
+            share: likelihood * weight(kind, stage))
         end
 
         def likelihood(machine)
@@ -129,17 +150,25 @@ module UprightBench
           sorted.each_cons(2).sum { |(from, low), (till, high)| (till - from) * (low + high) / 2 }
         end
 
-        # A blockage is as likely at one stage as at another, and a leak at one joint.
-        def weight(kind)
-          WEIGHTS.fetch(kind) / { blocked: (@machine.stages + @machine.behind).size, leak: @machine.stages.size }
-            .fetch(kind, 1)
+        def weight(kind, stage)
+          usual = WEIGHTS.fetch(kind) * usual_share(kind, stage)
+          @weights ? (SURELY * @weights.fetch([kind, stage], 0.0)) + ((1 - SURELY) * usual) : usual
+        end
+
+        # What resists more in order gets clogged more; a leak is as likely at one joint as at another.
+        def usual_share(kind, stage)
+          case kind
+          when :blocked then (@machine.stages + @machine.behind).find { |one| one.key == stage }.k / @machine.resistance
+          when :leak then 1.0 / @machine.stages.size
+          else 1.0
+          end
         end
 
         # How much a reading would tell, with each explanation as large as it fits best.
-        def information(point, kind)
+        def information(point, kind, exhaust_off)
           likely = call.select { |one| one.share > WORTH_ASKING }
           shares = evened(likely.map(&:share))
-          values = likely.map { |one| Reading.expected(one.machine, point, kind) }
+          values = likely.map { |one| Reading.expected(one.machine, point, kind, exhaust_off: exhaust_off) }
           left = shares.zip(values).sum { |share, value| share * entropy(after(shares, values, value, kind)) }
           entropy(shares) - left
         end

@@ -22,6 +22,13 @@ module UprightBench
           def loss(flow, free)
             k * flow * (((1 - laminar) * flow) + (laminar * free / 2))
           end
+
+          # @return [Array(Numeric, Numeric)] suction and flow behind it
+          def pass(suction, flow, free)
+            suction += loss(flow, free)
+            flow += leak * Math.sqrt(suction) if leak.positive? && suction.positive?
+            [suction, flow]
+          end
         end
 
         # @!attribute sealed_kpa [Numeric] the fan's suction with no flow
@@ -32,19 +39,18 @@ module UprightBench
         # @!attribute fan [Numeric] what is left of a tired fan's pressure
         fields :sealed_kpa, :free_l_s, :stages, behind: [].freeze, exponent: 1.0, fan: 1.0
 
-        STEPS = 34 # halvings: a hundredth of what a gauge shows, a million times over
-        private_constant :STEPS
-
         # @param point [String] key of the stage at whose inlet the gauge is
         # @return [Float] suction there with the inlet closed, kPa
         def sealed(point)
-          halved(sealed_kpa * fan) { |suction| beyond(point, suction, 0.0) }
+          path = path_from(point)
+          Root.between(0.0, sealed_kpa * fan) { |suction| beyond(path, suction, 0.0) }
         end
 
         # @param through [Numeric] resistance of a plate at the inlet
         # @return [Float] flow into the open inlet, L/s
         def flow(point, through: 0.0)
-          halved(free_l_s) { |flow| beyond(point, through * flow * flow, flow) }
+          path = path_from(point)
+          Root.between(0.0, free_l_s.to_f) { |flow| beyond(path, through * flow * flow, flow) }
         end
 
         # @return [Float] suction behind a plate at the inlet, kPa
@@ -56,7 +62,11 @@ module UprightBench
         # @return [Array<Array(String, Float)>] suction behind each stage, from the floor
         def profile
           flow = flow(stages.first.key)
-          walk(stages, 0.0, flow).first
+          suction = 0.0
+          stages.map do |stage|
+            suction, flow = stage.pass(suction, flow, free_l_s)
+            [stage.key, suction]
+          end
         end
 
         # @param key [String] of a stage
@@ -72,42 +82,34 @@ module UprightBench
           with(stages: changed[0], behind: changed[1])
         end
 
+        # @return [Machine] with what is behind the fan taken off
+        def without_exhaust
+          with(behind: [].freeze)
+        end
+
         # @return [Float] what the whole path resists
         def resistance
           (stages + behind).sum(&:k)
         end
 
+        # @return [Float] the fan's suction at a flow, kPa
+        def given(flow)
+          share = flow / free_l_s
+          sealed_kpa * fan * (1 - (exponent == 1 ? share : share**exponent))
+        end
+
         private
 
-        # How much more suction the path takes than the fan gives: it grows with what is let in.
-        def beyond(point, suction, flow)
+        # @return [Array<Stage>] what the air goes through with everything before the point off
+        def path_from(point)
           at = stages.index { |stage| stage.key == point } || stages.size
-          _, suction, flow = walk(stages[at..], suction, flow)
+          stages.drop(at)
+        end
+
+        # How much more suction the path takes than the fan gives: it grows with what is let in.
+        def beyond(path, suction, flow)
+          path.each { |stage| suction, flow = stage.pass(suction, flow, free_l_s) }
           suction + behind.sum { |stage| stage.loss(flow, free_l_s) } - given(flow)
-        end
-
-        # @return [Float] the fan's suction at a flow
-        def given(flow)
-          sealed_kpa * fan * (1 - ((flow / free_l_s)**exponent))
-        end
-
-        def walk(list, suction, flow)
-          seen = list.map do |stage|
-            suction += stage.loss(flow, free_l_s)
-            flow += stage.leak * Math.sqrt([suction, 0].max)
-            [stage.key, suction]
-          end
-          [seen, suction, flow]
-        end
-
-        def halved(most)
-          low = 0.0
-          high = most.to_f
-          STEPS.times do
-            middle = (low + high) / 2
-            yield(middle).positive? ? high = middle : low = middle
-          end
-          (low + high) / 2
         end
       end
     end

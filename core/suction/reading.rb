@@ -16,11 +16,13 @@ module UprightBench
         # @!attribute value [Numeric] kPa or L/s
         # @!attribute error_percent [Numeric] of the gauge
         # @!attribute plate_mm [Numeric, nil] diameter of the plate's hole
-        fields :point, :kind, :value, error_percent: 2.0, plate_mm: nil
+        # @!attribute exhaust_off [Boolean] whether what is behind the fan was off, too
+        fields :point, :kind, :value, error_percent: 2.0, plate_mm: nil, exhaust_off: false
 
         # @param machine [Machine]
         # @return [Float] what it would show there
-        def self.expected(machine, point, kind, plate_mm = nil)
+        def self.expected(machine, point, kind, plate_mm = nil, exhaust_off: false)
+          machine = machine.without_exhaust if exhaust_off
           case kind
           when :sealed then machine.sealed(point)
           when :flow then machine.flow(point)
@@ -46,9 +48,19 @@ module UprightBench
         # @param spread_percent [Numeric] how much such machines differ among themselves
         # @return [Float] the likelihood of it, but for a factor that is the same for every machine
         def likelihood(machine, spread_percent = 0)
-          expected = self.class.expected(machine, point, kind, plate_mm)
+          expected = expected(machine)
           percent = self.class.together(error_percent, spread_percent)
           self.class.chance(value, expected, self.class.error(kind, [expected, value].max, percent))
+        end
+
+        # @return [Float] what it would be at this machine
+        def expected(machine)
+          self.class.expected(machine, point, kind, plate_mm, exhaust_off: exhaust_off)
+        end
+
+        # @return [Array] what two readings of the same have in common
+        def where
+          [point, kind, plate_mm, exhaust_off]
         end
 
         private

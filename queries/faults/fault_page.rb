@@ -29,7 +29,7 @@ module UprightBench
 
       # @return [Core::Faults::Ladder]
       def ladder
-        @ladder ||= Services::LadderOfJob.new(search, job, findings, located).call
+        ladder_of_job.call
       end
 
       # @return [Core::Faults::Ladder::Step, nil]
@@ -51,42 +51,20 @@ module UprightBench
         ladder.search.causes.find { |one| one.key == key }
       end
 
-      # @return [Array<Models::SuctionReading>] in their order
-      def readings
-        @readings ||= Models::SuctionReading.where(job_id: job.id).order(:id).all
-      end
-
-      # @return [Core::Suction::Machine] as it is in order
-      def expected
-        @expected ||= Core::Suction::Expected.of(job.sheet)
-      end
-
-      # @return [Time, nil] when the last work of this job was done
-      def worked_at
-        @worked_at ||= Models::WorkItem.where(job_id: job.id).max(:done_at)
+      # @return [Services::AirOfJob]
+      def air
+        @air ||= Services::AirOfJob.new(job)
       end
 
       # @return [Hash{String=>Array(Float, Float)}] by point, the most air power of a series of plates, and its flow
       def air_power
-        readings.map(&:to_core).group_by(&:point).transform_values { |taken| Core::Suction::Orifice.most_power_of(taken) }
+        air.readings.map(&:to_core).group_by(&:point).transform_values { |taken| Core::Suction::Orifice.most_power_of(taken) }
           .compact
-      end
-
-      # @return [Array<Core::Suction::Gain>]
-      def gains
-        since = readings.map { |reading| [reading.to_core, !worked_at.nil? && reading.taken_at > worked_at] }
-        Core::Suction::Gain.of(since, expected)
-      end
-
-      # @param reading [Models::SuctionReading]
-      # @return [Float] what it would be if all were in order
-      def expected_of(reading)
-        Core::Suction::Reading.expected(expected, reading.point, reading.kind.to_sym, reading.plate_mm)
       end
 
       # @return [Core::Suction::Locate, nil] nil without a reading
       def located
-        @located ||= Services::LadderOfJob.located(job, readings: readings)
+        ladder_of_job.located
       end
 
       # @return [Models::Stop, nil] what keeps the machine shut
@@ -101,11 +79,26 @@ module UprightBench
         shown.find { |cause| seen.include?(cause.key) } || shown.first
       end
 
+      # @return [Hash{String=>String}] place => what to look for there, behind what was found; nothing of what was
+      #   looked at already
+      def origins
+        @origins ||= Core::Faults::Origins.new(job.sheet).of(found).reject { |cause| findings.key?(cause.place) }
+          .group_by(&:place).transform_values do |here|
+            "#{here.first.name} (#{here.map { |cause| cause.fault.words }.join(', ')})"
+          end
+      end
+
       # @return [Numeric, nil] minutes of looking that the customer agreed to; nil where nothing was agreed
       def agreed_minutes
         return unless job.look_fee_cents.positive? && @policies.money.rate_cents_an_hour.positive?
 
         job.look_fee_cents * 60.0 / @policies.money.rate_cents_an_hour
+      end
+
+      private
+
+      def ladder_of_job
+        @ladder_of_job ||= Services::LadderOfJob.new(search, job, findings, air)
       end
     end
   end

@@ -180,6 +180,12 @@ module UprightBench
         items.reject(&:rotates).filter_map(&:on_rack).reject { |stay| stay.dry?(@now) }
       end
 
+      # @return [String, nil] that it pulls too little after the work
+      def too_weak
+        weak = Services::PullsEnough.too_little(@job)
+        Services::PullsEnough.words(weak) if weak.any?
+      end
+
       # @return [Symbol] a key of Core::Jobs::States::STEPS
       def step
         @job.step

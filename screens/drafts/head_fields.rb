@@ -8,17 +8,25 @@ module UprightBench
         WORDS = %w[maker model kind family body_style power].freeze
 
         # The readings of a new machine.
-        RATED_WORDS = { "suction_kpa" => "Suction when new, kPa", "flow_l_s" => "Air flow when new, L/s" }.freeze
+        RATED_WORDS = { "suction_kpa" => "Suction when new, kPa", "flow_l_s" => "Air flow when new, L/s",
+                        "fan_exponent" => "Exponent of the fan's curve (1 is straight)" }.freeze
+
+        # Whether it may run without a filter for a moment, as it is sent.
+        MAY = { true => "yes", false => "no" }.freeze
 
         module_function
 
         # @return [Hash{String=>Object}] as Core::Sheets::Edit#head takes it
         def read(params)
-          { **WORDS.to_h { |key| [key, Typed.words(params[key]) || ""] },
+          { **WORDS.to_h { |key| [key, Typed.words(params[key]).to_s] },
             "warranty_months" => Typed.number(params["warranty_months"]) || 0,
-            "warranty_hours" => Typed.number(params["warranty_hours"]), "rough" => Typed.flag(params["rough"]),
+            "warranty_hours" => Typed.number(params["warranty_hours"]), **flags(params),
             "accessories" => some(list(params["accessories"])), "rated" => some(rated(params["rated"])),
             "kits" => some(kits(params["kits"])) }
+        end
+
+        def flags(params)
+          { "rough" => Typed.flag(params["rough"]), "runs_without_filter" => MAY.key(params["runs_without_filter"]) }
         end
 
         def list(typed)

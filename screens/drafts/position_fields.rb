@@ -5,7 +5,7 @@ module UprightBench
     module Drafts
       # One position of a sheet, from a form, and back. What is empty is left out.
       module PositionFields
-        WORDS = %w[name station kind material cleaner care seat never_without caution].freeze
+        WORDS = %w[name station kind material cleaner care seat never_without caution look sign tool].freeze
         NUMBERS = %w[drying_floor_hours minutes refit_order layer].freeze
         FLAGS = %w[beside tap_out alone beyond_handbook].freeze
         TRUTH = { "yes" => true, "no" => false }.freeze
@@ -15,12 +15,16 @@ module UprightBench
         # @return [Hash{String=>Object}] as Core::Sheets::Edit#position takes it
         def read(params)
           read_all(WORDS, params, :words).merge(
-            read_all(NUMBERS, params, :number), read_all(FLAGS, params, :flag),
+            read_all(NUMBERS, params, :number), read_all(FLAGS, params, :flag), tables(params),
             "water" => water(params["water"]), "behind" => Typed.list(params["behind"]),
             "features" => Typed.list(params["features"]),
-            "attributes" => attributes(params["attributes"]), "measures" => Typed.numbers(params["measures"]),
-            "fasteners" => fasteners(params["fasteners"]), "tasks" => ClockFields.read(params["clocks"])
+            "attributes" => attributes(params["attributes"]), "measures" => Typed.numbers(params["measures"])
           )
+        end
+
+        def tables(params)
+          { "fasteners" => fasteners(params["fasteners"]), "tasks" => ClockFields.read(params["clocks"]),
+            "shares" => shares(params["shares"]), "lights" => lights(params["lights"]) }
         end
 
         def read_all(keys, params, how)
@@ -49,6 +53,26 @@ module UprightBench
           { "count" => Typed.number(row["count"]) || 1, "driver" => Typed.words(row["driver"]) || "",
             "length_mm" => Typed.number(row["length_mm"]), "turns" => Typed.number(row["turns"]),
             "note" => Typed.words(row["note"]) }.compact
+        end
+
+        # A row counts once its number is there; a light's, once its colour is.
+        def shares(typed)
+          filled(typed, "percent").map do |row|
+            { "complaint" => Typed.words(row["complaint"]) || "", "fault" => Typed.words(row["fault"]) || "",
+              "percent" => Typed.number(row["percent"]) }
+          end
+        end
+
+        def lights(typed)
+          filled(typed, "colour").map do |row|
+            { "colour" => Typed.words(row["colour"]), "way" => Typed.words(row["way"]) || "",
+              "count" => Typed.number(row["count"]), "means" => Typed.words(row["means"]),
+              "fault" => Typed.words(row["fault"]) || "" }.compact
+          end
+        end
+
+        def filled(typed, field)
+          Typed.rows(typed).reject { |row| row[field].to_s.strip.empty? }
         end
 
         # @param given [Object] what the sheet says, which need not be a usual one

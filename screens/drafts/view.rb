@@ -41,7 +41,8 @@ module UprightBench
         def head
           @typed.fetch("head") do
             data.merge("accessories" => (data["accessories"] || []).join(", "),
-              "kits" => HeadFields.write_kits(data["kits"]), "rough" => (data["rough"] ? "1" : nil))
+              "kits" => HeadFields.write_kits(data["kits"]), "rough" => (data["rough"] ? "1" : nil),
+              "runs_without_filter" => HeadFields::MAY[data["runs_without_filter"]])
           end
         end
 

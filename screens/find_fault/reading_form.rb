@@ -11,12 +11,14 @@ module UprightBench
             required(:kind).filled(:string, included_in?: Core::Suction::Reading::KINDS.keys.map(&:to_s))
             required(:value).filled(:string, max_size?: 40)
             optional(:plate_mm).maybe(:float, gteq?: 1, lteq?: 100)
+            optional(:exhaust_off).maybe(:string, included_in?: %w[1])
           end
         end
 
         # @return [Hash] as Services::TakeReading takes it
         def fields
-          { point: values[:point], kind: values[:kind], text: values[:value], plate_mm: values[:plate_mm] }
+          { point: values[:point], kind: values[:kind], text: values[:value], plate_mm: values[:plate_mm],
+            exhaust_off: values[:exhaust_off] == "1" }
         end
       end
     end

@@ -8,47 +8,50 @@ module UprightBench
       # @param job [Models::Job]
       # @return [Core::Faults::Ladder]
       def self.of(search, job)
-        new(search, job, Models::Finding.where(job_id: job.id).as_hash(:position), located(job)).call
+        new(search, job, Models::Finding.where(job_id: job.id).as_hash(:position)).call
       end
 
-      # @param located [Core::Suction::Locate, nil] what the gauge's readings say
-      def initialize(search, job, findings, located)
+      # @param findings [Hash{String=>Models::Finding}] of the job, by place
+      # @param air [AirOfJob]
+      def initialize(search, job, findings, air = AirOfJob.new(job))
         @search = search
         @job = job
         @findings = findings
-        @located = located
+        @air = air
       end
 
+      # @return [Core::Faults::Ladder]
       def call
+        @call ||= ladder(read)
+      end
+
+      # @return [Core::Suction::Locate, nil] what the gauge's readings say, with what else is known; nil without any
+      def located
+        return @located if defined?(@located)
+
+        @located = if @air.readings.any?
+                     @air.located(weights: Core::Suction::AirOfFault.new(@job.sheet).weights(plan.causes,
+                       ladder({}).belief.to_h))
+                   end
+      end
+
+      private
+
+      def ladder(read)
         results = known_results
-        Core::Faults::Ladder.new(plan, results, mended: @search.mended.to_a, named: @search.results.filter_map(&:cause),
+        Core::Faults::Ladder.new(plan, results, mended: @search.mended.to_a, named: named,
           looked: unchecked(results).select { |check| fine?(check.place) }.map(&:key),
           noticed: unchecked(results).flat_map { |check| noticed(check) }, read: read)
       end
 
-      # @param readings [Array<Models::SuctionReading>] of the job, in their order
-      # @return [Core::Suction::Locate, nil] what the gauge's readings say; nil without any
-      def self.located(job, readings: Models::SuctionReading.where(job_id: job.id).order(:id).all)
-        return if readings.empty?
-
-        expected = Core::Suction::Expected
-        Core::Suction::Locate.new(expected.of(job.sheet), as_it_is(job, readings).map(&:to_core),
-          spread_percent: expected.spread_percent(job.sheet))
+      # @return [Hash{String=>String}] check => cause
+      def named
+        @search.results.select(&:cause).to_h { |row| [row.check_key, row.cause] }
       end
-
-      # What was read before the last work on the machine says nothing of how it is now, once something was read since.
-      def self.as_it_is(job, readings)
-        worked_at = Models::WorkItem.where(job_id: job.id).max(:done_at)
-        since = readings.select { |reading| worked_at.nil? || reading.taken_at > worked_at }
-        (since.any? ? since : readings).to_h { |row| [[row.point, row.kind, row.plate_mm], row] }.values
-      end
-      private_class_method :as_it_is
-
-      private
 
       # @return [Hash{String,nil=>Float}]
       def read
-        @located ? Core::Suction::BehindFaults.new(@job.sheet, @located).call(plan.causes) : {}
+        located ? Core::Suction::BehindFaults.new(@job.sheet, located).call(plan.causes) : {}
       end
 
       def plan
@@ -59,7 +62,7 @@ module UprightBench
       # @return [Array<Core::Faults::Check>] places that nobody checked in this search
       def unchecked(results)
         answered = results.map(&:first)
-        plan.checks.reject { |check| check.splits || answered.include?(check.key) }
+        plan.checks.select { |check| check.key == check.place && !answered.include?(check.key) }
       end
 
       # A sheet that was changed since may have lost a place.

@@ -120,7 +120,8 @@ module UprightBench
         seen = cause_seen(check, cause) if result == "found" && !check.splits
         Models::FaultResult.dataset.insert_conflict.insert(fault_search_id: @search.id, check_key: key, result: result,
           cause: seen&.key, said_by: @by.id, said_at: @at)
-        record(check, result, seen) if check.place && !check.splits
+        place = seen ? seen.place : check.place
+        record(place, result, seen) if place && !check.splits
       end
 
       private
@@ -159,14 +160,14 @@ module UprightBench
         shown.find { |one| one.key == cause } || raise(NotFound, "That check does not show that.")
       end
 
-      def record(check, result, cause)
+      def record(place, result, cause)
         return if result == "cannot_tell"
 
-        before = Models::Finding.first(job_id: @job.id, position: check.place)
+        before = Models::Finding.first(job_id: @job.id, position: place)
         return if result == "clear" && before # it says more than that it is not this
 
-        observed = result == "clear" ? Core::Findings.fine(@job.sheet.position(check.place)) : said(before, cause)
-        RecordFinding.new(@job, check.place, observed: observed, version: before&.version || 0, by: @by, at: @at,
+        observed = result == "clear" ? Core::Findings.fine(@job.sheet.position(place)) : said(before, cause)
+        RecordFinding.new(@job, place, observed: observed, version: before&.version || 0, by: @by, at: @at,
           fine: result == "clear").call
       end
 

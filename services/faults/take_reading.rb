@@ -10,15 +10,16 @@ module UprightBench
       # @param kind [String] of Core::Suction::Reading::KINDS
       # @param text [String] as it was read, as in "80 inH2O"
       # @param plate_mm [Float, nil] the hole of the plate, where there was one
+      # @param exhaust_off [Boolean] whether what is behind the fan was off, too
       # @return [Models::SuctionReading]
       # @raise [Invalid] beside the fields point, kind, value, plate_mm
-      def call(number, point:, kind:, text:, by:, at:, plate_mm: nil)
+      def call(number, point:, kind:, text:, by:, at:, plate_mm: nil, exhaust_off: false)
         Permissions.check!(:work, by)
         DB.transaction do
           job = Lookup.job(number, lock: true)
           OpenToLook.refuse_past(job)
-          row = Models::SuctionReading.create(**fields(job, point, kind, text, plate_mm), job_id: job.id,
-            error_percent: Policies.now["gauge_error_percent"], taken_by: by.id, taken_at: at)
+          row = Models::SuctionReading.create(**fields(job, point, kind, text, plate_mm), **of_the_shop,
+            exhaust_off: exhaust_off, job_id: job.id, taken_by: by.id, taken_at: at)
           History.note("read the gauge", row, by: by, at: at, job: job,
             data: { point: point, kind: kind, value: row.value })
           row
@@ -47,6 +48,15 @@ module UprightBench
         { point: point, kind: kind, value: value, plate_mm: (plate_mm if kind == "plate") }
       end
 
+      # @return [Hash] what its gauge and its air add
+      def of_the_shop
+        policies = Policies.now
+        air = %w[drying_temperature_c air_pressure_kpa drying_humidity_percent].map { |key| policies[key] }
+        celsius, kpa, humidity = air
+        density = Core::Suction::AirDensity.kg_m3(celsius: celsius, kpa: kpa, humidity_percent: humidity) if air.any?
+        { error_percent: policies["gauge_error_percent"], air_kg_m3: density }
+      end
+
       def points(job)
         Core::Suction::Expected.of(job.sheet).stages.map(&:key)
       end
@@ -59,7 +69,7 @@ module UprightBench
         units = Core::Suction::Quantity::UNITS.fetch(what).keys.first(5).join(", ")
         "is a number, with a unit such as #{units}, as far as a vacuum cleaner goes"
       end
-      private_class_method :fields, :points, :plate?, :unread
+      private_class_method :fields, :of_the_shop, :points, :plate?, :unread
     end
   end
 end

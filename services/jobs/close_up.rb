@@ -6,10 +6,12 @@ module UprightBench
     class CloseUp
       # @param stands_at [String, nil] where it waits to be fetched
       # @param wet_reason [String, nil] why a wet part goes back; recorded under the person's name
-      # @raise [Refused] while something is to do, a stop stands, or a part is wet
-      def self.call(number, by:, at:, wet_reason: nil, stands_at: nil)
+      # @param weak_reason [String, nil] why it goes although it pulls less than it should; likewise
+      # @raise [Refused] while something is to do, a stop stands, a part is wet, or it pulls too little
+      def self.call(number, by:, at:, wet_reason: nil, weak_reason: nil, stands_at: nil)
         EnterState.call(number, :closed_up, by: by, at: at) do |job|
-          fields = new(job, by, at, wet_reason.to_s.strip).call
+          weak = PullsEnough.check(job, weak_reason.to_s.strip, by: by)
+          fields = { **new(job, by, at, wet_reason.to_s.strip).call, **weak }
           Tell.call(job, :ready, by: by, at: at)
           { **fields, stands_at: stands_at.to_s.strip[0, 40].then { |place| place unless place.empty? } }
         end

@@ -32,6 +32,9 @@ class FindFaultBrowserTest < BrowserTest
     assert_empty axe
     press("1")
 
+    assert_css ".fault-next h2", text: "Lights"
+    press("n")
+
     assert_css ".fault-next h2", text: "Pre-motor filter"
     assert_empty axe
     press("f")
@@ -54,6 +57,9 @@ class FindFaultBrowserTest < BrowserTest
     assert_css ".fault-next h2", text: "Settings"
     click_on "Clear"
 
+    assert_css ".fault-next h2", text: "Lights"
+    click_on "Clear"
+
     assert_css ".fault-next h2", text: "At the end of the hose or wand"
     click_on "Yes"
     until first(".fault-next h2").text.start_with?("Neck")
@@ -66,6 +72,21 @@ class FindFaultBrowserTest < BrowserTest
 
     assert_text(/Neck: (partly )?blocked/)
     assert_includes %w[partly blocked], seen(job, "neck")[:state]
+  end
+
+  # A light tells of the place, which becomes a finding there, and what may be behind it is asked for.
+  def test_a_light_code
+    job = take_in("Dart M", "pulses")
+    click_on "pulses"
+    click_on "amber, steady: filter not in its place"
+
+    assert_css "#next h2", text: "Pre-motor filter: missing, loose or not locked"
+    assert seen(job, "pre-filter")[:loose]
+    click_on "Mended, and still there"
+    click_on "Found: clogged"
+
+    assert_css "#next", text: "What may be behind it, so that it does not come back: Bin (full)"
+    assert_empty axe
   end
 
   # Two faults: one is mended, the complaint stays, and the search goes on to the other; without scripts.
@@ -121,17 +142,21 @@ class FindFaultBrowserTest < BrowserTest
     click_on "weak everywhere"
     asked = [[machine.stages.first.key, :sealed], [machine.stages.first.key, :flow]]
     8.times do
-      point, kind = asked.shift || Services::LadderOfJob.located(job).next_reading.to_a.first(2)
-      value = Core::Suction::Reading.expected(broken, point, kind)
+      point, kind, off = asked.shift || located(job).next_reading.to_a.first(3)
+      value = Core::Suction::Reading.expected(broken, point, kind, exhaust_off: off)
       Services::TakeReading.call(job.number, point: point, kind: kind.to_s, text: value.round(2).to_s, by: owner,
-        at: Time.now)
-      break if asked.empty? && Services::LadderOfJob.located(job).named
+        at: Time.now, exhaust_off: off || false)
+      break if asked.empty? && located(job).named
     end
     visit "/jobs/#{job.number}/fault"
 
     assert_text "By the readings, too much resistance at"
     assert_css "svg.suction-profile title", text: "Marked", visible: :all
     assert_empty axe
+  end
+
+  def located(job)
+    Services::LadderOfJob.new(Models::FaultSearch.under_way.first(job_id: job.id), job, {}).located
   end
 
   # A burnt smell ends it as it ends everything.

@@ -58,13 +58,13 @@ class TakeReadingTest < DatabaseTest
     }
     worked = Models::WorkItem.where(job_id: job.id).max(:done_at)
     read.call("3", worked - 60)
-    first = Services::LadderOfJob.located(job).call.first.kind
+    first = Services::AirOfJob.new(job).located.call.first.kind
     read.call(Core::Suction::Expected.of(job.sheet).flow(point).round(1).to_s, worked + 60)
     page = Queries::FaultPage.new(Services::Lookup.job_to_show(job.number), policies: Services::Policies.now)
 
-    assert_equal %i[blocked nothing], [first, Services::LadderOfJob.located(job).call.first.kind]
-    assert_in_delta 3.0, page.gains.first.before
-    assert_in_delta 1.0, page.gains.first.restored, 0.01
+    assert_equal %i[blocked nothing], [first, Services::AirOfJob.new(job).located.call.first.kind]
+    assert_in_delta 3.0, page.air.gains.first.before
+    assert_in_delta 1.0, page.air.gains.first.restored, 0.01
   end
 
   def test_nothing_is_read_of_what_went_home

@@ -43,6 +43,7 @@ class PolicyTableTest < CoreTest
   RULES = {
     "bag_limit_percent" => [10..100, 50], "bin_limit_percent" => [10..100, 66], "washes_in_a_life" => [1..100, 12],
     "battery_limit_percent" => [10..95, 60], "gauge_error_percent" => [0.5..20, 2.0],
+    "least_restored_percent" => [0..100, 85], "air_pressure_kpa" => [60..110, nil],
     "drying_hours" => [1..96, 24], "drying_temperature_c" => [-20..50, nil],
     "drying_humidity_percent" => [0..100, nil], "promise_buffer_minutes" => [0..960, 120],
     "fetch_again_days" => [1..90, 14], "most_fetch_reminders" => [0..10, 3],
@@ -90,7 +91,7 @@ class PolicyTableTest < CoreTest
 
   # Shares and readings have decimals; what is counted has none.
   def test_which_rules_have_decimals
-    assert_equal %w[gauge_error_percent drying_temperature_c drying_humidity_percent labour_tax_percent
+    assert_equal %w[gauge_error_percent air_pressure_kpa drying_temperature_c drying_humidity_percent labour_tax_percent
                     part_tax_percent service_level_percent], Policies::Table.numbers.reject(&:whole).map(&:key)
   end
 

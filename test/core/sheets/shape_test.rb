@@ -9,7 +9,8 @@ class ShapeTest < CoreTest
   PARTS = { Sheets::Shape::SHEET => [], Sheets::Shape::STATION => %w[$defs station],
             Sheets::Shape::KIT => %w[$defs kit], Sheets::Shape::POSITION => %w[$defs position],
             Sheets::Shape::TASK => %w[$defs task], Sheets::Shape::CLOCK => %w[$defs clock],
-            Sheets::Shape::FASTENER => %w[$defs fastener] }.freeze
+            Sheets::Shape::FASTENER => %w[$defs fastener], Sheets::Shape::SHARE => %w[$defs share],
+            Sheets::Shape::LIGHT => %w[$defs light] }.freeze
 
   def told(what, value)
     Sheets::Shape.problems({ "it" => value }, { "it" => [what, true] }, [])

@@ -1,0 +1,143 @@
+# frozen_string_literal: true
+
+require "json"
+require_relative "../../core_helper"
+
+# What a sheet says of its own faults, and its lights.
+class OwnCausesTest < CoreTest
+  include UprightBench::Core
+
+  DATA = JSON.parse(File.read(File.join(CoreAlone::ROOT, "demo/sheets/maristo-reed.json"))).freeze
+
+  def sheet(**places)
+    changed = DATA["positions"].map { |row| row.merge(places.fetch(row["key"].tr("-", "_").to_sym, {})) }
+    Sheets::Parse.new(DATA.merge("positions" => changed)).call
+  end
+
+  def filter
+    @filter ||= Sheets::Parse.new(DATA).call.positions.find { |place| place.kind == :filter }.key
+  end
+
+  def with_filter(**rows)
+    sheet(filter.tr("-", "_").to_sym => rows.transform_keys(&:to_s))
+  end
+
+  def share(percent, fault = "full", complaint = "pulses")
+    { "complaint" => complaint, "fault" => fault, "percent" => percent }
+  end
+
+  def test_the_sheets_share_stands_and_the_others_share_what_is_left
+    plain = Faults::PlanSearch.new(sheet, :pulses).call
+    own = Faults::PlanSearch.new(with_filter(shares: [share(30)]), :pulses).call
+    weight = ->(search, key) { search.cause_of(key).weight }
+    others = plain.causes.map(&:key) - ["#{filter}:full"]
+
+    assert_in_delta 0.3, weight.call(own, "#{filter}:full"), 1e-9
+    assert_in_delta 0.95, own.causes.sum(&:weight), 1e-9
+    ratios = others.map { |key| weight.call(own, key) / weight.call(plain, key) }
+
+    assert_in_delta ratios.min, ratios.max, 1e-9, "beside each other as before"
+    assert_in_delta weight.call(plain, "#{filter}:full"),
+      weight.call(Faults::PlanSearch.new(with_filter(shares: [share(30, "full", "noise")]), :pulses).call,
+        "#{filter}:full"), 1e-9, "of another complaint"
+  end
+
+  def test_a_fault_that_the_table_lacks
+    refute_includes Faults::PlanSearch.new(sheet, :hard_to_push).call.causes.map(&:key), "#{filter}:torn"
+    own = Faults::PlanSearch.new(with_filter(shares: [share(10, "torn", "hard_to_push")]), :hard_to_push).call
+
+    assert_in_delta 0.1, own.cause_of("#{filter}:torn").weight, 1e-9
+    assert own.check_of(filter).shows.key?("#{filter}:torn"), "and a look at the place shows it"
+  end
+
+  def test_what_shares_and_lights_may_not_say
+    { [share(96)] => /from 1 to 95/, [share(50), share(50)] => /twice/, [share(5, "worn")] => /no fault of a filter/,
+      [share(5, "full", "sings")] => /no complaint sings/, [share(60), share(40, "damp")] => /95 at most/ }
+      .each do |shares, words|
+        error = assert_raises(Sheets::Invalid) { with_filter(shares: shares) }
+
+        assert_match words, error.problems.join("; ")
+      end
+    { { "way" => "sings" } => /steady or blinks/, { "count" => 3 } => /blinks is counted/,
+      { "colour" => " " } => /words/, { "fault" => "gone" } => /no fault/ }.each do |wrong, words|
+      light = { "colour" => "red", "way" => "steady", "fault" => "full" }.merge(wrong)
+      error = assert_raises(Sheets::Invalid) { with_filter(lights: [light]) }
+
+      assert_match words, error.problems.join("; ")
+    end
+  end
+
+  def lit
+    with_filter(lights: [{ "colour" => "red", "way" => "blinks", "count" => 3, "fault" => "full" },
+                         { "colour" => "amber", "way" => "steady", "means" => "not seated", "fault" => "loose" }])
+  end
+
+  def test_lights_are_one_check_that_proves
+    search = Faults::PlanSearch.new(lit, :pulses).call
+    lights = search.check_of("lights")
+
+    assert_equal ["red, blinks 3 times", "amber, steady: not seated"], lights.codes.values
+    assert_operator lights, :proves?
+    ladder = Faults::Ladder.new(search, [["lights", :found]], named: { "lights" => "#{filter}:loose" })
+
+    assert_equal "#{filter}:loose", ladder.found.first.key
+    assert_in_delta 1.0, ladder.belief["#{filter}:loose"], 1e-6
+    refute(Faults::PlanSearch.new(sheet, :pulses).call.checks.any? { |check| check.key == "lights" })
+  end
+
+  # A light may tell of what nobody thinks of with that complaint.
+  def test_what_only_a_light_tells_of
+    search = Faults::PlanSearch.new(lit, :hard_to_push).call
+
+    assert_in_delta 0.01, search.cause_of("#{filter}:full").weight, 1e-9
+    assert_in_delta 0.95, search.causes.sum(&:weight), 1e-9
+  end
+
+  def test_a_motors_light_may_tell_that_it_was_cut_out
+    hot = sheet(motor: { "lights" => [{ "colour" => "red", "way" => "steady", "fault" => "cut_out" }] })
+    search = Faults::PlanSearch.new(hot, :noise).call
+
+    assert_nil search.cause_of("setting:cut_out").place
+    assert_equal ["setting:cut_out"], search.check_of("lights").shows.keys
+  end
+
+  # Where the handbook forbids it, nobody is told to run it without its filter.
+  def test_running_without_its_filter
+    keys = lambda { |allowed|
+      Faults::PlanSearch.new(sheet.with(runs_without_filter: allowed), :no_suction).call.checks.map(&:key)
+    }
+
+    assert_includes keys.call(nil), "try:inlet"
+    refute_includes keys.call(nil), "without:#{filter}"
+    refute_includes keys.call(false), "try:inlet"
+    assert_includes keys.call(true), "without:#{filter}"
+  end
+
+  def test_another_battery_shows_a_weak_one_sooner_than_the_clock
+    search = Faults::PlanSearch.new(sheet, :short_run_time).call
+    swap = search.checks.find { |check| check.key.start_with?("swap:") }
+
+    assert_equal({ "#{swap.place}:weak" => 0.95 }, swap.shows)
+    assert_operator swap, :proves?
+  end
+
+  # A filter that is missing or torn lets dust into the motor; a stuck roll eats its belt (common practice).
+  def test_what_may_be_behind_a_fault
+    places = Faults::Origins.new(sheet)
+    worn = Faults::Cause.at(sheet.position("motor"), Faults::Kinds.fetch(:motor, :worn), 0.1)
+    clogged = Faults::Cause.at(sheet.position(filter), Faults::Kinds.fetch(:filter, :full), 0.1)
+
+    assert_includes places.of(worn).map(&:key), "#{filter}:loose"
+    refute_includes places.of(clogged).map(&:place), filter, "never itself"
+    assert_empty places.of(Faults::Cause.setting(:pile, 0.1))
+  end
+
+  def test_every_origin_is_a_fault_of_its_part
+    Faults::Origins::BEHIND.each do |part, faults|
+      faults.each do |fault, behind|
+        assert Faults::Kinds.fetch(part, fault)
+        behind.each { |other, keys| keys.each { |key| assert Faults::Kinds.fetch(other, key) } }
+      end
+    end
+  end
+end
