@@ -26,9 +26,7 @@ module UprightBench
         Models::Person.where(Sequel.function(:lower, :email) => sign_ins.map(&:first)).any?
       end
 
-      def self.mail(name)
-        "#{name.split.first.downcase}@ropewalk.example.org"
-      end
+      def self.mail(name) = "#{name.split.first.downcase}@ropewalk.example.org"
 
       # @param now [Time]
       # @param households [Integer] fewer make a smaller demo
@@ -93,6 +91,7 @@ module UprightBench
         Models::Offer.create(minutes: 15, starts_on: Config::Zone.date(@begun), ends_on: @today + 60, first_only: true,
           created_by: owner.id, created_at: @begun)
         Services::Words.keep("de", Names::GERMAN, by: owner, at: @begun)
+        BenchGauge.add(owner, @begun)
         RACK.times { |index| Models::RackSlot.create(label: (index + 1).to_s) }
       end
 

@@ -3,6 +3,7 @@
 require "socket"
 require_relative "children"
 require_relative "cluster"
+require_relative "demo_gauge"
 require_relative "gems"
 require_relative "kept_shop"
 require_relative "packages"
@@ -169,6 +170,7 @@ module UprightBench
         @children.start("web", settings, "bundle", "exec", "puma", "-C", "config/puma.rb")
         workers.times { |index| @children.start("worker #{index + 1}", settings, File.join(ROOT, "bin/worker")) }
         @children.wait_until_ready
+        DemoGauge.start(@children, root: ROOT, folder: state_dir, port: @port, env: settings) unless shop.own?
         welcome
         @children.watch
       end

@@ -9,7 +9,7 @@ module UprightBench
       SCREENS = [Bench, Fleet, TakeIn, Photos, Job, LookOver, FindFault, Practice, Rack, Orders, Suppliers,
                  Counts, PartLists, PartBook, OtherPart, Notes, ToCollect, Parcels, Sale, SoldNew,
                  Registrations, Bills, Shelf, Batches, Answers, Wordings, Unanswered, Cards, CustomerLists,
-                 Customers, Machines, Drafts, Sheets, Settings, Archives, Audit, People, Find, CardPage,
+                 Customers, Machines, Drafts, Sheets, Settings, Gauges, Archives, Audit, People, Find, CardPage,
                  EstimatePage, FirstOwner, PaperRuns, Health].freeze
 
       set :views, File.expand_path(__dir__)

@@ -6,10 +6,10 @@ module UprightBench
     # all that it can be.
     module FindFault
       KEYS = [["f", "found: it shows its sign"], ["n", "nothing: it is clear"], ["x", "cannot tell"],
-              ["1 to 9", "found, and this is what was seen"]].freeze
+              ["g", "take what the gauge shows"], ["1 to 9", "found, and this is what was seen"]].freeze
 
       def self.registered(app)
-        app.helpers Helpers, AirWords
+        app.helpers Helpers, AirWords, GaugeWords
         app.get("/jobs/:number/fault") { fault_page(id_of(params["number"])) }
 
         app.post("/jobs/:number/fault", may: :work) do
@@ -45,13 +45,15 @@ module UprightBench
 
       def self.readings_routes(app)
         app.post "/jobs/:number/fault/readings", may: :work do
-          form = ReadingForm.new(params)
+          form = ReadingForm.of(params)
           search_step(form) do |number, said|
             raise Services::Invalid, form.errors unless form.ok?
 
             Services::TakeReading.call(number, **form.fields, **said)
           end
         end
+
+        app.post("/jobs/:number/fault/gauge", may: :work) { gauge_asked(id_of(params["number"])) }
 
         app.post "/jobs/:number/fault/readings/:id/back", may: :work do
           search_step { |number, said| Services::TakeReading.take_back(number, id_of(params["id"]), **said) }
@@ -69,11 +71,13 @@ module UprightBench
         RUNGS = 8 # causes that are shown
         LEAST = 0.001
 
-        def fault_page(number, problem: nil, form: ReadingForm.blank("kind" => "sealed"))
+        def fault_page(number, problem: nil, form: nil)
           page = Queries::FaultPage.new(Services::Lookup.job_to_show(number), policies: policies)
           @title = "Find the fault, job #{number}"
           @keys = KEYS
-          erb :"find_fault/page", locals: { page: page, job: page.job, problem: problem, form: form }
+          gauge = Queries::GaugeNow.of(id_typed("gauge"), at: now)
+          erb :"find_fault/page", locals: { page: page, job: page.job, problem: problem, gauge: gauge,
+                                            form: form || ReadingForm.asking(page.open? && page.located&.next_reading) }
         end
 
         # Back to the page when it went well; the same page when it did not.

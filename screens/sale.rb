@@ -74,11 +74,6 @@ module UprightBench
           typed.select { |_, id| id.to_s.match?(/\A\d{1,18}\z/) }.transform_values(&:to_i)
         end
 
-        # @return [Integer, nil]
-        def id_typed(name)
-          params[name].to_s.empty? ? nil : id_of(params[name].to_s)
-        end
-
         # @return [Hash{String=>Integer}] as the address says it
         def whom_for(sale)
           { "machine_id" => sale.machine&.id, "customer_id" => sale.customer&.id, "card_id" => id_typed("card_id") }

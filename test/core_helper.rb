@@ -2,7 +2,7 @@
 
 require "date"
 require "minitest/autorun"
-require_relative "support/core_alone"
+require_relative "../launch/core_alone"
 
 # For tests of the core: the core's constants at hand, and small property checks.
 class CoreTest < Minitest::Test

@@ -9,6 +9,7 @@ module UprightBench
     # address: an address may hold a code that opens a page, and a query what somebody typed.
     class RequestLog
       QUIET = "/assets/"
+      STREAMS = ["/gauge-lines", "/jobs/:number/fault/gauge"].freeze # three times a second: only what failed is told
       NO_ROUTE = "none"
 
       # @param count [#call, nil] is told method, route, status and seconds
@@ -34,6 +35,8 @@ module UprightBench
         method = Methods::TAKEN.include?(env["REQUEST_METHOD"]) ? env["REQUEST_METHOD"] : "other"
         route = env.fetch("upright_bench.route", NO_ROUTE)
         @count&.call(method, route, status, seconds)
+        return if STREAMS.include?(route) && status < 400
+
         @out.puts JSON.generate(at: Time.now.utc.iso8601, id: id, method: method, route: route, status: status,
           ms: (seconds * 1000).round(1))
       end

@@ -16,6 +16,9 @@ module UprightBench
         # How often a place looks the worse for wear when it is not what the complaint is about (from memory).
         BESIDE = 0.3
 
+        # From belief, checks and openings to each first step and its minutes.
+        ORDERS = ->(belief, checks, openings) { ExactOrder.new(belief, checks, openings).first_steps.first(2) }
+
         attr_reader :search, :belief, :found
 
         # @param search [Search]
@@ -25,13 +28,15 @@ module UprightBench
         # @param noticed [Array<String>] causes that the look-over saw; whether it was that is still to be shown
         # @param named [Hash{String=>String}] check => which of its causes was seen
         # @param read [Hash{String,nil=>Float}] how likely the gauge's readings are with each cause
-        def initialize(search, results = [], mended: [], looked: [], noticed: [], named: {}, read: {})
+        # @param orders [#call] as ORDERS
+        def initialize(search, results = [], mended: [], looked: [], noticed: [], named: {}, read: {}, orders: ORDERS)
           @search = search
           @mended = mended
           @results = results.to_h
           @looked = looked - @results.keys
           @named = named
           @read = read
+          @orders = orders
           @belief = believed(noticed - mended)
           @found = proven
         end
@@ -145,7 +150,7 @@ module UprightBench
         end
 
         def exact_step(checks, how)
-          first, other = ExactOrder.new(@belief.to_h, checks, openings).first_steps
+          first, other = @orders.call(@belief.to_h, checks, openings)
           step_for(first[0], first[1], other: other, how: how)
         end
 

@@ -30,6 +30,8 @@ module UprightBench
           new(sheet, own: own).call
         end
 
+        attr_reader :own
+
         def initialize(sheet, own: {})
           @sheet = sheet
           @own = own

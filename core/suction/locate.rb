@@ -3,16 +3,9 @@
 module UprightBench
   module Core
     module Suction
-      # What explains the readings of a machine: nothing, one stage that resists too much, one joint that leaks, or a
-      # tired fan. Each explanation has one size that is not known: it is averaged over (marginal likelihood), so that
-      # none wins by having more to choose from. Where no reading decides, it says which one would.
+      # What is behind the readings of a machine: the explanations weighed by how likely they are anyway. Where no
+      # reading decides, it says which one would.
       class Locate
-        # @!attribute kind [Symbol] :nothing, :blocked, :leak or :fan
-        # @!attribute stage [String, nil] key of a station
-        # @!attribute share [Float] how likely it is
-        # @!attribute machine [Machine] with the size that fits best
-        # @!attribute likelihood [Float] of the readings, whatever its size
-        Explanation = Struct.new(:kind, :stage, :share, :machine, :likelihood, keyword_init: true)
         # @!attribute exhaust_off [Boolean] whether what is behind the fan comes off for it
         # @!attribute information [Float] bits to be expected of it
         # @!attribute minutes [Float] that it takes
@@ -20,10 +13,6 @@ module UprightBench
 
         WEIGHTS = { nothing: 0.2, blocked: 0.5, leak: 0.2, fan: 0.1 }.freeze # from memory
         NAMED = 0.8 # believed so much, it is named
-        # From hardly anything to nearly shut: what a stage resists more, in times what the whole path resists; what a
-        # joint leaks, in litres a second at one kilopascal, times the square root of what the path resists; what is
-        # left of a fan. Of the first two, a size is as likely as ten times that size.
-        RANGES = { blocked: 0.1..10_000.0, leak: 0.02..3.0, fan: 0.3..0.97 }.freeze
         SURELY = 0.9 # of what is known beforehand; the rest is as everywhere
         # To hold a gauge, and for each stage that has to come off before (common practice, from memory).
         HOLD_MINUTES = 2.0
@@ -31,30 +20,25 @@ module UprightBench
         LEAST_BITS = 0.02 # that are worth a reading
         WORTH_ASKING = 0.01 # likely enough to ask for a reading because of it
         BLUR = 1.5 # of what a reading tells: sizes are not known for certain either
-        COARSE = 22 # sizes that are tried first
-        FINE = 6    # between those beside the best, three times over
-        ROUNDS = 3
 
         # @param machine [Machine] as it is in order
         # @param readings [Array<Reading>]
         # @param spread_percent [Numeric] how much machines of that kind differ from each other when they are in order
         # @param weights [Hash{Array(Symbol, String)=>Float}, nil] by kind and stage, how likely each explanation is by
         #   what else is known, as by the complaint; nil where nothing is
-        def initialize(machine, readings, spread_percent: 0, weights: nil)
+        # @param explained [Array<Explain::Explanation>, nil] what Explain says of the same, where that is known
+        def initialize(machine, readings, spread_percent: 0, weights: nil, explained: nil)
           @machine = machine
           @readings = readings
           @spread_percent = spread_percent
           @weights = weights
+          @explained = explained || Explain.new(machine, readings, spread_percent: spread_percent).call
         end
 
-        # @return [Array<Explanation>] the likeliest first
+        # @return [Array<Explain::Explanation>] the likeliest first
         def call
-          @call ||= begin
-            weighed = candidates.map { |kind, stage| weigh(kind, stage) }
-            whole = weighed.sum(&:share)
-            weighed.each { |one| one.share = whole.positive? ? one.share / whole : 1.0 / weighed.size }
-            weighed.sort_by.with_index { |one, index| [-one.share, index] }
-          end
+          @call ||= @explained.zip(shares).map { |one, share| one.dup.tap { |copy| copy.share = share } }
+            .sort_by.with_index { |one, index| [-one.share, index] }
         end
 
         # @return [Hash{Array(Symbol, String)=>Float}] by kind and stage, how likely the readings are with it
@@ -62,7 +46,7 @@ module UprightBench
           call.to_h { |one| [[one.kind, one.stage], one.likelihood] }
         end
 
-        # @return [Explanation, nil] nil while it cannot be told
+        # @return [Explain::Explanation, nil] nil while it cannot be told
         def named
           first = call.first
           first if first.share >= NAMED
@@ -90,64 +74,10 @@ module UprightBench
             information: information(point, kind, exhaust_off))
         end
 
-        # @return [Array<Array(Symbol, String)>] kind and stage
-        def candidates
-          [[:nothing, nil], [:fan, nil], *(@machine.stages + @machine.behind).map { |stage| [:blocked, stage.key] },
-           *@machine.stages.map { |stage| [:leak, stage.key] }]
-        end
-
-        # @param size [Float] where it lies in its range, from 0 to 1
-        # @return [Machine]
-        def machine_of(kind, stage, size)
-          case kind
-          when :nothing then @machine
-          when :fan then @machine.with(fan: RANGES[:fan].begin + (size * (RANGES[:fan].end - RANGES[:fan].begin)))
-          when :blocked then @machine.with_stage(stage, k: spread(:blocked, size) * @machine.resistance)
-          when :leak then @machine.with_stage(stage, leak: spread(:leak, size) / Math.sqrt(@machine.resistance))
-          end
-        end
-
-        def spread(kind, size)
-          range = RANGES.fetch(kind)
-          range.begin * ((range.end / range.begin)**size)
-        end
-
-        def weigh(kind, stage)
-          tried = kind == :nothing ? { 0.0 => likelihood(@machine) } : sizes(kind, stage)
-          best = tried.max_by(&:last).first
-          likelihood = mean(tried.sort)
-          Explanation.new(kind: kind, stage: stage, machine: machine_of(kind, stage, best), likelihood: likelihood,
-            share: likelihood * weight(kind, stage))
-        end
-
-        def likelihood(machine)
-          @readings.inject(1.0) { |all, reading| all * reading.likelihood(machine, @spread_percent) }
-        end
-
-        # @return [Hash{Float=>Float}] size => likelihood, close together where it is large
-        def sizes(kind, stage)
-          tried = {}
-          try = ->(size) { tried[size] ||= likelihood(machine_of(kind, stage, size)) }
-          (0..COARSE).each { |step| try.call(step / COARSE.to_f) }
-          ROUNDS.times do
-            low, high = beside(tried)
-            (1...FINE).each { |step| try.call(low + ((high - low) * step / FINE)) }
-          end
-          tried
-        end
-
-        # @return [Array(Float, Float)] the sizes beside the best
-        def beside(tried)
-          sorted = tried.keys.sort
-          at = sorted.index(tried.max_by(&:last).first)
-          [sorted[[at - 1, 0].max], sorted[[at + 1, sorted.size - 1].min]]
-        end
-
-        # By the trapezoids between the sizes.
-        def mean(sorted)
-          return sorted.first.last if sorted.size == 1
-
-          sorted.each_cons(2).sum { |(from, low), (till, high)| (till - from) * (low + high) / 2 }
+        # @return [Array<Float>] of each explanation; all alike where the readings are like none
+        def shares
+          weighed = @explained.map { |one| one.likelihood * weight(one.kind, one.stage) }
+          evened(weighed.sum.positive? ? weighed : weighed.map { 1.0 })
         end
 
         def weight(kind, stage)
@@ -168,7 +98,7 @@ module UprightBench
         def information(point, kind, exhaust_off)
           likely = call.select { |one| one.share > WORTH_ASKING }
           shares = evened(likely.map(&:share))
-          values = likely.map { |one| Reading.expected(one.machine, point, kind, exhaust_off: exhaust_off) }
+          values = likely.map { |one| Reading.expected(one.middle, point, kind, exhaust_off: exhaust_off) }
           left = shares.zip(values).sum { |share, value| share * entropy(after(shares, values, value, kind)) }
           entropy(shares) - left
         end

@@ -20,7 +20,17 @@ module UprightBench
         # @!attribute leak [Numeric] L/s at one kPa, at the joint behind it
         Stage = Struct.new(:key, :k, :laminar, :leak, keyword_init: true) do
           def loss(flow, free)
-            k * flow * (((1 - laminar) * flow) + (laminar * free / 2))
+            flow * ((turbulent * flow) + (smooth * free))
+          end
+
+          # @return [Float] what grows with the square of the flow
+          def turbulent
+            k * (1 - laminar)
+          end
+
+          # @return [Float] what grows with the flow, in shares of the free one
+          def smooth
+            k * laminar / 2
           end
 
           # @return [Array(Numeric, Numeric)] suction and flow behind it
@@ -43,6 +53,8 @@ module UprightBench
         # @return [Float] suction there with the inlet closed, kPa
         def sealed(point)
           path = path_from(point)
+          return (sealed_kpa * fan).to_f if tight?(path)
+
           Root.between(0.0, sealed_kpa * fan) { |suction| beyond(path, suction, 0.0) }
         end
 
@@ -50,6 +62,8 @@ module UprightBench
         # @return [Float] flow into the open inlet, L/s
         def flow(point, through: 0.0)
           path = path_from(point)
+          return tight_flow(path, through) if tight?(path) && exponent == 1
+
           Root.between(0.0, free_l_s.to_f) { |flow| beyond(path, through * flow * flow, flow) }
         end
 
@@ -104,6 +118,26 @@ module UprightBench
         def path_from(point)
           at = stages.index { |stage| stage.key == point } || stages.size
           stages.drop(at)
+        end
+
+        def tight?(path)
+          path.none? { |stage| stage.leak.positive? }
+        end
+
+        # Without a leak, and with a straight fan, flow is the root of a quadratic.
+        def tight_flow(path, through)
+          most = sealed_kpa * fan
+          whole = path + behind
+          square = through + whole.sum(&:turbulent)
+          line = (most / free_l_s.to_f) + (whole.sum(&:smooth) * free_l_s)
+          positive_root(square, line, most)
+        end
+
+        # @return [Float] where square · x² + line · x reaches most
+        def positive_root(square, line, most)
+          return most / line if square.zero?
+
+          (Math.sqrt((line**2) + (4 * square * most)) - line) / (2 * square)
         end
 
         # How much more suction the path takes than the fan gives: it grows with what is let in.

@@ -182,8 +182,8 @@ module UprightBench
 
       # @return [String, nil] that it pulls too little after the work
       def too_weak
-        weak = Services::PullsEnough.too_little(@job)
-        Services::PullsEnough.words(weak) if weak.any?
+        @weak ||= Services::PullsEnough.too_little(@job)
+        Services::PullsEnough.words(@weak) if @weak.any?
       end
 
       # @return [Symbol] a key of Core::Jobs::States::STEPS

@@ -114,6 +114,11 @@ module UprightBench
           raise Services::NotFound, "Page not found."
         end
 
+        # @return [Integer, nil] nil where nothing was typed or chosen
+        def id_typed(name)
+          params[name].to_s.empty? ? nil : id_of(params[name].to_s)
+        end
+
         # With semicolons where the address asks for them (?sheet=semicolons).
         def csv(text, name)
           content_type "text/csv", charset: "utf-8"

@@ -4,6 +4,9 @@ module UprightBench
   module Services
     # What gauges showed at a job's machine, beside what it is when all is in order.
     class AirOfJob
+      EXPLAINED = Remembered.new(200)
+      private_constant :EXPLAINED
+
       # @param job [Models::Job]
       def initialize(job)
         @job = job
@@ -49,11 +52,19 @@ module UprightBench
       def located(weights: nil)
         return if readings.empty?
 
-        Core::Suction::Locate.new(machine, as_it_is.map(&:to_core), spread_percent: expected.spread_percent,
-          weights: weights)
+        known = as_it_is.map(&:to_core)
+        Core::Suction::Locate.new(machine, known, spread_percent: expected.spread_percent, weights: weights,
+          explained: explained(known))
       end
 
       private
+
+      def explained(known)
+        readings = known.map { |reading| [*reading.where, reading.value, reading.error_percent] }
+        EXPLAINED.fetch([@job.sheet_version_id, expected.own, readings]) do
+          Core::Suction::Explain.new(machine, known, spread_percent: expected.spread_percent).call
+        end
+      end
 
       def since_work?(reading)
         !worked_at.nil? && reading.taken_at > worked_at

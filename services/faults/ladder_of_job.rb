@@ -4,6 +4,9 @@ module UprightBench
   module Services
     # Where a job's search for a fault stands: what was checked, what the look-over saw, and what the shop has learned.
     class LadderOfJob
+      ORDERS = Remembered.new(500)
+      private_constant :ORDERS
+
       # @param search [Models::FaultSearch]
       # @param job [Models::Job]
       # @return [Core::Faults::Ladder]
@@ -41,7 +44,13 @@ module UprightBench
         results = known_results
         Core::Faults::Ladder.new(plan, results, mended: @search.mended.to_a, named: named,
           looked: unchecked(results).select { |check| fine?(check.place) }.map(&:key),
-          noticed: unchecked(results).flat_map { |check| noticed(check) }, read: read)
+          noticed: unchecked(results).flat_map { |check| noticed(check) }, read: read, orders: method(:order))
+      end
+
+      def order(belief, checks, openings)
+        ORDERS.fetch([@job.sheet_version_id, @search.complaint, belief, checks.map(&:key), openings]) do
+          Core::Faults::Ladder::ORDERS.call(belief, checks, openings)
+        end
       end
 
       # @return [Hash{String=>String}] check => cause

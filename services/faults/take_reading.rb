@@ -11,14 +11,15 @@ module UprightBench
       # @param text [String] as it was read, as in "80 inH2O"
       # @param plate_mm [Float, nil] the hole of the plate, where there was one
       # @param exhaust_off [Boolean] whether what is behind the fan was off, too
+      # @param gauge_id [Integer, nil] the gauge that said it itself
       # @return [Models::SuctionReading]
       # @raise [Invalid] beside the fields point, kind, value, plate_mm
-      def call(number, point:, kind:, text:, by:, at:, plate_mm: nil, exhaust_off: false)
+      def call(number, point:, kind:, text:, by:, at:, plate_mm: nil, exhaust_off: false, gauge_id: nil)
         Permissions.check!(:work, by)
         DB.transaction do
           job = Lookup.job(number, lock: true)
           OpenToLook.refuse_past(job)
-          row = Models::SuctionReading.create(**fields(job, point, kind, text, plate_mm), **of_the_shop,
+          row = Models::SuctionReading.create(**fields(job, point, kind, text, plate_mm), **taken_with(gauge_id),
             exhaust_off: exhaust_off, job_id: job.id, taken_by: by.id, taken_at: at)
           History.note("read the gauge", row, by: by, at: at, job: job,
             data: { point: point, kind: kind, value: row.value })
@@ -48,13 +49,15 @@ module UprightBench
         { point: point, kind: kind, value: value, plate_mm: (plate_mm if kind == "plate") }
       end
 
-      # @return [Hash] what its gauge and its air add
-      def of_the_shop
+      # @return [Hash] what the gauge and the air of the shop add
+      def taken_with(gauge_id)
+        gauge = Models::Gauge.in_use.first(id: gauge_id) if gauge_id
         policies = Policies.now
         air = %w[drying_temperature_c air_pressure_kpa drying_humidity_percent].map { |key| policies[key] }
         celsius, kpa, humidity = air
         density = Core::Suction::AirDensity.kg_m3(celsius: celsius, kpa: kpa, humidity_percent: humidity) if air.any?
-        { error_percent: policies["gauge_error_percent"], air_kg_m3: density }
+        { error_percent: gauge&.error_percent || policies["gauge_error_percent"], air_kg_m3: density,
+          gauge_id: gauge&.id }
       end
 
       def points(job)
@@ -69,7 +72,7 @@ module UprightBench
         units = Core::Suction::Quantity::UNITS.fetch(what).keys.first(5).join(", ")
         "is a number, with a unit such as #{units}, as far as a vacuum cleaner goes"
       end
-      private_class_method :fields, :of_the_shop, :points, :plate?, :unread
+      private_class_method :fields, :taken_with, :points, :plate?, :unread
     end
   end
 end

@@ -155,6 +155,44 @@ class FindFaultBrowserTest < BrowserTest
     assert_empty axe
   end
 
+  # A gauge streams, the page shows it, and once it rests one key takes it, at the point that was asked for.
+  def test_a_gauge_in_hand
+    job = take_in("Drum 30", "weak everywhere")
+    fields = { name: "Long arm", pattern: "{value} {unit}", unit: nil, error_percent: 1.0 }
+    gauge, token = Services::KeepGauge.add(fields, by: owner, at: Time.now)
+    click_on "weak everywhere"
+
+    assert_css "#gauge", text: "Silent."
+    stream(token, "-24.8 kPa") do
+      assert_css "#gauge .gauge-value", text: "24.8 kPa"
+      assert_css "#gauge", text: "At rest."
+      assert_empty axe
+      press("g")
+
+      assert_css "#readings li", text: "Suction, inlet closed at Floor tool, the whole machine: 24.8 kPa"
+    end
+    row = Models::SuctionReading.first(job_id: job.id)
+
+    assert_equal [gauge.id, 1.0, "sealed"], row.values.values_at(:gauge_id, :error_percent, :kind)
+    assert_equal "flow", find("#kind").value, "what tells most comes next"
+    assert_equal job.id, gauge.stream.refresh.held_job_id
+  end
+
+  # What a reader hands on, three times a second, while the block runs.
+  def stream(token, line)
+    on = true
+    reader = Thread.new do
+      while on
+        Services::HearGauge.call(token, "200 #{line}\n0 #{line}\n", at: Time.now)
+        sleep 0.3
+      end
+    end
+    yield
+  ensure
+    on = false
+    reader&.join
+  end
+
   def located(job)
     Services::LadderOfJob.new(Models::FaultSearch.under_way.first(job_id: job.id), job, {}).located
   end

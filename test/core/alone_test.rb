@@ -22,7 +22,7 @@ class AloneTest < CoreTest
   # A process of its own, with no gem at hand.
   def test_loads_with_nothing_but_ruby
     program = <<~RUBY
-      require "#{File.join(CoreAlone::ROOT, 'test/support/core_alone')}"
+      require "#{File.join(CoreAlone::ROOT, 'launch/core_alone')}"
       walk = ->(space) { space.constants.each { |name| one = space.const_get(name); walk.(one) if one.is_a?(Module) && one.name.to_s.start_with?(space.name) } }
       walk.(UprightBench::Core)
       gems = $LOADED_FEATURES.grep(%r{/gems/}).reject { |path| path.include?("rubygems") }

@@ -24,6 +24,18 @@ class SuctionTest < CoreTest
     assert_in_delta 20.8, example.with_stage("hose", k: 0.02015).flow("hose"), 0.02
   end
 
+  # Solved at once where nothing leaks, and by steps where something does, it is the same.
+  def test_tight_and_as_good_as_tight
+    for_all(times: 60) do |random|
+      machine = example.with_stage("inlet", k: random.rand).with(fan: 0.4 + (random.rand * 0.6))
+      hardly = machine.with_stage("hose", leak: 1e-9)
+
+      assert_in_delta machine.flow("hose"), hardly.flow("hose"), 1e-4
+      assert_in_delta machine.sealed("hose"), hardly.sealed("hose"), 1e-4
+      assert_in_delta machine.behind_plate("inlet", 0.01), hardly.behind_plate("inlet", 0.01), 1e-4
+    end
+  end
+
   # A leak shows in the sealed suction; a blockage shows in the flow alone.
   def test_what_shows_where
     leaking = example.with_stage("hose", leak: 2.0)

@@ -1,0 +1,18 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Gauges
+      # What a gauge shows at a moment.
+      #
+      # @!attribute value [Float] kPa or L/s, without its sign
+      # @!attribute what [Symbol] :pressure or :flow
+      # @!attribute held [Boolean] whether it holds the number still
+      class Shown
+        include Value
+
+        fields :value, :what, held: false
+      end
+    end
+  end
+end

@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Queries
+    # What the gauge in hand shows just now.
+    class GaugeNow
+      SILENT_SECONDS = 3
+
+      attr_reader :gauge, :others
+
+      # @param id [Integer, nil] which; the one that was heard last when nil, or when that one is silent
+      # @return [GaugeNow, nil] nil where the shop has none
+      def self.of(id, at:)
+        gauges = GaugesOnFile.call
+        return if gauges.empty?
+
+        heard = new(gauges.max_by { |gauge| gauge.stream.heard_at.to_f }, gauges, at)
+        asked = gauges.find { |gauge| gauge.id == id } or return heard
+        asked = new(asked, gauges, at)
+        asked.silent? && !heard.silent? ? heard : asked
+      end
+
+      def initialize(gauge, gauges, at)
+        @gauge = gauge
+        @others = gauges - [gauge]
+        @at = at
+      end
+
+      # @return [Boolean]
+      def silent?
+        last.nil? || @at - @gauge.stream.heard_at > SILENT_SECONDS
+      end
+
+      # @return [Core::Gauges::Shown, nil]
+      def last
+        shown.min_by(&:first)&.last
+      end
+
+      # @return [Float, nil] the value on which it has come to rest
+      def steady
+        @steady ||= Core::Gauges::Steady.new(shown, @gauge.error_percent).value
+      end
+
+      # @return [Array<Array(Float, Core::Gauges::Shown)>] seconds ago, and what it showed
+      def shown
+        @shown ||= @gauge.stream.shown_at(@at)
+      end
+    end
+  end
+end
