@@ -9,7 +9,7 @@ module UprightBench
     # any point of it, by the same physics as the bench reckons with.
     class Machine
       Suction = Core::Suction
-      SIZES = { blocked: 1.0..30.0, leak: 0.2..2.0, fan: 0.5..0.85 }.freeze # of a hidden fault, as Locate takes them
+      SIZES = { blocked: 1.0..30.0, leak: 0.2..2.0, fan: 0.5..0.85 }.freeze # of a hidden fault
 
       # @param file [String] a model sheet
       # @return [Core::Sheets::Sheet]
@@ -19,10 +19,10 @@ module UprightBench
       end
 
       # @param sheet [Core::Sheets::Sheet]
-      # @param faults [Array<Array(Symbol, String, Numeric)>] kind (:blocked, :leak or :fan), station, size: how many
-      #   times the whole path's resistance, how much leaks, or what is left of the fan
+      # @param faults [Array<Array(Symbol, String, Numeric)>] kind, station and size, as
+      #   Core::Suction::Machine#broken takes them
       def initialize(sheet, faults = [])
-        @air = faults.inject(Suction::Expected.of(sheet)) { |air, fault| with(air, *fault) }
+        @air = faults.inject(Suction::Expected.of(sheet)) { |air, fault| air.broken(*fault) }
       end
 
       # A fault that is always the same for the same number.
@@ -43,16 +43,6 @@ module UprightBench
         point = keys.include?(at["point"]) ? at["point"] : keys.first
         value = Suction::Reading.expected(@air, point, kind, at["plate_mm"], exhaust_off: at["exhaust_off"] == true)
         [value, Suction::Reading::KINDS.fetch(kind)]
-      end
-
-      private
-
-      def with(air, kind, stage, size)
-        case kind
-        when :fan then air.with(fan: size)
-        when :leak then air.with_stage(stage, leak: size / Math.sqrt(air.resistance))
-        else air.with_stage(stage, k: size * air.resistance)
-        end
       end
     end
   end

@@ -69,9 +69,9 @@ module UprightBench
 
         wanted = machine.flow(@first) * (1 - (0.03 + (0.87 * @random.rand)))
         found = halved(SIZES.fetch(kind)) do |size|
-          (sized(machine, kind, stage, size).flow(@first) < wanted) ^ (kind == :fan)
+          (machine.broken(kind, stage, size).flow(@first) < wanted) ^ (kind == :fan)
         end
-        sized(machine, kind, stage, found)
+        machine.broken(kind, stage, found)
       end
 
       # @yieldreturn [Boolean] whether a size is too large
@@ -82,14 +82,6 @@ module UprightBench
           yield(Math.exp(middle)) ? high = middle : low = middle
         end
         Math.exp((low + high) / 2)
-      end
-
-      def sized(machine, kind, stage, size)
-        case kind
-        when :fan then machine.with(fan: size)
-        when :blocked then machine.with_stage(stage, k: size * machine.resistance)
-        else machine.with_stage(stage, leak: size / Math.sqrt(machine.resistance))
-        end
       end
 
       # @return [Array<Symbol>] after the first two readings, and after each that was asked for

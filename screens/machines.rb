@@ -47,6 +47,17 @@ module UprightBench
             jobs: life.taken_in_on, today: today).render
         end
 
+        # @param visits [Array<Queries::MachineAir::Visit>]
+        def air_drawing(visits)
+          Drawings::AirLine.new(visits).render
+        end
+
+        # @return [String] as in "62 % before, 97 % after"
+        def air_shares(visit)
+          { "before" => visit.before, "after" => visit.after }.compact
+            .map { |name, share| "#{(share * 100).round} % #{name}" }.join(", ")
+        end
+
         # @return [String] the machine's ribbon, with what is due on it
         def due_ribbon(machine, dues)
           Drawings::Ribbon.new(sheet: machine.to_core, marks: due_marks(machine.to_core, dues), notes: due_notes(dues))

@@ -30,6 +30,17 @@ module UprightBench
           new(sheet, own: own).call
         end
 
+        # @param sheet [Sheets::Sheet]
+        # @return [Array<String>] where a gauge can be held: keys of the stations up to the motor's
+        def self.points(sheet)
+          of(sheet).stages.map(&:key)
+        end
+
+        # @return [Float] minutes to hold a gauge there (common practice, from memory)
+        def self.minutes_at(sheet, point, exhaust_off: false)
+          Reading.minutes(points(sheet).index(point) + (exhaust_off ? 1 : 0))
+        end
+
         attr_reader :own
 
         def initialize(sheet, own: {})

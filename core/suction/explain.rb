@@ -15,9 +15,8 @@ module UprightBench
         # @!attribute share [Float, nil] how likely it is, once it was weighed
         Explanation = Struct.new(:kind, :stage, :likelihood, :machine, :middle, :share, keyword_init: true)
 
-        # From hardly anything to nearly shut: what a stage resists more, in times what the whole path resists; what a
-        # joint leaks, in litres a second at one kilopascal, times the square root of what the path resists; what is
-        # left of a fan. Of the first two, a size is as likely as ten times that size.
+        # From hardly anything to nearly shut, as Machine#broken takes them. Of the first two, a size is as likely as
+        # ten times that size.
         RANGES = { blocked: 0.1..10_000.0, leak: 0.02..3.0, fan: 0.3..0.97 }.freeze
         COARSE = 22 # sizes that are tried first
         FINE = 6    # between those beside the best, three times over
@@ -48,16 +47,13 @@ module UprightBench
         # @param size [Float] where it lies in its range, from 0 to 1
         # @return [Machine]
         def machine_of(kind, stage, size)
-          case kind
-          when :nothing then @machine
-          when :fan then @machine.with(fan: RANGES[:fan].begin + (size * (RANGES[:fan].end - RANGES[:fan].begin)))
-          when :blocked then @machine.with_stage(stage, k: spread(:blocked, size) * @machine.resistance)
-          when :leak then @machine.with_stage(stage, leak: spread(:leak, size) / Math.sqrt(@machine.resistance))
-          end
+          kind == :nothing ? @machine : @machine.broken(kind, stage, spread(kind, size))
         end
 
         def spread(kind, size)
           range = RANGES.fetch(kind)
+          return range.begin + (size * (range.end - range.begin)) if kind == :fan
+
           range.begin * ((range.end / range.begin)**size)
         end
 

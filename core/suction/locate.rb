@@ -14,9 +14,6 @@ module UprightBench
         WEIGHTS = { nothing: 0.2, blocked: 0.5, leak: 0.2, fan: 0.1 }.freeze # from memory
         NAMED = 0.8 # believed so much, it is named
         SURELY = 0.9 # of what is known beforehand; the rest is as everywhere
-        # To hold a gauge, and for each stage that has to come off before (common practice, from memory).
-        HOLD_MINUTES = 2.0
-        STAGE_MINUTES = 0.25
         LEAST_BITS = 0.02 # that are worth a reading
         WORTH_ASKING = 0.01 # likely enough to ask for a reading because of it
         BLUR = 1.5 # of what a reading tells: sizes are not known for certain either
@@ -70,7 +67,7 @@ module UprightBench
 
         def asked(point, kind, exhaust_off)
           off = @machine.stages.index { |stage| stage.key == point } + (exhaust_off ? 1 : 0)
-          Next.new(point: point, kind: kind, exhaust_off: exhaust_off, minutes: HOLD_MINUTES + (STAGE_MINUTES * off),
+          Next.new(point: point, kind: kind, exhaust_off: exhaust_off, minutes: Reading.minutes(off),
             information: information(point, kind, exhaust_off))
         end
 

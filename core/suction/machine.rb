@@ -96,6 +96,20 @@ module UprightBench
           with(stages: changed[0], behind: changed[1])
         end
 
+        # @param kind [Symbol] :nothing, :blocked, :leak or :fan
+        # @param stage [String, nil] key of one; nil for the fan
+        # @param size [Numeric] what a stage resists more, in times what the whole path resists; what a joint leaks, in
+        #   litres a second at one kilopascal, times the square root of what the path resists; what is left of the fan
+        # @return [Machine]
+        def broken(kind, stage, size)
+          case kind
+          when :blocked then with_stage(stage, k: size * resistance)
+          when :leak then with_stage(stage, leak: size / Math.sqrt(resistance))
+          when :fan then with(fan: size)
+          else self
+          end
+        end
+
         # @return [Machine] with what is behind the fan taken off
         def without_exhaust
           with(behind: [].freeze)

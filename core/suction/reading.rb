@@ -11,6 +11,16 @@ module UprightBench
         WORDS = { sealed: "suction, inlet closed", flow: "flow", plate: "suction behind a plate" }.freeze
         LEAST = { pressure: 0.1, flow: 0.2 }.freeze # kPa and L/s that no gauge tells apart
 
+        # To hold a gauge, and for each stage that has to come off before (common practice, from memory).
+        HOLD_MINUTES = 2.0
+        STAGE_MINUTES = 0.25
+
+        # @param stages [Integer] that come off for it
+        # @return [Float]
+        def self.minutes(stages)
+          HOLD_MINUTES + (STAGE_MINUTES * stages)
+        end
+
         # @!attribute point [String] key of the station at whose inlet it was taken
         # @!attribute kind [Symbol] of KINDS
         # @!attribute value [Numeric] kPa or L/s

@@ -44,6 +44,11 @@ module UprightBench
           .sort_by { |fitting| [fitting.position, fitting.id] }
       end
 
+      # @return [Array<MachineAir::Visit>] jobs that read its air
+      def air
+        @air ||= MachineAir.call(@machine)
+      end
+
       # @return [MachineLife] what its years are drawn from
       def life
         @life ||= MachineLife.new(@machine, dues: dues)

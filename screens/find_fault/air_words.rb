@@ -6,21 +6,21 @@ module UprightBench
       # Helpers that say what gauges showed.
       module AirWords
         # @return [Hash{String=>String}] key of a station => where the gauge is held
-        def points_of(page)
-          first, *rest = page.air.machine.stages.map(&:key)
-          { first => "#{gauge_station(page, first)}, the whole machine",
-            **rest.to_h { |key| [key, "#{gauge_station(page, key)}, with all before it off"] } }
+        def points_of(sheet)
+          first, *rest = Core::Suction::Expected.points(sheet)
+          { first => "#{gauge_station(sheet, first)}, the whole machine",
+            **rest.to_h { |key| [key, "#{gauge_station(sheet, key)}, with all before it off"] } }
         end
 
-        def gauge_station(page, key)
-          page.job.sheet.stations.find { |station| station.key == key }&.name || key
+        def gauge_station(sheet, key)
+          sheet.stations.find { |station| station.key == key }&.name || key
         end
 
         # @param kind [Symbol] of Core::Suction::Reading::KINDS
         # @param exhaust_off [Boolean]
         # @return [String] as in "flow at Bin, with all before it off"
-        def reading_at(page, kind, point, exhaust_off: false)
-          "#{Core::Suction::Reading::WORDS.fetch(kind)} at #{points_of(page).fetch(point, point)}" \
+        def reading_at(sheet, kind, point, exhaust_off: false)
+          "#{Core::Suction::Reading::WORDS.fetch(kind)} at #{points_of(sheet).fetch(point, point)}" \
             "#{', and what is behind the fan off' if exhaust_off}"
         end
 
@@ -29,7 +29,7 @@ module UprightBench
         def reading_words(page, row)
           reading = row.to_core
           plate = ", hole of #{figure(row.plate_mm)} mm" if row.plate_mm
-          where = reading_at(page, reading.kind, reading.point, exhaust_off: reading.exhaust_off)
+          where = reading_at(page.job.sheet, reading.kind, reading.point, exhaust_off: reading.exhaust_off)
           "#{sentence_case(where)}#{plate}: #{shown_figure(row, reading)}; " \
             "#{air_figure(reading.kind, reading.expected(page.air.machine))} when all is in order"
         end
@@ -50,7 +50,7 @@ module UprightBench
         # @return [String] as in "Flow at Head, the whole machine: 12 L/s before the work, 30 L/s after it, 97 % of …"
         def gain_words(page, gain)
           before = "#{air_figure(gain.kind, gain.before)} before the work, " if gain.before
-          where = reading_at(page, gain.kind, gain.point, exhaust_off: gain.exhaust_off)
+          where = reading_at(page.job.sheet, gain.kind, gain.point, exhaust_off: gain.exhaust_off)
           "#{sentence_case(where)}: #{before}#{air_figure(gain.kind, gain.after)} after it, " \
             "#{share_words(gain.restored)} of what it is when all is in order"
         end
@@ -74,8 +74,8 @@ module UprightBench
         # @return [String]
         def explained(page, explanation)
           case explanation.kind
-          when :blocked then "too much resistance at #{gauge_station(page, explanation.stage)}"
-          when :leak then "air leaks in behind #{gauge_station(page, explanation.stage)}"
+          when :blocked then "too much resistance at #{gauge_station(page.job.sheet, explanation.stage)}"
+          when :leak then "air leaks in behind #{gauge_station(page.job.sheet, explanation.stage)}"
           else EXPLAINED.fetch(explanation.kind)
           end
         end

@@ -6,6 +6,7 @@ module UprightBench
     # answers as a real machine would. Everybody's are their own.
     module Practice
       MOST_FAULTS = 2
+      KINDS = %w[sealed flow].freeze # of readings; plates are left to the real bench
 
       module_function
 
@@ -48,6 +49,34 @@ module UprightBench
         end
       end
 
+      # @param point [String] key of a station
+      # @param kind [String] "sealed" or "flow"
+      # @raise [Refused] when the round is over
+      def read(id, point:, kind:, by:, at:, exhaust_off: false)
+        DB.transaction do
+          round = own(id, by, lock: true)
+          raise Refused, "This round is over." if round.ended_at
+
+          known = Core::Suction::Expected.points(round.sheet).include?(point) && KINDS.include?(kind)
+          raise NotFound, "There is no such point." unless known
+
+          where = { point: point, kind: kind, exhaust_off: exhaust_off }
+          Models::PracticeReading.dataset.insert_conflict.insert(**where, practice_round_id: round.id, read_at: at,
+            value: shown(round, where), minutes: Core::Suction::Expected.minutes_at(round.sheet, point,
+              exhaust_off: exhaust_off))
+        end
+      end
+
+      # The same reading of the same machine is the same.
+      def shown(round, where)
+        machine, hand = [round.seed, round.seed ^ Zlib.crc32(where.values.join("|"))].map do |seed|
+          random = Random.new(seed)
+          -> { random.rand }
+        end
+        Core::Suction::Hidden.new(round.sheet, round.hidden_causes, machine)
+          .shows(where[:point], where[:kind].to_sym, hand, exhaust_off: where[:exhaust_off])
+      end
+
       # The same check of the same round answers the same.
       def answer(round, check)
         random = Random.new(round.seed ^ Zlib.crc32(check.key))
@@ -55,17 +84,23 @@ module UprightBench
       end
 
       # @param cause [String] what it is taken to be
+      # @param remedy [String] of Core::Faults::Remedy::WORDS
       # @return [Models::PracticeRound]
-      def name(id, cause, by:, at:)
+      def name(id, cause, remedy:, by:, at:)
         DB.transaction do
           round = own(id, by, lock: true)
           next round if round.ended_at
-          raise NotFound, "There is no such cause." if round.search.causes.none? { |one| one.key == cause }
 
+          known(round, cause, remedy)
           debrief = Core::Faults::Debrief.new(round.search, round.results, round.hidden.to_a)
-          round.update(named: cause, ended_at: at, minutes: debrief.minutes, best_minutes: debrief.best_on_average,
-            hindsight_minutes: debrief.with_hindsight)
+          round.update(named: cause, remedy: remedy, ended_at: at, best_minutes: debrief.best_on_average,
+            minutes: debrief.minutes + round.reading_minutes, hindsight_minutes: debrief.with_hindsight)
         end
+      end
+
+      def known(round, cause, remedy)
+        raise NotFound, "There is no such cause." if round.search.causes.none? { |one| one.key == cause }
+        raise NotFound, "There is no such remedy." unless Core::Faults::Remedy::WORDS.key?(remedy.to_sym)
       end
 
       # @raise [NotFound] for somebody else's
@@ -73,7 +108,7 @@ module UprightBench
         rounds = Models::PracticeRound.where(id: id.clamp(0, Lookup::BIGGEST_ID), person_id: by.id)
         (lock ? rounds.for_update : rounds).first || raise(NotFound, "There is no such round.")
       end
-      private_class_method :hide, :answer
+      private_class_method :hide, :answer, :shown, :known
     end
   end
 end

@@ -20,6 +20,13 @@ class PracticeBrowserTest < BrowserTest
     find_button("Wand").send_keys(:enter)
 
     assert_css "li", text: "Wand:"
+    select "Wand, with all before it off", from: "Where"
+    select "flow", from: "What", exact: true
+    find_button("Read it, 2 min and more").send_keys(:enter)
+
+    assert_css "li", text: "Flow at Wand, with all before it off:"
+    assert_empty axe
+    select "clean it", from: "What would you do"
     select Core::Faults::Cause.words_of(round.sheet, round.hidden.first), from: "The fault"
     find_button("That is it").send_keys(:enter)
 

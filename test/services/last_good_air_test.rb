@@ -56,6 +56,25 @@ class LastGoodAirTest < DatabaseTest
     assert_equal :rated, expected.known_by, "what went home weak is no measure"
   end
 
+  # What each job read of the whole machine, before its work and after it.
+  def test_its_air_over_the_years
+    earlier, later = jobs
+    read(earlier, :flow, 0.5, at: after_work(earlier) - 120)
+    read(earlier, :sealed, 0.9, at: after_work(earlier) - 110)
+    read(earlier, :flow, 0.94, at: after_work(earlier))
+    read(later, :sealed, 0.8, at: NOW)
+    found = Queries::MachineAir.call(Models::Machine[later.machine_id])
+
+    assert_equal [earlier.number, later.number], found.map(&:number)
+    assert_in_delta 0.5, found.first.before, 0.01
+    assert_in_delta 0.94, found.first.after, 0.01
+    assert_in_delta 0.8, found.last.before || found.last.after, 0.01
+    drawn = Drawings::AirLine.new(found).render
+
+    assert_match(/50 % before, 94 % after/, drawn)
+    assert_equal 3, drawn.scan("<circle").size
+  end
+
   # Nothing is left to do, and it pulls three fifths of what it should.
   def test_weak_after_the_work
     job = worked

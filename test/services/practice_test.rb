@@ -27,7 +27,7 @@ class PracticeTest < DatabaseTest
     check(looks.first.key)
 
     assert_equal answers.size, round.checks_dataset.count, "checked once"
-    ended = Services::Practice.name(round.id, round.hidden.first, by: technician, at: NOW)
+    ended = Services::Practice.name(round.id, round.hidden.first, remedy: "wash", by: technician, at: NOW)
 
     assert_operator ended.minutes, :>=, ended.hindsight_minutes
     assert_operator ended.best_minutes, :>, 0
@@ -35,12 +35,38 @@ class PracticeTest < DatabaseTest
     assert_equal before, [Models::Finding.count, Models::Event.count, Models::Job.count]
   end
 
+  # What obstructs shows in the flow and not in the suction; where it is not, everything is as it should be.
+  def test_the_gauge_reads_the_hidden_fault
+    read = lambda { |point, kind|
+      Services::Practice.read(round.id, point: point, kind: kind, by: technician, at: NOW)
+      round.readings_dataset.first(point: point, kind: kind).value
+    }
+    blocked = round.search.causes.find { |cause| cause.key == "wand:blocked" }
+    round.update(hidden: Sequel.pg_array([blocked.key], :text))
+    machine = Core::Suction::Expected.of(round.sheet)
+
+    assert_in_delta machine.sealed("head"), read.call("head", "sealed"), 0.4
+    assert_operator read.call("head", "flow"), :<, 0.5 * machine.flow("head")
+    assert_in_delta machine.flow("bin"), read.call("bin", "flow"), 0.5
+    assert_equal read.call("bin", "flow"), read.call("bin", "flow"), "once, and the same"
+    assert_in_delta 2.0 + 2.0 + 2.5, round.refresh.reading_minutes
+    assert_raises(Services::NotFound) { read.call("moon", "flow") }
+    assert_raises(Services::NotFound) { read.call("bin", "plate") }
+    ended = Services::Practice.name(round.id, blocked.key, remedy: "clean", by: technician, at: NOW)
+
+    assert_in_delta 6.5, ended.minutes
+    assert_raises(Services::Refused) { read.call("wand", "flow") }
+  end
+
   def test_somebody_elses_is_none
     assert_raises(Services::NotFound) { Services::Practice.own(round.id, owner) }
-    assert_raises(Services::NotFound) { Services::Practice.name(round.id, "neck:blocked", by: owner, at: NOW) }
+    assert_raises(Services::NotFound) { Services::Practice.name(round.id, "neck:blocked", remedy: "wash", by: owner, at: NOW) }
     assert_raises(Services::NotFound) { check("no-such") }
     assert_raises(Services::NotFound) do
-      Services::Practice.name(round.id, "moon:gone", by: technician, at: NOW)
+      Services::Practice.name(round.id, round.hidden.first, remedy: "kick", by: technician, at: NOW)
+    end
+    assert_raises(Services::NotFound) do
+      Services::Practice.name(round.id, "moon:gone", remedy: "wash", by: technician, at: NOW)
     end
     assert_raises(Services::NotFound) do
       Services::Practice.begin(Models::Sheet.first.id, "hunger", faults: 1, by: technician, at: NOW)
