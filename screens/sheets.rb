@@ -5,7 +5,7 @@ module UprightBench
     # The model sheets: the list, a sheet with its versions, and sheets as files.
     module Sheets
       def self.registered(app)
-        app.helpers Helpers
+        app.helpers Helpers, FaultWords
         pages_routes(app)
         files_routes(app)
       end
@@ -140,22 +140,6 @@ module UprightBench
         def rated_words(core)
           units = { "suction_kpa" => "kPa suction", "flow_l_s" => "L/s air flow" }
           core.rated.slice(*units.keys).map { |key, value| "#{figure(value)} #{units.fetch(key)}" }.join(" and ")
-        end
-
-        # @return [String] as in "Light red, blinks 3 times: roll stuck"
-        def light_words(place, light)
-          "Light #{light.words}: #{light.means || fault_words(place, light.fault)}"
-        end
-
-        # @return [String] as in "60 of 100 that come with “pulses”: clogged"
-        def own_share_words(place, share)
-          complaint = Core::Faults::Complaints.fetch(share.complaint).words
-          "#{figure(share.percent)} of 100 that come with “#{complaint}”: " \
-            "#{fault_words(place, share.fault)}"
-        end
-
-        def fault_words(place, fault)
-          Core::Faults::Kinds.of_place(place.kind).fetch(fault.to_sym).words
         end
 
         def warranty_terms(core)

@@ -6,7 +6,7 @@ module UprightBench
       # The air of a machine with hidden faults, for practice: each fault obstructs, leaks or tires as much as such a
       # fault usually does (from memory).
       class Hidden
-        SIZES = { blocked: 1.0..8.0, leak: 0.3..1.5, fan: 0.5..0.8 }.freeze
+        SIZES = { blocked: 1.0..8.0, leak: 0.05..0.4, fan: 0.5..0.8 }.freeze
         SHUT = { blocked: 20.0..200.0 }.freeze # of what is called blocked outright
         TREMBLE = 0.01 # of the value, that a gauge shows more or less
 

@@ -120,6 +120,37 @@ class SheetsScreenTest < DatabaseTest
     assert_says(/minutes must be a number/)
   end
 
+  # What this model's faults are, how they are told by its lights, and whether it may run without its filter.
+  def test_what_a_sheet_says_of_its_faults
+    draft = begin_draft
+    typed = { "name" => "Cup filter", "station" => "pre", "kind" => "filter", "look" => "Look at the rim.",
+              "shares" => { "0" => { "complaint" => "noise", "fault" => "loose", "percent" => "12,5" } },
+              "lights" => { "0" => { "colour" => "red", "way" => "blinks", "count" => "4", "fault" => "full" } } }
+    submit "/drafts/#{draft.id}/positions/pre-filter", { **typed, "lock_version" => "0" }
+    place = draft.refresh.to_core.position("pre-filter")
+
+    assert_equal ["Look at the rim.", 12.5, "red, blinks 4 times"],
+      [place.look, place.shares.first.percent, place.lights.first.words]
+    steady = { "colour" => "red", "way" => "steady", "count" => "4", "fault" => "full" }
+    wrong = { **typed, "lights" => { "0" => steady } }
+    submit "/drafts/#{draft.id}/positions/pre-filter", { **wrong, "lock_version" => "1" }
+
+    assert_equal 422, status
+    assert_says(/a light that blinks is counted/)
+    assert_keeps "12,5"
+    submit "/drafts/#{draft.id}/head", { **draft.data.slice("maker", "model", "kind", "family", "body_style", "power"),
+      "warranty_months" => "24", "runs_without_filter" => "no", "lock_version" => "1" }
+
+    refute draft.refresh.to_core.runs_without_filter
+    assert_equal "no", Nokogiri::HTML5(page_at("/drafts/#{draft.id}?at=head"))
+      .at_css("#runs_without_filter option[selected]")["value"]
+  end
+
+  def page_at(path)
+    get path
+    page
+  end
+
   def test_somebody_elses_change_is_shown_and_not_overwritten
     draft = begin_draft
     Services::EditDraft.call(draft, version: 0, by: technician) { |edit| edit.head("warranty_months" => 61) }
