@@ -33,7 +33,6 @@ module UprightBench
         @random = random
         @format = format
         @drift = 0.0
-        @value = 0.0
         hold({})
       end
 
@@ -49,8 +48,7 @@ module UprightBench
       # @return [String] the next line, without its end
       def line
         wanted, what = @machine.shows(@at)
-        @value = what == @what ? wanted + ((@value - wanted) * REST) : wanted * REST
-        @what = what
+        @value = wanted + ((@value - wanted) * REST)
         @drift = ((@drift * 0.98) + (@random.rand - 0.5)).clamp(-1, 1)
         @format.gsub("{value}", "#{SIGNS[what]}#{format('%.2f', [trembling, 0].max)}").gsub("{unit}", UNITS[what])
       end
@@ -71,7 +69,9 @@ module UprightBench
 
       private
 
+      # Between two places it shows nothing.
       def hold(at)
+        @value = 0.0
         sheet = @sheets.fetch(at["model"], @sheets.each_value.first)
         hides = @faults.nil? && at["job"] && !at["worked"]
         @machine = hides ? Machine.hiding(sheet, at["job"].to_i) : Machine.new(sheet, @faults || [])

@@ -75,7 +75,7 @@ module UprightBench
           page = Queries::FaultPage.new(Services::Lookup.job_to_show(number), policies: policies)
           @title = "Find the fault, job #{number}"
           @keys = KEYS
-          gauge = Queries::GaugeNow.of(id_typed("gauge"), at: now)
+          gauge = gauge_of(page.job)
           erb :"find_fault/page", locals: { page: page, job: page.job, problem: problem, gauge: gauge,
                                             form: form || ReadingForm.asking(page.open? && page.located&.next_reading) }
         end
@@ -146,7 +146,7 @@ module UprightBench
         # @return [String, nil] when looking on may cost more than was agreed for it
         def beyond_agreed(page, step)
           agreed = page.agreed_minutes or return
-          ahead = page.ladder.spent + (step.to_go || step.minutes)
+          ahead = page.spent + (step.to_go || step.minutes)
           return if ahead <= agreed
 
           "#{money(page.job.look_fee_cents)} of looking was agreed: #{minutes_words(agreed)}. With what is ahead it " \

@@ -38,7 +38,7 @@ module UprightBench
 
         # @return [Float] minutes to hold a gauge there (common practice, from memory)
         def self.minutes_at(sheet, point, exhaust_off: false)
-          Reading.minutes(points(sheet).index(point) + (exhaust_off ? 1 : 0))
+          Reading.minutes((points(sheet).index(point) || 0) + (exhaust_off ? 1 : 0))
         end
 
         attr_reader :own

@@ -62,6 +62,11 @@ module UprightBench
           .compact
       end
 
+      # @return [Float] minutes that checks and readings took
+      def spent
+        ladder.spent + air.minutes
+      end
+
       # @return [Core::Suction::Locate, nil] nil without a reading
       def located
         ladder_of_job.located

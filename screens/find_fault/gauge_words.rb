@@ -17,9 +17,15 @@ module UprightBench
 
         # What the page asks three times a second while a gauge is in hand; it says where the gauge is held.
         def gauge_asked(number)
-          gauge = Queries::GaugeNow.of(id_typed("gauge"), at: now) or halt(204)
-          hold_gauge(gauge.gauge, Services::Lookup.job(number))
+          job = Services::Lookup.job(number)
+          gauge = gauge_of(job) or halt(204)
+          hold_gauge(gauge.gauge, job)
           gauge_now(number, gauge)
+        end
+
+        # @return [Queries::GaugeNow, nil]
+        def gauge_of(job)
+          Queries::GaugeNow.of(id_typed("gauge"), at: now, since: Queries::LastReadAt.call(job))
         end
 
         def hold_gauge(gauge, job)

@@ -38,7 +38,19 @@ module UprightBench
       def gains
         return [] if readings.empty?
 
-        Core::Suction::Gain.of(readings.map { |reading| [reading.to_core, since_work?(reading)] }, machine)
+        Core::Suction::Gain.of(readings.map { |reading| [reading.to_core, after_work?(reading)] }, machine)
+      end
+
+      # @return [Boolean] whether anything was read after the work
+      def since_work?
+        readings.any? { |reading| after_work?(reading) }
+      end
+
+      # @return [Float] minutes that its readings took
+      def minutes
+        readings.sum do |reading|
+          Core::Suction::Expected.minutes_at(@job.sheet, reading.point, exhaust_off: reading.exhaust_off)
+        end
       end
 
       # @param least_percent [Numeric] of what it is in order
@@ -66,13 +78,13 @@ module UprightBench
         end
       end
 
-      def since_work?(reading)
+      def after_work?(reading)
         !worked_at.nil? && reading.taken_at > worked_at
       end
 
       # What was read before the last work on the machine says nothing of how it is now, once something was read since.
       def as_it_is
-        since = readings.select { |reading| worked_at.nil? || since_work?(reading) }
+        since = readings.select { |reading| worked_at.nil? || after_work?(reading) }
         (since.any? ? since : readings).to_h { |row| [row.to_core.where, row] }.values
       end
     end

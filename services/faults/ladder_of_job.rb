@@ -32,13 +32,17 @@ module UprightBench
       def located
         return @located if defined?(@located)
 
-        @located = if @air.readings.any?
-                     @air.located(weights: Core::Suction::AirOfFault.new(@job.sheet).weights(plan.causes,
-                       ladder({}).belief.to_h))
-                   end
+        @located = @air.located(weights: weights)
       end
 
       private
+
+      # What the search believes is of the machine as it came: nothing of it holds for what was read after the work.
+      def weights
+        return if @air.readings.empty? || @air.since_work?
+
+        Core::Suction::AirOfFault.new(@job.sheet).weights(plan.causes, ladder({}).belief.to_h)
+      end
 
       def ladder(read)
         results = known_results

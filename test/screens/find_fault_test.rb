@@ -70,7 +70,7 @@ class FindFaultTest < DatabaseTest
     read(point: "moon")
 
     assert_equal 422, status
-    assert_equal 0, Models::SuctionReading.count
+    assert_equal 0, Models::SuctionReading.where(job_id: job.id).count
   end
 
   def test_answers_that_there_are_not

@@ -18,8 +18,8 @@ class GaugesOnFileTest < DatabaseTest
     Services::HearGauge.call(token, lines.map { |ago, text| "#{ago} #{text}\n" }.join, at: at)
   end
 
-  def now(at = NOW)
-    Queries::GaugeNow.of(@gauge.id, at: at)
+  def now(at = NOW, since: nil)
+    Queries::GaugeNow.of(@gauge.id, at: at, since: since)
   end
 
   def test_what_a_gauge_shows_and_on_what_it_comes_to_rest
@@ -28,6 +28,8 @@ class GaugesOnFileTest < DatabaseTest
 
     assert_in_delta 12.35, now.steady, 0.05
     assert_equal [12.3, :pressure], [now.last.value, now.last.what]
+    assert_nil now(since: NOW - 1).steady, "until then it was held elsewhere"
+    assert now(since: NOW - 2.3).steady
     hear([0, "OL"])
 
     assert_equal ["OL", false], @gauge.stream.refresh.values.values_at(:last_line, :understood)

@@ -36,7 +36,7 @@ class TakeReadingTest < DatabaseTest
 
       assert_equal [field], error.errors.keys
     end
-    assert_equal 0, Models::SuctionReading.count
+    assert_equal 0, Models::SuctionReading.where(job_id: job.id).count
   end
 
   def test_taken_back_and_only_of_this_job
@@ -46,7 +46,7 @@ class TakeReadingTest < DatabaseTest
     assert_raises(Services::NotFound) { Services::TakeReading.take_back(other.number, row.id, by: technician, at: NOW) }
     Services::TakeReading.take_back(job.number, row.id, by: technician, at: NOW)
 
-    assert_equal 0, Models::SuctionReading.count
+    assert_equal 0, Models::SuctionReading.where(job_id: job.id).count
   end
 
   # Before the work and after it are two machines.
@@ -64,6 +64,7 @@ class TakeReadingTest < DatabaseTest
 
     assert_equal %i[blocked nothing], [first, Services::AirOfJob.new(job).located.call.first.kind]
     assert_in_delta 3.0, page.air.gains.first.before
+    assert_in_delta 4.0, page.air.minutes
     assert_in_delta 1.0, page.air.gains.first.restored, 0.01
   end
 
