@@ -14,8 +14,8 @@ module UprightBench
       # @param expected [Core::Suction::Machine] in order
       # @param found [Core::Suction::Machine] as the readings say
       # @param names [Hash{String=>String}] of the stations
-      # @param marked [String, nil] the station that takes too much, or leaks
-      def initialize(expected:, found:, names:, marked: nil)
+      # @param marked [Array<String>] the stations that take too much, or leak
+      def initialize(expected:, found:, names:, marked: [])
         @expected = expected.profile
         @found = found.profile
         @names = names
@@ -24,7 +24,7 @@ module UprightBench
 
       # @return [String]
       def render
-        Svg.image(WIDTH, HEIGHT, [axis, steps(@expected, "profile-expected"), steps(@found, "profile-found"), mark,
+        Svg.image(WIDTH, HEIGHT, [axis, steps(@expected, "profile-expected"), steps(@found, "profile-found"), *marks,
                                   *labels].join, label: words, class: "suction-profile")
       end
 
@@ -32,7 +32,7 @@ module UprightBench
 
       def words
         ends = [@expected, @found].map { |profile| Core::Suction::Quantity.words(profile.last.last, :pressure) }
-        marked = ". Marked: #{@names.fetch(@marked, @marked)}" if @marked
+        marked = ". Marked: #{@marked.map { |key| @names.fetch(key, key) }.join(', ')}" if @marked.any?
         "Suction from the floor to the fan: #{ends[1]} at the fan, #{ends[0]} in order#{marked}"
       end
 
@@ -60,8 +60,11 @@ module UprightBench
         Svg.tag(:polyline, points: [[x(0), FLOOR].join(","), *path].join(" "), class: css)
       end
 
-      def mark
-        index = @found.index { |key, _| key == @marked } or return ""
+      def marks
+        @found.each_index.select { |index| @marked.include?(@found[index].first) }.map { |index| mark(index) }
+      end
+
+      def mark(index)
         top = y(@found[index].last)
         Svg.tag(:rect, x: x(index), y: top, width: width, height: FLOOR - top, class: "profile-marked") +
           Svg.text("!", x: x(index) + (width / 2), y: [top - 4, TOP].max, class: "profile-sign")

@@ -87,20 +87,27 @@ module UprightBench
       # @return [Array<Symbol>] after the first two readings, and after each that was asked for
       def named(broken, explanation)
         taken = %i[sealed flow].map { |kind| read(broken, @first, kind, false) }
-        Array.new(ASKED + 1) do
-          locate = Core::Suction::Locate.new(@in_order, taken, spread_percent: @expected.spread_percent,
-            weights: @weights)
-          told = told(locate.named, explanation)
-          asked = locate.next_reading if told == :cannot_tell
-          taken += [read(broken, asked.point, asked.kind, asked.exhaust_off)] if asked
-          told
+        told = []
+        while told.size <= ASKED
+          locate = located(taken)
+          told << told(locate.named, explanation)
+          asked = locate.next_reading if told.last == :cannot_tell
+          break unless asked
+
+          taken += [read(broken, asked.point, asked.kind, asked.exhaust_off)]
         end
+        told + ([told.last] * (ASKED + 1 - told.size)) # named once, it stays
       end
 
+      def located(taken)
+        Core::Suction::Locate.new(@in_order, taken, spread_percent: @expected.spread_percent, weights: @weights)
+      end
+
+      # Two things named where there is one is wrong, too.
       def told(named, explanation)
         return :cannot_tell unless named
 
-        [named.kind, named.stage] == explanation ? :right : :wrong
+        named.keys == [explanation] ? :right : :wrong
       end
 
       def read(machine, point, kind, exhaust_off)

@@ -9,11 +9,26 @@ module UprightBench
       class Explain
         # @!attribute kind [Symbol] :nothing, :blocked, :leak or :fan
         # @!attribute stage [String, nil] key of a station
-        # @!attribute likelihood [Float] of the readings, whatever its size
+        # @!attribute log [Float] logarithm of how likely the readings are with it, whatever its size, but for a term
+        #   that is the same for all
+        # @!attribute likelihood [Float] the same beside the likeliest, which is one
         # @!attribute machine [Machine] with the size that fits best
         # @!attribute middle [Machine] with the size that is as likely too small as too large
+        # @!attribute extent [Float] the size that fits best, as Machine#broken takes it
+        # @!attribute also [Array(Symbol, String), nil] kind and stage of what is wrong besides
         # @!attribute share [Float, nil] how likely it is, once it was weighed
-        Explanation = Struct.new(:kind, :stage, :likelihood, :machine, :middle, :share, keyword_init: true)
+        Explanation = Struct.new(:kind, :stage, :log, :likelihood, :machine, :middle, :extent, :also, :share,
+          keyword_init: true) do
+          # @return [Array(Symbol, String)]
+          def key
+            [kind, stage]
+          end
+
+          # @return [Array<Array(Symbol, String)>] all that is wrong
+          def keys
+            [key, *([also] if also)]
+          end
+        end
 
         # From hardly anything to nearly shut, as Machine#broken takes them. Of the first two, a size is as likely as
         # ten times that size.
@@ -25,15 +40,30 @@ module UprightBench
         # @param machine [Machine] as it is in order
         # @param readings [Array<Reading>]
         # @param spread_percent [Numeric] how much machines of that kind differ from each other when they are in order
-        def initialize(machine, readings, spread_percent: 0)
+        # @param resistance [Numeric] of the whole path in order, where something is wrong with the machine already
+        def initialize(machine, readings, spread_percent: 0, resistance: machine.resistance)
           @machine = machine
+          @resistance = resistance
           @readings = readings
           @spread_percent = spread_percent
         end
 
-        # @return [Array<Explanation>] not weighed
+        # @return [Array<Explanation>] not weighed; pairs only where no single one fits
         def call
-          candidates.map { |kind, stage| explain(kind, stage) }
+          singles = candidates.map { |kind, stage| one(kind, stage) }.sort_by { |found| -log(found.machine) }
+          all = singles + Pairs.new(@machine, @readings, @spread_percent, singles).call
+          most = all.map(&:log).max
+          all.each { |explanation| explanation.likelihood = Math.exp(explanation.log - most) }
+        end
+
+        # @return [Explanation] by this alone
+        def one(kind, stage)
+          tried = kind == :nothing ? { 0.0 => log(@machine) } : sizes(kind, stage)
+          best, most = tried.max_by(&:last)
+          steps = trapezoids(tried.transform_values { |log| Math.exp(log - most) }.sort)
+          Explanation.new(kind: kind, stage: stage, machine: machine_of(kind, stage, best),
+            log: most + Math.log(steps.sum(&:last)), middle: machine_of(kind, stage, half(steps)),
+            extent: (spread(kind, best) unless kind == :nothing))
         end
 
         private
@@ -47,7 +77,7 @@ module UprightBench
         # @param size [Float] where it lies in its range, from 0 to 1
         # @return [Machine]
         def machine_of(kind, stage, size)
-          kind == :nothing ? @machine : @machine.broken(kind, stage, spread(kind, size))
+          kind == :nothing ? @machine : @machine.broken(kind, stage, spread(kind, size), resistance: @resistance)
         end
 
         def spread(kind, size)
@@ -57,23 +87,14 @@ module UprightBench
           range.begin * ((range.end / range.begin)**size)
         end
 
-        def explain(kind, stage)
-          tried = kind == :nothing ? { 0.0 => likelihood(@machine) } : sizes(kind, stage)
-          best = tried.max_by(&:last).first
-          steps = trapezoids(tried.sort)
-          likelihood = steps.sum(&:last)
-          Explanation.new(kind: kind, stage: stage, machine: machine_of(kind, stage, best), likelihood: likelihood,
-            middle: machine_of(kind, stage, half(steps)))
+        def log(machine)
+          @readings.sum { |reading| reading.log_likelihood(machine, @spread_percent) }
         end
 
-        def likelihood(machine)
-          @readings.inject(1.0) { |all, reading| all * reading.likelihood(machine, @spread_percent) }
-        end
-
-        # @return [Hash{Float=>Float}] size => likelihood, close together where it is large
+        # @return [Hash{Float=>Float}] size => logarithm of its likelihood, close together where it is large
         def sizes(kind, stage)
           tried = {}
-          try = ->(size) { tried[size] ||= likelihood(machine_of(kind, stage, size)) }
+          try = ->(size) { tried[size] ||= log(machine_of(kind, stage, size)) }
           (0..COARSE).each { |step| try.call(step / COARSE.to_f) }
           ROUNDS.times do
             low, high = beside(tried)

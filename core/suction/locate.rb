@@ -38,9 +38,12 @@ module UprightBench
             .sort_by.with_index { |one, index| [-one.share, index] }
         end
 
-        # @return [Hash{Array(Symbol, String)=>Float}] by kind and stage, how likely the readings are with it
+        # @return [Hash{Array(Symbol, String)=>Float}] by kind and stage, how likely the readings are with it, alone or
+        #   with whatever else
         def likelihoods
-          call.to_h { |one| [[one.kind, one.stage], one.likelihood] }
+          @explained.flat_map(&:keys).uniq.to_h do |key|
+            [key, @explained.sum { |one| one.keys.include?(key) ? one.likelihood * weight_of(one.keys - [key]) : 0.0 }]
+          end
         end
 
         # @return [Explain::Explanation, nil] nil while it cannot be told
@@ -73,8 +76,12 @@ module UprightBench
 
         # @return [Array<Float>] of each explanation; all alike where the readings are like none
         def shares
-          weighed = @explained.map { |one| one.likelihood * weight(one.kind, one.stage) }
+          weighed = @explained.map { |one| one.likelihood * weight_of(one.keys) }
           evened(weighed.sum.positive? ? weighed : weighed.map { 1.0 })
+        end
+
+        def weight_of(keys)
+          keys.inject(1.0) { |all, (kind, stage)| all * weight(kind, stage) }
         end
 
         def weight(kind, stage)

@@ -100,8 +100,9 @@ module UprightBench
         # @param stage [String, nil] key of one; nil for the fan
         # @param size [Numeric] what a stage resists more, in times what the whole path resists; what a joint leaks, in
         #   litres a second at one kilopascal, times the square root of what the path resists; what is left of the fan
+        # @param resistance [Numeric] of what the whole path resists in order
         # @return [Machine]
-        def broken(kind, stage, size)
+        def broken(kind, stage, size, resistance: self.resistance)
           case kind
           when :blocked then with_stage(stage, k: size * resistance)
           when :leak then with_stage(stage, leak: size / Math.sqrt(resistance))

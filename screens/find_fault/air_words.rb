@@ -71,12 +71,16 @@ module UprightBench
         EXPLAINED = { nothing: "the air of this machine is in order", fan: "the fan is tired" }.freeze
         MAY_BE = 0.05 # as likely as that, it is mentioned
 
-        # @return [String]
+        # @return [String] as in "too much resistance at Bin", and where two things are wrong both
         def explained(page, explanation)
-          case explanation.kind
-          when :blocked then "too much resistance at #{gauge_station(page.job.sheet, explanation.stage)}"
-          when :leak then "air leaks in behind #{gauge_station(page.job.sheet, explanation.stage)}"
-          else EXPLAINED.fetch(explanation.kind)
+          explanation.keys.map { |kind, stage| wrong_words(page.job.sheet, kind, stage) }.join(" and ")
+        end
+
+        def wrong_words(sheet, kind, stage)
+          case kind
+          when :blocked then "too much resistance at #{gauge_station(sheet, stage)}"
+          when :leak then "air leaks in behind #{gauge_station(sheet, stage)}"
+          else EXPLAINED.fetch(kind)
           end
         end
 
@@ -89,7 +93,8 @@ module UprightBench
         # @return [String]
         def suction_profile(page)
           likeliest = page.located.call.first
-          Drawings::SuctionProfile.new(expected: page.air.machine, found: likeliest.machine, marked: likeliest.stage,
+          Drawings::SuctionProfile.new(expected: page.air.machine, found: likeliest.machine,
+            marked: likeliest.keys.filter_map(&:last),
             names: page.job.sheet.stations.to_h { |station| [station.key, station.name] }).render
         end
       end
