@@ -84,7 +84,7 @@ module UprightBench
         Math.exp((low + high) / 2)
       end
 
-      # @return [Array<Symbol>] after the first two readings, and after each that was asked for
+      # @return [Array<Symbol>] after the first two readings, and after each that was asked for; named once, it stays
       def named(broken, explanation)
         taken = %i[sealed flow].map { |kind| read(broken, @first, kind, false) }
         told = []
@@ -96,7 +96,7 @@ module UprightBench
 
           taken += [read(broken, asked.point, asked.kind, asked.exhaust_off)]
         end
-        told + ([told.last] * (ASKED + 1 - told.size)) # named once, it stays
+        told.fill(told.last, told.size..ASKED)
       end
 
       def located(taken)

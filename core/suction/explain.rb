@@ -32,7 +32,7 @@ module UprightBench
 
         # From hardly anything to nearly shut, as Machine#broken takes them. Of the first two, a size is as likely as
         # ten times that size.
-        RANGES = { blocked: 0.1..10_000.0, leak: 0.02..3.0, fan: 0.3..0.97 }.freeze
+        RANGES = { blocked: 0.1..10_000.0, leak: 0.02..12.0, fan: 0.3..0.97 }.freeze
         COARSE = 22 # sizes that are tried first
         FINE = 6    # between those beside the best, three times over
         ROUNDS = 3
@@ -46,11 +46,12 @@ module UprightBench
           @resistance = resistance
           @readings = readings
           @spread_percent = spread_percent
+          @fit = Fit.new(readings, spread_percent)
         end
 
         # @return [Array<Explanation>] not weighed; pairs only where no single one fits
         def call
-          singles = candidates.map { |kind, stage| one(kind, stage) }.sort_by { |found| -log(found.machine) }
+          singles = candidates.map { |kind, stage| one(kind, stage) }.sort_by { |found| -@fit.log(found.machine) }
           all = singles + Pairs.new(@machine, @readings, @spread_percent, singles).call
           most = all.map(&:log).max
           all.each { |explanation| explanation.likelihood = Math.exp(explanation.log - most) }
@@ -58,7 +59,7 @@ module UprightBench
 
         # @return [Explanation] by this alone
         def one(kind, stage)
-          tried = kind == :nothing ? { 0.0 => log(@machine) } : sizes(kind, stage)
+          tried = kind == :nothing ? { 0.0 => @fit.log(@machine) } : sizes(kind, stage)
           best, most = tried.max_by(&:last)
           steps = trapezoids(tried.transform_values { |log| Math.exp(log - most) }.sort)
           Explanation.new(kind: kind, stage: stage, machine: machine_of(kind, stage, best),
@@ -87,14 +88,10 @@ module UprightBench
           range.begin * ((range.end / range.begin)**size)
         end
 
-        def log(machine)
-          @readings.sum { |reading| reading.log_likelihood(machine, @spread_percent) }
-        end
-
         # @return [Hash{Float=>Float}] size => logarithm of its likelihood, close together where it is large
         def sizes(kind, stage)
           tried = {}
-          try = ->(size) { tried[size] ||= log(machine_of(kind, stage, size)) }
+          try = ->(size) { tried[size] ||= @fit.log(machine_of(kind, stage, size)) }
           (0..COARSE).each { |step| try.call(step / COARSE.to_f) }
           ROUNDS.times do
             low, high = beside(tried)

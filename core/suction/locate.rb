@@ -121,8 +121,9 @@ module UprightBench
           Reading.chance(value, expected, error)
         end
 
+        # What machines of a kind differ by is one factor, which the readings that are there have told by now.
         def error_percent
-          Reading.together(@readings.first&.error_percent || 2.0, @spread_percent)
+          @readings.first&.error_percent || 2.0
         end
 
         def entropy(shares)

@@ -32,8 +32,7 @@ module UprightBench
         private
 
         def fits?
-          @readings.sum { |reading| reading.off(@singles.first.machine, @spread_percent)**2 } <=
-            (EACH * @readings.size) + BESIDE
+          Fit.new(@readings, @spread_percent).misfit(@singles.first.machine) <= (EACH * @readings.size) + BESIDE
         end
 
         def pairs

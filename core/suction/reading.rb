@@ -55,20 +55,6 @@ module UprightBench
           Math.sqrt(percents.sum { |percent| percent**2 })
         end
 
-        # @param spread_percent [Numeric] how much such machines differ among themselves
-        # @return [Float] logarithm of its likelihood, but for a term that is the same for every machine
-        def log_likelihood(machine, spread_percent = 0)
-          expected = expected(machine)
-          error = error(expected, spread_percent)
-          (-0.5 * (((value - expected) / error)**2)) - Math.log(error)
-        end
-
-        # @return [Float] how far it is from what it would be, in errors
-        def off(machine, spread_percent = 0)
-          expected = expected(machine)
-          (value - expected) / error(expected, spread_percent)
-        end
-
         # @return [Float] what it would be at this machine
         def expected(machine)
           self.class.expected(machine, point, kind, plate_mm, exhaust_off: exhaust_off)
@@ -80,11 +66,6 @@ module UprightBench
         end
 
         private
-
-        def error(expected, spread_percent)
-          percent = self.class.together(error_percent, spread_percent)
-          self.class.error(kind, [expected, value].max, percent)
-        end
 
         def check
           raise ArgumentError, "unknown kind #{kind}" unless KINDS.key?(kind)
