@@ -8,7 +8,7 @@ module UprightBench
       class RegistrationForm < Form
         takes do
           params do
-            optional(:customer).maybe(CustomerFields::SCHEMA)
+            optional(:customer).maybe(:hash?, CustomerFields::SCHEMA)
             required(:sheet_title).filled(:string, max_size?: 120)
             required(:machine).hash do
               optional(:serial_number).maybe(:string, max_size?: 40)

@@ -12,7 +12,7 @@ module UprightBench
           params do
             required(:request_key).filled(:string, format?: TakeIn::TakeInForm::UUID)
             optional(:customer_id).maybe(:integer)
-            optional(:customer).maybe(CustomerFields::SCHEMA)
+            optional(:customer).maybe(:hash?, CustomerFields::SCHEMA)
             required(:machine).hash do
               required(:sheet_id).filled(:integer)
               optional(:serial_number).maybe(:string, max_size?: 40)
