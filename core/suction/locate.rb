@@ -27,7 +27,6 @@ module UprightBench
         def initialize(machine, readings, spread_percent: 0, weights: nil, explained: nil)
           @machine = machine
           @readings = readings
-          @spread_percent = spread_percent
           @weights = weights
           @explained = explained || Explain.new(machine, readings, spread_percent: spread_percent).call
         end
