@@ -3,7 +3,7 @@
 module UprightBench
   module Drawings
     # Suction along the air path, from the room to the fan: a step for what each station takes, as it is in order and as
-    # the readings say. The station that takes too much is marked by a sign and an outline, not by colour alone.
+    # the readings say. The station that takes too much is marked by a sign and an outline, not by color alone.
     class SuctionProfile
       WIDTH = 720
       HEIGHT = 200

@@ -38,7 +38,7 @@ module UprightBench
         # @return [Date, nil] nil when nothing was typed, or no day
         def day_typed(name)
           Date.iso8601(params[name].to_s, limit: 10)
-        rescue Date::Error
+        rescue ArgumentError # no day, or longer than one
           nil
         end
 

@@ -30,7 +30,12 @@ module UprightBench
         # @param fault [Symbol, String] of Kinds.of_place
         # @return [String] its key
         def self.key_of(place, fault)
-          place.kind == :motor && fault.to_sym == Kinds::CUT_OUT ? "setting:#{fault}" : "#{place.key}:#{fault}"
+          setting?(place, fault) ? "setting:#{fault}" : "#{place.key}:#{fault}"
+        end
+
+        # @return [Boolean] whether it is no fault of the place, but how the machine is set
+        def self.setting?(place, fault)
+          place.kind == :motor && fault.to_sym == Kinds::CUT_OUT
         end
 
         # @param sheet [Sheets::Sheet]

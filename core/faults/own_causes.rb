@@ -59,9 +59,8 @@ module UprightBench
         end
 
         def cause(place, fault)
-          return Cause.setting(fault, 0.0) if Cause.key_of(place, fault).start_with?("setting:")
-
-          Cause.at(place, Kinds.fetch(place.kind, fault), 0.0)
+          known = Kinds.of_place(place.kind).fetch(fault)
+          Cause.setting?(place, fault) ? Cause.setting(fault, 0.0) : Cause.at(place, known, 0.0)
         end
       end
     end

@@ -11,8 +11,8 @@ module UprightBench
         FOR = { hose: %i[weak_on_the_floor weak_everywhere no_suction pulses],
                 inlet: %i[no_suction weak_everywhere pulses],
                 head: %i[noise] }.freeze
-        # Parts that a known good one is put in place of, without a tool (common practice), and without which some
-        # machines may run for a moment.
+        # Parts in whose place a known good one is put (common practice; its screws and clips take their time besides),
+        # and without which some machines may run for a moment.
         SWAPPED = { battery: { faults: %i[weak], minutes: 2.0 } }.freeze
         LEFT_OUT = { filter: %i[full damp] }.freeze
         WITHOUT = %i[pulses weak_everywhere no_suction].freeze
@@ -80,7 +80,8 @@ module UprightBench
 
         def swaps
           at_parts(SWAPPED.transform_values { |row| row[:faults] }).map do |place, here|
-            proving("swap:#{place.key}", place, here, minutes: SWAPPED.fetch(place.kind)[:minutes],
+            held = Opening::FASTENER * place.fasteners.sum(&:count)
+            proving("swap:#{place.key}", place, here, minutes: SWAPPED.fetch(place.kind)[:minutes] + held,
               name: "#{place.name}: another one", tool: "a known good one",
               act: "Put in a known good one, and try the complaint again.", sign: "the complaint is gone")
           end

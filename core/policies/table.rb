@@ -39,8 +39,8 @@ module UprightBench
             range: 10..95, default: 60, hint: "Of its run time when new."), # house rule
           Number.new(key: "gauge_error_percent", group: :look_over, label: "Error of the suction gauge", unit: "%",
             range: 0.5..20.0, default: 2.0, whole: false, hint: "As its maker says."),
-          Number.new(key: "least_restored_percent", group: :look_over, label: "Air after work, at least", unit: "%",
-            range: 0..100, default: 85, hint: "Of one in order. Else closing up asks."), # house rule
+          Number.new(key: "least_restored_percent", group: :look_over, label: "Suction after service, at least",
+            unit: "%", range: 0..100, default: 85, hint: "Below this, closing up asks why."), # house rule
           Number.new(key: "air_pressure_kpa", group: :look_over, label: "Air pressure here", unit: "kPa",
             range: 60..110, whole: false, hint: "Not brought down to the sea. Suction is compared in standard air."),
           Choice.new(key: "seal_care", group: :look_over, label: "A seal that binds is", default: "dry",

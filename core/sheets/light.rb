@@ -9,24 +9,24 @@ module UprightBench
 
         WAYS = { "steady" => "steady", "blinks" => "blinks" }.freeze
 
-        # @!attribute colour [String]
+        # @!attribute color [String]
         # @!attribute way [String] of WAYS
         # @!attribute count [Integer, nil] how often it blinks before it pauses; nil where nobody counts
         # @!attribute means [String, nil] in the words of the maker's papers
         # @!attribute fault [String] a key of Faults::Kinds for the kind of part
-        fields :colour, :way, :fault, count: nil, means: nil
+        fields :color, :way, :fault, count: nil, means: nil
 
         # @return [String] as in "red, blinks 3 times"
         def words
           counted = " #{count} #{count == 1 ? 'time' : 'times'}" if count
-          "#{colour}, #{WAYS.fetch(way)}#{counted}"
+          "#{color}, #{WAYS.fetch(way)}#{counted}"
         end
 
         private
 
         def check
           raise ArgumentError, "a light is #{WAYS.keys.join(' or ')}" unless WAYS.key?(way)
-          raise ArgumentError, "a light has a colour" unless colour.is_a?(String) && colour.match?(/\S/)
+          raise ArgumentError, "a light has a color" unless color.is_a?(String) && color.match?(/\S/)
           return if count.nil? || (way == "blinks" && count.is_a?(Integer) && count.between?(1, 20))
 
           raise ArgumentError, "a light that blinks is counted, from 1 to 20"

@@ -36,7 +36,7 @@ module UprightBench
           "shares" => [:list, false], "lights" => [:list, false]
         }.freeze
         SHARE = { "complaint" => [:words, true], "fault" => [:words, true], "percent" => [:amount, true] }.freeze
-        LIGHT = { "colour" => [:words, true], "way" => [:words, true], "count" => [:count, false],
+        LIGHT = { "color" => [:words, true], "way" => [:words, true], "count" => [:count, false],
                   "means" => [:words, false], "fault" => [:words, true] }.freeze
         TASK = { "key" => [:key, true], "action" => [:words, true], "card" => [:flag, false],
                  "clocks" => [:list, true] }.freeze

@@ -55,7 +55,7 @@ module UprightBench
             "note" => Typed.words(row["note"]) }.compact
         end
 
-        # A row counts once its number is there; a light's, once its colour is.
+        # A row counts once its number is there; a light's, once its color is.
         def shares(typed)
           filled(typed, "percent").map do |row|
             { "complaint" => Typed.words(row["complaint"]) || "", "fault" => Typed.words(row["fault"]) || "",
@@ -64,8 +64,8 @@ module UprightBench
         end
 
         def lights(typed)
-          filled(typed, "colour").map do |row|
-            { "colour" => Typed.words(row["colour"]), "way" => Typed.words(row["way"]) || "",
+          filled(typed, "color").map do |row|
+            { "color" => Typed.words(row["color"]), "way" => Typed.words(row["way"]) || "",
               "count" => Typed.number(row["count"]), "means" => Typed.words(row["means"]),
               "fault" => Typed.words(row["fault"]) || "" }.compact
           end

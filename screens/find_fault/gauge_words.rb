@@ -8,9 +8,9 @@ module UprightBench
         OFTEN = "300ms" # a standing connection would hold a thread
         SELDOM = "5s"
 
-        # @return [String, nil] nil where the shop has no gauge
+        # @return [String, nil] nil where the shop has no gauge, and for whoever may only look
         def gauge_now(number, gauge)
-          return unless gauge
+          return unless gauge && may?(:work)
 
           partial :"find_fault/_gauge", number: number, gauge: gauge, every: gauge.silent? ? SELDOM : OFTEN
         end

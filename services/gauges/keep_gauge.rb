@@ -15,29 +15,25 @@ module UprightBench
       def add(fields, by:, at:, token: SecureRandom.urlsafe_base64(32))
         Permissions.check!(:settings, by)
         check(fields)
-        DB.transaction do
+        kept do
           gauge = Models::Gauge.create(**fields, token_digest: Digest::SHA256.hexdigest(token), added_by: by.id,
             added_at: at)
           Models::GaugeStream.create(gauge_id: gauge.id)
           History.note("added a gauge", gauge, by: by, at: at, data: { name: gauge.name })
           [gauge, token]
         end
-      rescue Sequel::UniqueConstraintViolation
-        raise Invalid, { name: ["There is a gauge of that name."] }
       end
 
       # @return [Models::Gauge]
       def change(id, fields, by:, at:)
         Permissions.check!(:settings, by)
         check(fields)
-        DB.transaction do
+        kept do
           gauge = find(id)
           gauge.update(fields)
           History.note("changed a gauge", gauge, by: by, at: at, data: { name: gauge.name })
           gauge
         end
-      rescue Sequel::UniqueConstraintViolation
-        raise Invalid, { name: ["There is a gauge of that name."] }
       end
 
       # It is heard no more; its readings stay.
@@ -50,6 +46,11 @@ module UprightBench
         end
       end
 
+      def kept(&)
+        taken = -> { raise Invalid, { name: ["There is a gauge of that name."] } }
+        Constraint.told("gauges_name_in_use" => taken) { DB.transaction(&) }
+      end
+
       def find(id)
         Models::Gauge.in_use.for_update.first(id: id) || raise(NotFound, "There is no such gauge.")
       end
@@ -59,7 +60,7 @@ module UprightBench
       rescue ArgumentError => e
         raise Invalid, { pattern: [e.message] }
       end
-      private_class_method :find, :check
+      private_class_method :kept, :find, :check
     end
   end
 end

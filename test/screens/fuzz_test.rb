@@ -26,7 +26,8 @@ class FuzzTest < DatabaseTest
               seat layer never_without refit_order sheet call_above warranty_name covered offer question reply
               discount_percent discount_reason
               supplier part order before digest code lead_days until at_once shown customer_ids move line card_id on
-              note drop_off_on language look
+              note drop_off_on language look sign tool shares lights runs_without_filter taken gauge gauge_id point
+              plate_mm exhaust_off cause check result remedy power pattern unit error_percent weak_reason
               email_body months minutes starts_on ends_on channel first_only sheet List-Unsubscribe after sure].freeze
   DEEP = { "a" => { "b" => { "c" => ["d", { "e" => "f" }] } } }.freeze
   # A field as a list, a hash, a list of hashes, something deep, or a file.

@@ -125,13 +125,13 @@ class SheetsScreenTest < DatabaseTest
     draft = begin_draft
     typed = { "name" => "Cup filter", "station" => "pre", "kind" => "filter", "look" => "Look at the rim.",
               "shares" => { "0" => { "complaint" => "noise", "fault" => "loose", "percent" => "12,5" } },
-              "lights" => { "0" => { "colour" => "red", "way" => "blinks", "count" => "4", "fault" => "full" } } }
+              "lights" => { "0" => { "color" => "red", "way" => "blinks", "count" => "4", "fault" => "full" } } }
     submit "/drafts/#{draft.id}/positions/pre-filter", { **typed, "lock_version" => "0" }
     place = draft.refresh.to_core.position("pre-filter")
 
     assert_equal ["Look at the rim.", 12.5, "red, blinks 4 times"],
       [place.look, place.shares.first.percent, place.lights.first.words]
-    steady = { "colour" => "red", "way" => "steady", "count" => "4", "fault" => "full" }
+    steady = { "color" => "red", "way" => "steady", "count" => "4", "fault" => "full" }
     wrong = { **typed, "lights" => { "0" => steady } }
     submit "/drafts/#{draft.id}/positions/pre-filter", { **wrong, "lock_version" => "1" }
 

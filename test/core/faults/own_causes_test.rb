@@ -59,8 +59,8 @@ class OwnCausesTest < CoreTest
         assert_match words, error.problems.join("; ")
       end
     { { "way" => "sings" } => /steady or blinks/, { "count" => 3 } => /blinks is counted/,
-      { "colour" => " " } => /words/, { "fault" => "gone" } => /no fault/ }.each do |wrong, words|
-      light = { "colour" => "red", "way" => "steady", "fault" => "full" }.merge(wrong)
+      { "color" => " " } => /words/, { "fault" => "gone" } => /no fault/ }.each do |wrong, words|
+      light = { "color" => "red", "way" => "steady", "fault" => "full" }.merge(wrong)
       error = assert_raises(Sheets::Invalid) { with_filter(lights: [light]) }
 
       assert_match words, error.problems.join("; ")
@@ -68,8 +68,8 @@ class OwnCausesTest < CoreTest
   end
 
   def lit
-    with_filter(lights: [{ "colour" => "red", "way" => "blinks", "count" => 3, "fault" => "full" },
-                         { "colour" => "amber", "way" => "steady", "means" => "not seated", "fault" => "loose" }])
+    with_filter(lights: [{ "color" => "red", "way" => "blinks", "count" => 3, "fault" => "full" },
+                         { "color" => "amber", "way" => "steady", "means" => "not seated", "fault" => "loose" }])
   end
 
   def test_lights_are_one_check_that_proves
@@ -94,7 +94,7 @@ class OwnCausesTest < CoreTest
   end
 
   def test_a_motors_light_may_tell_that_it_was_cut_out
-    hot = sheet(motor: { "lights" => [{ "colour" => "red", "way" => "steady", "fault" => "cut_out" }] })
+    hot = sheet(motor: { "lights" => [{ "color" => "red", "way" => "steady", "fault" => "cut_out" }] })
     search = Faults::PlanSearch.new(hot, :noise).call
 
     assert_nil search.cause_of("setting:cut_out").place
