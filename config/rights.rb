@@ -7,7 +7,7 @@ module UprightBench
     module Rights
       # Read and added to, never changed.
       HISTORY = %i[events answers estimates consents estimates_sent stock_moves sheet_versions due_changes
-                   ended_fits misfits bills payments drawer_counts event_seals].freeze
+                   ended_fits misfits bills payments drawer_counts event_seals safety_tests].freeze
       # Only migrations and triggers write here.
       READ = %i[schema_info balances].freeze
       # Rows that are workings, not records: whatever else there is may be added to and changed, but not deleted.

@@ -8,7 +8,9 @@ module UprightBench
       JOBS = [[:handed_over, 26], [:closed_up, 14], [:dry, 17], [:drying, 9], [:drying, 4], [:in_work, 7],
               [:settled, 2], [:settled, 1.6],
               [:looked_over, 1.3], [:estimate_sent, 2.2], [:stopped, 3], [:half_looked, 0.8], [:taken_in, 0.4],
-              [:declined, 5]].freeze
+              [:declined, 5], [:opened, 3]].freeze
+      # A stick whose cyclone comes apart.
+      STRIPPED = { model: "Dart M", place: "cyclone-gasket", steps: %w[clip-ring] }.freeze
 
       def initialize(now, staff, machines)
         @now = now
@@ -28,7 +30,7 @@ module UprightBench
       private
 
       def lay(state, hours, index)
-        machine = pick(state).shift
+        machine = pick(state).shift or return
         @hours = hours
         @came = @schedule.before(@now, hours * 60)
         @past = PastJob.new(machine, Config::Zone.date(@came), @technicians[index % 2], @counter, @random)
@@ -39,6 +41,7 @@ module UprightBench
       # What is washed is a stick's filter; what is closed up already had nothing to wash.
       def pick(state)
         return @sticks if %i[dry drying].include?(state)
+        return @sticks.select { |machine| machine.to_core.model == STRIPPED[:model] } if state == :opened
 
         %i[closed_up handed_over stopped].include?(state) || @wettable.empty? ? @dry : @wettable
       end
@@ -123,6 +126,17 @@ module UprightBench
 
       def finish_work
         @past.work(at(150))
+      end
+
+      # Begun, and left as it was: the ring is on the tray, the screws are next.
+      def opened
+        looked_over
+        Services::RecordFinding.call(@past.job.number, STRIPPED[:place], observed: { state: "lifted" }, version: 1,
+          by: @technicians.last, at: at(60))
+        @past.settle(at(90))
+        STRIPPED[:steps].each_with_index do |step, index|
+          Services::OpenStep.call(@past.job.number, step, by: @technicians.last, at: at(100 + (index * 4)))
+        end
       end
 
       def declined

@@ -78,6 +78,8 @@ module UprightBench
       end
 
       def close_up(time)
+        PutBack.call(@job.refresh, by: @technician, at: time)
+        Prove.call(@job, by: @technician, at: time)
         Services::CloseUp.call(@job.number, by: @technician, at: time)
       end
 

@@ -49,8 +49,7 @@ module UprightBench
         screen_torn: "Torn or broken through: it lets fluff on to the filter.",
         cyclone_clear: "The cones are clear.",
         cyclone_dusty: "Dusty cones: tap and brush from outside.",
-        cyclone_packed: "Packed cones: opened only with the customer's agreement when in warranty, and with a screw " \
-                        "map.",
+        cyclone_packed: "Packed: the cones come out and are cleaned.",
         sensor_answers: "The machine notices that the filter is out: the sensor answers.",
         sensor_silent: "The machine runs without its filter: clean the sensor and its seat, then try again.",
         motor_even: "The motor runs evenly.",

@@ -5,7 +5,7 @@ require "json"
 module UprightBench
   module Formats
     # A model sheet as a JSON file, as docs/sheet.schema.json describes it. Written in one order, and the same again
-    # when it was read.
+    # when it was read; what came in an older format is brought to today's.
     class SheetFile
       MOST_BYTES = 500_000
       SHAPE = Core::Sheets::Shape
@@ -20,7 +20,7 @@ module UprightBench
         text = text.delete_prefix("\uFEFF")
         content = JSON.parse(text, max_nesting: DEEPEST)
         Core::Sheets::Parse.new(content).call
-        content
+        Core::Sheets::Upgrade.call(content)
       rescue JSON::ParserError => e
         raise Malformed, ["#{place_of(e)}it is no JSON: #{e.message.sub(/ at line \d+ column \d+.*/m, '')[0, 200]}."]
       rescue Core::Sheets::Invalid => e
@@ -38,6 +38,7 @@ module UprightBench
       def self.write(content)
         sorted = ordered(content, SHAPE::SHEET)
         sorted["positions"] = sorted.fetch("positions").map { |row| position(row) }
+        sorted["steps"] = sorted["steps"].map { |row| step(row) } if sorted["steps"]
         sorted["stations"] = sorted.fetch("stations").map { |row| ordered(row, SHAPE::STATION) }
         "#{JSON.pretty_generate(sorted)}\n"
       end
@@ -46,12 +47,15 @@ module UprightBench
         private
 
         def position(row)
-          inner = { "fasteners" => row["fasteners"]&.map { |held| ordered(held, SHAPE::FASTENER) },
-                    "tasks" => row["tasks"]&.map do |task|
-                      ordered(task, SHAPE::TASK)
-                        .merge("clocks" => task["clocks"].map { |clock| ordered(clock, SHAPE::CLOCK) })
-                    end }
-          ordered(row.merge(inner.compact), SHAPE::POSITION)
+          tasks = row["tasks"]&.map do |task|
+            ordered(task, SHAPE::TASK).merge("clocks" => task["clocks"].map { |clock| ordered(clock, SHAPE::CLOCK) })
+          end
+          ordered(row.merge({ "tasks" => tasks }.compact), SHAPE::POSITION)
+        end
+
+        def step(row)
+          held = row["fasteners"]&.map { |fastener| ordered(fastener, SHAPE::FASTENER) }
+          ordered(row.merge({ "fasteners" => held }.compact), SHAPE::STEP)
         end
 
         def ordered(row, spec)

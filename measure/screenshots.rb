@@ -55,7 +55,7 @@ module UprightBench
         { "bench" => ["/"], "take-in" => ["/take-in?machine_id=#{machine.id}"],
           "look-over" => ["/jobs/#{walk}/look-over?at=#{measured(walk)}"], "settle" => ["/jobs/#{job('looked_over')}"],
           "work" => ["/jobs/#{walk}"], "hand-over" => ["/jobs/#{job('closed_up')}"], "rack" => ["/rack"],
-          "shelf" => ["/shelf"],
+          "tray" => ["/jobs/#{opened}/strip"],
           "cards" => ["/cards"], "bill" => ["/bills/#{Models::Bill.max(:number)}"],
           "customer" => ["/customers/#{machine.customer_id}"], "machine" => ["/machines/#{machine.id}"],
           "find-the-fault" => [fault_path],
@@ -69,6 +69,11 @@ module UprightBench
       def job(state)
         Models::Job.in_shop.where(state: state).exclude(id: Models::Stop.standing.select(:job_id)).order(:id)
           .get(:number)
+      end
+
+      # @return [Integer] whose machine is open
+      def opened
+        Models::Job.where(id: Models::OpenedStep.standing.where(counted_out: true).select(:job_id)).get(:number)
       end
 
       # A bag or a brush shows more than a seal.

@@ -9,9 +9,9 @@ module UprightBench
       many_to_one :base, class: "UprightBench::Models::SheetVersion", key: :base_version_id
       many_to_one :beginner, class: "UprightBench::Models::Person", key: :begun_by
 
-      # @return [Hash{String=>Object}] a copy that may be changed
+      # @return [Hash{String=>Object}] a copy that may be changed, in the format of today
       def data
-        JSON.parse(JSON.generate(content.to_hash))
+        Core::Sheets::Upgrade.call(JSON.parse(JSON.generate(content.to_hash)))
       end
 
       # @return [Core::Sheets::Sheet]

@@ -7,6 +7,12 @@ module UprightBench
       many_to_one :slot, class: "UprightBench::Models::RackSlot", key: :rack_slot_id
       many_to_one :work_item
 
+      # @param place [Core::Sheets::Position]
+      # @return [Boolean] it is time to turn it over
+      def to_turn?(now, place)
+        Core::Drying::Halfway.due?(place, **values.slice(:washed_at, :dry_at, :turned_at), now: now)
+      end
+
       def dry?(now)
         now >= dry_at
       end

@@ -13,7 +13,7 @@ module UprightBench
         # @param id [Integer]
         # @return [Core::Sheets::Sheet]
         def parsed(id)
-          @parsed[id] ||= Core::Sheets::Parse.new(with_pk!(id).content.to_hash).call
+          @parsed[id] ||= with_pk!(id).parse
         end
 
         # Reads those that were not read yet in one go.
@@ -23,9 +23,19 @@ module UprightBench
           return unless unread.any?
 
           where(id: unread).each do |version|
-            @parsed[version.id] ||= Core::Sheets::Parse.new(version.content.to_hash).call
+            @parsed[version.id] ||= version.parse
           end
         end
+      end
+
+      # @return [Hash{String=>Object}] its content, in the format of today
+      def data
+        Core::Sheets::Upgrade.call(content.to_hash)
+      end
+
+      # @return [Core::Sheets::Sheet]
+      def parse
+        Core::Sheets::Parse.new(data).call
       end
 
       # @return [Core::Sheets::Sheet]

@@ -10,8 +10,8 @@ module UprightBench
       ROW = 15
       NOTE = 90 # a date
       # heading => rows in `parts`
-      PARTS = { found: "What we found", done: "Done", left: "Left as it is", home: "At home", next: "What comes next",
-                back: "With the machine" }.freeze
+      PARTS = { found: "What we found", unmended: "Not mended", done: "Done", air: "Before and after",
+                left: "Left as it is", home: "At home", next: "What comes next", back: "With the machine" }.freeze
 
       # @param shop [Array<String>] the shop's name, then its address and phone
       # @param number [Integer] the job's

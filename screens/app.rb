@@ -6,8 +6,8 @@ module UprightBench
   module Screens
     # The application behind the sign-in: every screen registers its routes here.
     class App < Sinatra::Base
-      SCREENS = [Bench, Fleet, TakeIn, Photos, Job, LookOver, FindFault, Practice, Rack, Orders, Suppliers,
-                 Counts, PartLists, PartBook, OtherPart, Notes, ToCollect, Parcels, Sale, SoldNew,
+      SCREENS = [Bench, Fleet, TakeIn, Photos, Job, LookOver, Strip, FinalTests, FindFault, Practice, Rack, Orders,
+                 Suppliers, Counts, PartLists, PartBook, OtherPart, Notes, ToCollect, Parcels, Sale, SoldNew,
                  Registrations, Bills, Shelf, Batches, Answers, Wordings, Unanswered, Cards, CustomerLists,
                  Customers, Machines, Drafts, Sheets, Settings, Gauges, Archives, Audit, People, Find, CardPage,
                  EstimatePage, FirstOwner, PaperRuns, Health].freeze

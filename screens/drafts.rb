@@ -47,6 +47,7 @@ module UprightBench
         end
         stations_routes(app)
         positions_routes(app)
+        opening_routes(app)
       end
 
       def self.stations_routes(app)
@@ -78,7 +79,23 @@ module UprightBench
           end
         end
       end
-      private_class_method :changing_routes, :stations_routes, :positions_routes
+
+      def self.opening_routes(app)
+        app.post "/drafts/:id/steps", may: :rough_sheets do
+          added = nil
+          change(-> { added && "#{View::STEP}#{added}" }) do |edit|
+            edit.put_step(named(params["name"])).then { |content, key| (added = key) && content }
+          end
+        end
+
+        app.post "/drafts/:id/steps/:key", may: :rough_sheets do
+          key = params["key"]
+          change("#{View::STEP}#{key}", "step") do |edit|
+            change_row(edit, "steps", key) { edit.step(key, StepFields.read(params)) }
+          end
+        end
+      end
+      private_class_method :changing_routes, :stations_routes, :positions_routes, :opening_routes
 
       # Helpers of this screen's routes and templates.
       module Helpers
@@ -201,6 +218,22 @@ module UprightBench
         end
 
         # @return [Hash{String=>String}]
+        def fastener_kinds
+          Core::Sheets::Fastener::KINDS.transform_values(&:first)
+        end
+
+        # @return [String] which steps come before the place in hand
+        def reached_by_words(view)
+          steps = Core::Strip::Ways.new(view.core).to([view.at])
+          steps.empty? ? "nothing has to be opened" : steps.map { |step| step.name.downcase }.join(", then ")
+        end
+
+        # @return [String] SVG of the step in hand, with what holds it
+        def step_plan(view)
+          Drawings::StepPlan.new(view.core.step(view.step["key"]), edited: true).render
+        end
+
+        # @return [Hash{String=>String}]
         def complaint_choices
           Core::Faults::Complaints::ALL.to_h { |complaint| [complaint.key.to_s, complaint.words] }
         end
@@ -219,6 +252,7 @@ module UprightBench
 
         def draft_page(draft, at: params["at"], **more)
           @title = "Draft"
+          @script = "step_plan.js"
           view = View.new(draft, at: at.to_s, **more)
           erb :"drafts/page", layout: !htmx?, locals: { view: view }
         end

@@ -64,6 +64,17 @@ module UprightBench
           Drawings::CustomerRibbon.new(sheet: page.sheet, marks: page.marks).render
         end
 
+        # @return [Hash{String=>Array}] heading => rows, as on the slip that goes home
+        def home_parts(page)
+          parts = slip_of(page).parts
+          Papers::HandOverSlip::PARTS.to_h { |key, heading| [heading, parts.fetch(key, [])] }
+            .reject { |_, rows| rows.empty? }
+        end
+
+        def slip_of(page)
+          Job::SlipPaper.new(page, today: today, policies: policies)
+        end
+
         # @return [String, nil] when it is ready
         def ready_for_customer(page, sent)
           return "Ready by #{moment(page.promise_now.call)} if you agree now." if page.job.estimated? && sent

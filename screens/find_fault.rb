@@ -125,12 +125,12 @@ module UprightBench
           share.positive? && share < 0.01 ? "under 1 %" : "#{(share * 100).round} %"
         end
 
-        # @return [String] as in "4 min, with what comes off first: Bin"
+        # @return [String] as in "4 min; first: take the bin off"
         def check_minutes(step, search)
           return minutes_words(step.minutes) if step.opens.empty?
 
           names = search.openings.select { |opening| step.opens.include?(opening.key) }.map(&:name)
-          "#{minutes_words(step.minutes)}, with what comes off first: #{names.join(', ')}"
+          "#{minutes_words(step.minutes)}; first: #{names.map(&:downcase).join(', then ')}"
         end
 
         # @return [String] how a cause shows in a check, as on the button that says so

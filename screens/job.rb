@@ -14,7 +14,9 @@ module UprightBench
           Services::Agree.call(number, **SettleForm.agreed(typed), by: by, at: at)
         },
         "close-up" => lambda { |number, typed, by, at|
-          said = %i[wet_reason weak_reason stands_at].to_h { |field| [field, Note.of(typed[field.to_s], field)] }
+          said = %i[wet_reason weak_reason stands_at not_mended_reason].to_h do |field|
+            [field, Note.of(typed[field.to_s], field)]
+          end
           Services::CloseUp.call(number, **said, by: by, at: at)
         },
         "hand-over" => lambda { |number, typed, by, at|

@@ -14,20 +14,28 @@ module UprightBench
         end
 
         app.post "/rack/:stay/off", may: :work do
-          stay = id_of(params["stay"])
-          begin
+          on_rack do |stay|
             Services::TakeOffRack.call(stay, by: person, at: now,
               early_reason: Job::Note.of(params["early_reason"], :early_reason))
-            redirect "/rack", 303
-          rescue Services::Refused, Services::Invalid => e
-            status Web::ErrorTable.status(e)
-            rack_page(problem: { stay: stay, message: e.message }, typed: params)
           end
+        end
+
+        app.post "/rack/:stay/turn", may: :work do
+          on_rack { |stay| Services::TurnOnRack.call(stay, by: person, at: now) }
         end
       end
 
       # Helpers of this screen's routes and templates.
       module Helpers
+        def on_rack
+          stay = id_of(params["stay"])
+          yield stay
+          redirect "/rack", 303
+        rescue Services::Refused, Services::Invalid => e
+          status Web::ErrorTable.status(e)
+          rack_page(problem: { stay: stay, message: e.message }, typed: params)
+        end
+
         def rack_page(problem: nil, typed: {})
           @title = "Drying rack"
           erb :"rack/page", locals: { slots: Queries::RackSlots.call, problem: problem, typed: typed,
@@ -56,6 +64,13 @@ module UprightBench
           return "No reading of the drying room" unless air
 
           "Drying room at #{figure(air.temperature_c)} °C and #{figure(air.humidity_percent)} %"
+        end
+
+        # @return [String] what is to be done with it, or when it is dry
+        def drying_stay_words(stay)
+          return "dry: take it off" if now >= stay.dry_at
+
+          stay.to_turn ? "turn it over" : moment(stay.dry_at)
         end
 
         def slot_css(slot)

@@ -5,7 +5,7 @@ module UprightBench
     # The model sheets: the list, a sheet with its versions, and sheets as files.
     module Sheets
       def self.registered(app)
-        app.helpers Helpers, FaultWords
+        app.helpers Helpers, FaultWords, StepWords
         pages_routes(app)
         files_routes(app)
       end
@@ -29,7 +29,7 @@ module UprightBench
           sheet = sheet_asked
           content_type "application/json"
           attachment "#{sheet.title.downcase.gsub(/[^a-z0-9]+/, '-')}.json"
-          Formats::SheetFile.write(sheet.current_version.content.to_hash)
+          Formats::SheetFile.write(sheet.current_version.data)
         end
       end
       private_class_method :files_routes
@@ -46,7 +46,8 @@ module UprightBench
           history = Queries::SheetHistory.new(sheet, params["version"])
           @title = sheet.title
           erb :"sheets/sheet", locals: {
-            sheet: sheet, core: history.shown.to_core, shown: history.shown, history: history
+            sheet: sheet, core: history.shown.to_core, shown: history.shown, history: history,
+            taken: Queries::MinutesTaken.call(sheet)
           }
         end
 
@@ -158,7 +159,8 @@ module UprightBench
 
         # @return [Array<String>] how a place comes off, a sentence each
         def comes_off(core, place)
-          [("after #{place_names(core, place.behind)}" if place.behind.any?), *place.fasteners.map(&:words),
+          steps = Core::Strip::Ways.new(core).to([place.key])
+          [("after: #{steps.map { |step| step.name.downcase }.join(', ')}" if steps.any?),
            ("layer #{place.layer} in the #{place.seat}" if place.seat), ("alone: nothing stacked on it" if place.alone),
            ("never without #{place_names(core, [place.never_without])}" if place.never_without)].compact
         end
@@ -177,7 +179,7 @@ module UprightBench
         # @return [Array<String>] what a version changed
         def version_changes(version, before)
           if before
-            Core::Sheets::Changes.new(before.content.to_hash, version.content.to_hash).call.first(MOST_CHANGES)
+            Core::Sheets::Changes.new(before.data, version.data).call.first(MOST_CHANGES)
           else
             []
           end

@@ -139,6 +139,21 @@ class AppTest < Minitest::Test
     Models::WorkItem.first(job_id: job.id, position: position)
   end
 
+  # With everything back and proven: the complaint is gone. What is wet is taken off the rack for the reason given.
+  # @return [Models::Job]
+  def close_job(job, at: NOW, **more)
+    job = job.refresh
+    take_off_wet(job, more[:wet_reason], at) if more[:wet_reason]
+    Demo::PutBack.call(job, by: technician, at: at)
+    Demo::Prove.call(job, by: technician, at: at)
+    Services::CloseUp.call(job.number, by: technician, at: at, **more)
+  end
+
+  def take_off_wet(job, reason, at)
+    stays = job.work_items_dataset.exclude(rotates: true).eager(:rack_stays).all.filter_map(&:on_rack)
+    stays.each { |stay| Services::TakeOffRack.call(stay.id, by: technician, at: at, early_reason: reason) }
+  end
+
   def do_all(job, at: NOW)
     job.work_items_dataset.where(state: "to_do").each do |one|
       Services::DoWorkItem.call(job.number, one.id, by: technician, at: at)

@@ -3,25 +3,19 @@
 module UprightBench
   module Core
     module Faults
-      # Something that has to come off before a place is reached. It stays open once it is.
+      # A step that comes before a place is reached. It stays open once it is.
       #
-      # @!attribute key [String] of the place that comes off
+      # @!attribute key [String] of the step
       # @!attribute after [Array<String>] openings that come before it
       class Opening
         include Value
 
         fields :key, :name, :minutes, after: [].freeze
 
-        HAND = 1.0 # minute to lift something off
-        FASTENER = 0.5 # minute for each screw or clip (both common practice, from memory)
-
-        # @param sheet [Sheets::Sheet]
-        # @param key [String] of a place
+        # @param step [Sheets::Step]
         # @return [Opening]
-        def self.of(sheet, key)
-          place = sheet.position(key)
-          new(key: key, name: place.name, minutes: HAND + (FASTENER * place.fasteners.sum(&:count)),
-            after: place.behind)
+        def self.of(step)
+          new(key: step.key, name: step.name, minutes: step.minutes_to_open, after: step.after)
         end
       end
     end

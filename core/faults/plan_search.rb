@@ -18,6 +18,7 @@ module UprightBench
           @sheet = sheet
           @complaint = Complaints.fetch(complaint)
           @learned = learned || {}
+          @openings = Openings.new(sheet)
         end
 
         # @return [Search]
@@ -26,7 +27,7 @@ module UprightBench
           checks = [settings(found), Lights.new(@sheet, found).call, *looks(found)].compact
           tries = Tries.new(@sheet, @complaint.key, found).call
           places = checks.filter_map(&:place) + tries.filter_map(&:place)
-          Search.new(causes: found, checks: checks + tries, openings: Openings.new(@sheet).of(places))
+          Search.new(causes: found, checks: checks + tries, openings: @openings.of(places))
         end
 
         private
@@ -80,7 +81,7 @@ module UprightBench
           Check.new(key: place.key, place: place.key, name: place.name, act: place.look || look.act,
             sign: place.sign || look.sign, tool: place.tool || look.tool,
             caution: place.caution, minutes: place.minutes, shows: seen(causes),
-            needs: Openings.new(@sheet).needed(place.key))
+            needs: @openings.needed(place.key))
         end
 
         def seen(causes)

@@ -11,7 +11,7 @@ module UprightBench
         FOR = { hose: %i[weak_on_the_floor weak_everywhere no_suction pulses],
                 inlet: %i[no_suction weak_everywhere pulses],
                 head: %i[noise] }.freeze
-        # Parts in whose place a known good one is put (common practice; its screws and clips take their time besides),
+        # Parts in whose place a known good one is put (common practice),
         # and without which some machines may run for a moment.
         SWAPPED = { battery: { faults: %i[weak], minutes: 2.0 } }.freeze
         LEFT_OUT = { filter: %i[full damp] }.freeze
@@ -28,6 +28,7 @@ module UprightBench
           @sheet = sheet
           @complaint = complaint
           @causes = causes
+          @openings = Openings.new(sheet)
         end
 
         # @return [Array<Check>] those that part the causes that there are
@@ -73,15 +74,15 @@ module UprightBench
           behind = @causes.select { |cause| cause.place && MOTOR_FAULTS.include?(@sheet.position(cause.place).kind) }
           splitting(:inlet, behind, 1 - SURE, SURE, place: motor.key, name: "Hand over the motor's inlet",
             act: "Filters out, switch on, and lay a hand over the motor's inlet. A few seconds, no more.",
-            sign: "it pulls hard there: the fault is upstream", needs: Openings.new(@sheet).needed(motor.key),
+            sign: "it pulls hard there: the fault is upstream", needs: @openings.needed(motor.key),
             caution: "Nothing loose near the inlet. Where the handbook forbids running it without a filter, leave " \
                      "this out.")
         end
 
         def swaps
           at_parts(SWAPPED.transform_values { |row| row[:faults] }).map do |place, here|
-            held = Opening::FASTENER * place.fasteners.sum(&:count)
-            proving("swap:#{place.key}", place, here, minutes: SWAPPED.fetch(place.kind)[:minutes] + held,
+            proving("swap:#{place.key}", place, here, minutes: SWAPPED.fetch(place.kind)[:minutes],
+              needs: @openings.needed(place.key),
               name: "#{place.name}: another one", tool: "a known good one",
               act: "Put in a known good one, and try the complaint again.", sign: "the complaint is gone")
           end
@@ -95,7 +96,7 @@ module UprightBench
             proving("without:#{place.key}", place, here, minutes: WITHOUT_MINUTES,
               name: "Without #{place.name.downcase}",
               act: "Take it out, and let it run for a moment.", sign: "the complaint is gone",
-              needs: Openings.new(@sheet).needed(place.key),
+              needs: @openings.needed(place.key),
               caution: "A few seconds, nothing loose near the motor's inlet.")
           end
         end

@@ -7,7 +7,7 @@ module UprightBench
       #
       #   Changes.new(before, after).call  # => ["Brush roll: minutes was 4, is 6"]
       class Changes
-        LISTS = { "stations" => "station", "positions" => "place" }.freeze
+        LISTS = { "stations" => "station", "positions" => "place", "steps" => "step" }.freeze
 
         # @param before [Hash{String=>Object}] content as Parse takes it
         # @param after [Hash{String=>Object}]

@@ -27,8 +27,8 @@ module UprightBench
           change("stations", key) { |row| row.merge("name" => name) }
         end
 
-        # Moves a station or a position one step along the air.
-        # @param list [String] "stations" or "positions"
+        # Moves a row one place on in its list.
+        # @param list [String] "stations", "positions" or "steps"
         # @param by [Integer] -1 or 1
         def move(list, key, by)
           rows = @content.fetch(list)
@@ -37,10 +37,13 @@ module UprightBench
           @content.merge(list => rows.dup.tap { |copy| copy.insert(to, copy.delete_at(at)) })
         end
 
-        # @param list [String] "stations" or "positions"
+        # @param list [String] as for `move`
+        # Nothing that is left names what is gone; what came after a step comes after what that came after.
         def take_out(list, key)
           at = index(list, key)
-          @content.merge(list => @content.fetch(list).reject.with_index { |_, index| index == at })
+          gone = @content.fetch(list)[at]
+          left = @content.merge(list => @content.fetch(list).reject.with_index { |_, index| index == at })
+          LEADS.fetch(list, {}).reduce(left) { |content, (other, fields)| unnamed(content, other, fields, gone) }
         end
 
         # @param fields [Hash{String=>Object}] of the position; its key is made from its name
@@ -53,16 +56,50 @@ module UprightBench
 
         # @param fields [Hash{String=>Object}] replaces all but the key; nil and empty ones are left out
         def position(key, fields)
-          kept = fields.reject do |_, value|
-            value.nil? || value == false || (value.respond_to?(:empty?) && value.empty?)
-          end
-          change("positions", key) { |row| { "key" => row.fetch("key"), **kept } }
+          change("positions", key) { |row| { "key" => row.fetch("key"), **filled(fields) } }
         end
+
+        # @return [Array(Hash, String)] the content, and the key given
+        def put_step(name)
+          key = free_key(name, "steps")
+          [@content.merge("steps" => [*@content["steps"], { "key" => key, "name" => name }]), key]
+        end
+
+        # @param fields [Hash{String=>Object}] replaces all but the key; nil and empty ones are left out
+        def step(key, fields)
+          change("steps", key) { |row| { "key" => row.fetch("key"), **filled(fields) } }
+        end
+
+        # list => where its rows are named
+        LEADS = { "positions" => { "positions" => %w[refit_before], "steps" => %w[opens takes_off] },
+                  "steps" => { "steps" => %w[after refit_before] } }.freeze
+        private_constant :LEADS
 
         private
 
+        def unnamed(content, list, fields, gone)
+          return content unless content[list]
+
+          content.merge(list => content[list].map { |row| without(row, fields, gone) })
+        end
+
+        def without(row, fields, gone)
+          fields.reduce(row) do |kept, field|
+            next kept unless kept[field]&.include?(gone["key"])
+
+            left = (kept[field] - [gone["key"]]) | (field == "after" ? Array(gone["after"]) : [])
+            left.empty? ? kept.except(field) : kept.merge(field => left)
+          end
+        end
+
+        def filled(fields)
+          fields.reject do |_, value|
+            value.nil? || value == false || (value.respond_to?(:empty?) && value.empty?)
+          end
+        end
+
         def index(list, key)
-          @content.fetch(list).index { |row| row["key"] == key } || raise(KeyError, "no #{key} among the #{list}")
+          @content.fetch(list, []).index { |row| row["key"] == key } || raise(KeyError, "no #{key} among the #{list}")
         end
 
         def change(list, key)
@@ -79,7 +116,7 @@ module UprightBench
 
         def free_key(name, list)
           stem = stem_of(name)
-          taken = @content.fetch(list).map { |row| row["key"] }
+          taken = @content.fetch(list, []).map { |row| row["key"] }
           [stem, *(2..).lazy.map { |number| "#{stem}-#{number}" }.first(taken.size + 1)]
             .find { |key| !taken.include?(key) }
         end

@@ -10,13 +10,13 @@ module UprightBench
       # First the shape of everything, then what each part means; every problem is collected before it raises, so
       # that a sheet is mended in one go.
       class Parse
-        # Small tables of a position: what their rows hold, and what they mean.
-        ROWS = { "fasteners" => [Shape::FASTENER, Fastener], "shares" => [Shape::SHARE, OwnShare],
-                 "lights" => [Shape::LIGHT, Light] }.freeze
+        # Small tables of a position, and of a step: what their rows hold, and what they mean.
+        ROWS = { "shares" => [Shape::SHARE, OwnShare], "lights" => [Shape::LIGHT, Light] }.freeze
+        STEP_ROWS = { "fasteners" => [Shape::FASTENER, Fastener] }.freeze
 
         # @param data [Hash{String=>Object}]
         def initialize(data)
-          @data = data
+          @data = Upgrade.call(data)
           @problems = []
         end
 
@@ -26,10 +26,10 @@ module UprightBench
           raise Invalid, [Problem.new(path: [], words: "a sheet is an object")] unless @data.is_a?(Hash)
 
           shapes
-          positions, kits, stations = meanings
+          lists = meanings
           raise Invalid, @problems if @problems.any?
 
-          Sheet.new(**head, positions: positions, kits: kits, stations: stations)
+          Sheet.new(**head, **lists)
         end
 
         private
@@ -40,15 +40,20 @@ module UprightBench
           each_of(@data, "stations", []) { |row, path| shape(row, Shape::STATION, path) }
           each_of(@data, "kits", []) { |row, path| shape(row, Shape::KIT, path) }
           each_of(@data, "positions", []) { |row, path| position_shapes(row, path) }
+          each_of(@data, "steps", []) { |row, path| with_rows(row, path, Shape::STEP, STEP_ROWS) }
         end
 
         def position_shapes(row, path)
-          shape(row, Shape::POSITION, path)
-          ROWS.each { |key, (spec, _)| each_of(row, key, path) { |inner, at| shape(inner, spec, at) } }
+          with_rows(row, path, Shape::POSITION, ROWS)
           each_of(row, "tasks", path) do |task, inner|
             shape(task, Shape::TASK, inner)
             each_of(task, "clocks", inner) { |clock, innermost| shape(clock, Shape::CLOCK, innermost) }
           end
+        end
+
+        def with_rows(row, path, spec, tables)
+          shape(row, spec, path)
+          tables.each { |key, (inner_spec, _)| each_of(row, key, path) { |inner, at| shape(inner, inner_spec, at) } }
         end
 
         def shape(row, spec, path)
@@ -62,12 +67,14 @@ module UprightBench
         end
 
         def meanings
-          [map("positions") { |row, path| position(row, path) }, map("kits") { |row, _| Kit.new(**symbols(row)) },
-           map("stations") { |row, _| Station.new(**symbols(row)) }]
+          { positions: map("positions") { |row, path| position(row, path) },
+            kits: map("kits") { |row, _| Kit.new(**symbols(row)) },
+            stations: map("stations") { |row, _| Station.new(**symbols(row)) },
+            steps: map("steps") { |row, path| step(row, path) } }
         end
 
         def head
-          fields = symbols(@data.except("format", "positions", "kits", "stations"))
+          fields = symbols(@data.except("format", "positions", "kits", "stations", "steps"))
           { **fields, kind: fields[:kind].to_sym, power: fields[:power].to_sym }
         end
 
@@ -83,12 +90,16 @@ module UprightBench
           fields = symbols(row.except("tasks", *ROWS.keys))
           fields[:kind] = row["kind"].to_sym
           fields[:water] = row["water"].to_sym if row["water"]
-          Position.new(**fields, **rows(row, path),
+          Position.new(**fields, **rows(row, path, ROWS),
             tasks: map("tasks", row, path) { |task, inner| task(task, row, inner) }.compact)
         end
 
-        def rows(row, path)
-          ROWS.to_h do |key, (_, value)|
+        def step(row, path)
+          Step.new(**symbols(row.except(*STEP_ROWS.keys)), **rows(row, path, STEP_ROWS))
+        end
+
+        def rows(row, path, tables)
+          tables.to_h do |key, (_, value)|
             [key.to_sym, map(key, row, path) { |inner, _| value.new(**symbols(inner)) }.compact]
           end
         end

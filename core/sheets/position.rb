@@ -7,27 +7,37 @@ module UprightBench
       #
       # water is :never, :cold, :lukewarm, or :unknown where nobody looked it up; measures are millimetres or what their
       # key says.
-      # `behind` names the places that must come off before this one is reached.
+      # `turn_halfway` says that its part is turned over on the rack, halfway through its drying.
+      # `blow_out` says that cleaning it ends with compressed air.
+      # `care_of` are words of an action's own (wash, clean, replace), where `care` does not suit all of them.
+      # `refit_before` names places whose parts go back after this one's, where the way in does not say so.
       # `seat` is the chamber it sits in, where several share one, and `layer` its place there, counted along the air;
       # `alone` says that nothing may be stacked on it; `never_without` names the place that must be filled too.
       # `look`, `sign` and `tool` say how it is looked at when a fault is sought, where that differs from its kind of
       # part; `shares` how often its faults are behind a complaint, and `lights` which lights tell of them.
-      # `beyond_handbook` says that the owner's handbook leaves it shut: opening it may end the maker's warranty.
       class Position
         include Value
 
         fields :key, :name, :station, :kind,
-          beside: false, material: nil, water: :never, cleaner: nil, tap_out: false, care: nil,
-          drying_floor_hours: nil, minutes: 5,
-          attributes: {}, measures: {}, features: [], tasks: [], refit_order: nil, fasteners: [], behind: [],
-          seat: nil, layer: nil, alone: false, never_without: nil, beyond_handbook: false, caution: nil,
+          beside: false, material: nil, water: :never, cleaner: nil, tap_out: false, care: nil, care_of: {},
+          drying_floor_hours: nil, turn_halfway: false, blow_out: false, minutes: 5,
+          attributes: {}, measures: {}, features: [], tasks: [], refit_before: [],
+          seat: nil, layer: nil, alone: false, never_without: nil, caution: nil,
           look: nil, sign: nil, tool: nil, shares: [], lights: []
 
         WATERS = %i[never cold lukewarm unknown].freeze
+        # Actions that may have words of their own.
+        CARED = %w[wash clean replace].freeze
         # What a place has beside its part that is asked for at a look-over.
         FEATURES = %w[status_light].freeze
         # Never wetted, whatever a sheet says (common practice).
         NEVER_WETTED = %i[motor carbon battery lead contacts sensor wheels belt].freeze
+
+        # @param action [String, Symbol]
+        # @return [String, nil] how to care for it: in words of the action's own, else in those of the place
+        def care_for(action)
+          care_of.fetch(action.to_s, care)
+        end
 
         # @return [Boolean] the sheet says so
         def washable?
@@ -62,7 +72,13 @@ module UprightBench
           raise ArgumentError, "a task stands twice" if tasks.map(&:key).uniq.size < tasks.size
 
           check_features
+          check_care
           check_water
+        end
+
+        def check_care
+          unknown = care_of.keys - CARED
+          raise ArgumentError, "no care of #{unknown.join(', ')}" if unknown.any?
         end
 
         def check_features

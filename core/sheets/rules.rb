@@ -5,10 +5,11 @@ module UprightBench
     module Sheets
       # What must hold of a whole sheet, beyond what each position checks of itself.
       class Rules
+        include Repeated
+
         NAMES = %i[known_kind known_power some_path known_ratings unique_stations unique_positions stations_exist
                    named_places_exist].freeze
-        MEANINGS = %i[one_refit_order no_refit_loop one_in_a_seat never_stacked never_itself kits_hold
-                      kits_match_clocks].freeze
+        MEANINGS = %i[one_in_a_seat never_stacked never_itself kits_hold kits_match_clocks].freeze
         RATED = %w[suction_kpa flow_l_s fan_exponent].freeze
 
         def initialize(sheet)
@@ -18,10 +19,15 @@ module UprightBench
         # @return [Array<Problem>] one for each broken rule
         def problems
           # Meanings follow names, which must lead somewhere
-          broken(NAMES).then { |found| found.empty? ? broken(MEANINGS) + FaultRules.new(@sheet).problems : found }
+          named = broken(NAMES) + steps.names
+          named.empty? ? broken(MEANINGS) + steps.meanings + FaultRules.new(@sheet).problems : named
         end
 
         private
+
+        def steps
+          @steps ||= StepRules.new(@sheet)
+        end
 
         def broken(checks)
           checks.flat_map { |check| Array(send(check)) }
@@ -73,23 +79,11 @@ module UprightBench
 
         def named_places_exist
           @sheet.positions.flat_map do |position|
-            named = { "behind" => position.behind, "never_without" => [position.never_without].compact }
+            named = { "refit_before" => position.refit_before, "never_without" => [position.never_without].compact }
             named.flat_map do |field, keys|
               keys.reject { |key| @sheet.position?(key) }.map { |key| say("no position #{key}", *at(position), field) }
             end
           end
-        end
-
-        def one_refit_order
-          repeated(@sheet.positions.select(&:refit_order), &:refit_order)
-            .map { |position| say("refit order #{position.refit_order} is given twice", *at(position), "refit_order") }
-        end
-
-        def no_refit_loop
-          @sheet.refit_order
-          nil
-        rescue RefitOrder::Loop => e
-          say("the refit order runs in a loop: #{e.message}", *at(@sheet.position(e.keys.first)))
         end
 
         # Several share a seat only as layers of one stack, each with its own place.
@@ -111,14 +105,8 @@ module UprightBench
         end
 
         def never_itself
-          @sheet.positions.flat_map do |position|
-            [(if position.never_without == position.key
-                say("#{position.key} cannot need itself", *at(position), "never_without")
-              end),
-             (if position.behind.include?(position.key)
-                say("#{position.key} cannot be behind itself", *at(position), "behind")
-              end)].compact
-          end
+          @sheet.positions.select { |position| position.never_without == position.key }
+            .map { |position| say("#{position.key} cannot need itself", *at(position), "never_without") }
         end
 
         def kits_hold
@@ -158,11 +146,6 @@ module UprightBench
         def shared
           @sheet.positions.select(&:seat).group_by { |position| [position.station, position.seat] }
             .values.select { |here| here.size > 1 }
-        end
-
-        # @return [Array] the second and later of those that share a key
-        def repeated(things, &block)
-          things.group_by(&block).values.flat_map { |same| same.drop(1) }
         end
       end
     end

@@ -5,10 +5,15 @@ module UprightBench
     module Work
       # The work list of a job in working order, from its findings.
       #
-      # First what must be settled before a hand goes in (refer), then what must be empty before anything
-      # is opened (bin and bag), then what starts a drying clock, longest first, then the rest along the air path.
+      # First what must be settled before a hand goes in (refer), then what must be empty before anything is opened,
+      # then what dusts, outdoors, then what is cut free; then what starts a drying clock, longest first, then what else
+      # is cleaned, along the air path. New parts come last: nothing is fitted before seals and hose are clean (all
+      # common practice).
       class Plan
-        EMPTIED_FIRST = %i[bin bag].freeze # common practice
+        EMPTIED = %i[bin bag tank].freeze
+        DUSTS = %i[filter screen cyclone vents].freeze
+        CUT_FREE = %i[roll side_brush brush comb wheels].freeze
+        FITTED = 6 # the last group
 
         # @param position [Sheets::Position]
         # @param action [Symbol, String] a key of Findings::VerdictKind
@@ -29,12 +34,18 @@ module UprightBench
 
         # @return [Array<Item>]
         def call
-          wanted = @sheet.walk.select { |position| @findings[position.key] && @findings[position.key].kind != :leave }
-          wanted.sort_by.with_index { |position, index| [group(position), -wait_hours(position), index] }
+          wanted = @sheet.walk.select { |position| wanted?(position) }
+          @fitted = wanted.select { |position| group(position) == FITTED }.map(&:key)
+          wanted.sort_by.with_index { |position, index| [group(position), *within(position), index] }
             .map { |position| item(position) }
         end
 
         private
+
+        def wanted?(position)
+          found = @findings[position.key]
+          found && found.kind != :leave
+        end
 
         # What was found says why, where both ask for the same.
         def stronger(found, timed)
@@ -58,10 +69,31 @@ module UprightBench
         end
 
         def group(position)
-          return 0 if verdict(position) == :refer
-          return 1 if EMPTIED_FIRST.include?(position.kind)
+          case verdict(position)
+          when :refer then 0
+          when :clean then cleaning_group(position.kind)
+          when :wash then 4
+          else FITTED
+          end
+        end
 
-          verdict(position) == :wash ? 2 : 3
+        # What dries longest comes first; of new parts, what lies behind others that come off for it.
+        def within(position)
+          [-wait_hours(position), group(position) == FITTED ? -behind(position) : 0]
+        end
+
+        # @return [Integer] new parts in whose place something comes off on the way to this one
+        def behind(position)
+          @ways ||= Strip::Ways.new(@sheet)
+          off = @ways.to([position.key]).flat_map(&:takes_off) - [position.key]
+          (@fitted & off).size
+        end
+
+        def cleaning_group(kind)
+          return 1 if EMPTIED.include?(kind)
+          return 2 if DUSTS.include?(kind)
+
+          CUT_FREE.include?(kind) ? 3 : 5
         end
 
         def wait_hours(position)

@@ -5,11 +5,12 @@ module UprightBench
     # Every job whose machine is in the shop, with what it still needs; and what lies on the rack. Four queries.
     class JobsOnBench
       # `work_minutes` are hands-on, `wash_hours` the longest drying that is still to begin, `wet_until` when the last
-      # of what dries already may be taken up again (nil for none); `dry` says that something can come off the rack.
-      Row = Struct.new(:number, :state, :complaint, :promise_at, :customer, :title, :stopped, :asked,
+      # of what dries already may be taken up again (nil for none); `dry` says that something can come off the rack,
+      # `opened` that its parts lie on a tray.
+      Row = Struct.new(:number, :state, :complaint, :promise_at, :customer, :title, :stopped, :asked, :opened,
         :work_minutes, :wash_hours, :wet_until, :dry, keyword_init: true)
       # A part on the rack.
-      Stay = Struct.new(:slot, :number, :part, :washed_at, :dry_at, :ready_at, keyword_init: true)
+      Stay = Struct.new(:slot, :number, :part, :to_turn, :washed_at, :dry_at, :ready_at, keyword_init: true)
 
       # @param now [Time]
       def initialize(now:)
@@ -35,7 +36,7 @@ module UprightBench
 
       def row(job)
         to_do = to_do_by_job.fetch(job[:id], [])
-        Row.new(**job.slice(:number, :state, :complaint, :promise_at, :customer, :title, :stopped, :asked),
+        Row.new(**job.slice(:number, :state, :complaint, :promise_at, :customer, :title, :stopped, :asked, :opened),
           work_minutes: to_do.sum { |item| item[:minutes] }, wash_hours: wash_hours(job, to_do), **rack(job))
       end
 
@@ -51,8 +52,10 @@ module UprightBench
       end
 
       def stay(row)
-        part = Models::SheetVersion.parsed(row[:sheet_version_id]).position(row[:position]).name.downcase
-        Stay.new(slot: row[:label], part: part, **row.slice(:number, :washed_at, :dry_at, :ready_at))
+        place = Models::SheetVersion.parsed(row[:sheet_version_id]).position(row[:position])
+        to_turn = Core::Drying::Halfway.due?(place, **row.slice(:washed_at, :dry_at, :turned_at), now: @now)
+        Stay.new(slot: row[:label], part: place.name.downcase, to_turn: to_turn,
+          **row.slice(:number, :washed_at, :dry_at, :ready_at))
       end
 
       def jobs
@@ -66,7 +69,8 @@ module UprightBench
       end
 
       def signs
-        { stopped: Models::Stop.standing, asked: Models::Question.unanswered }.map do |name, rows|
+        { stopped: Models::Stop.standing, asked: Models::Question.unanswered,
+          opened: Models::OpenedStep.standing }.map do |name, rows|
           rows.where(job_id: Sequel[:jobs][:id]).select(1).exists.as(name)
         end
       end
@@ -82,7 +86,7 @@ module UprightBench
           .join(:jobs, id: Sequel[:work_items][:job_id]).naked
           .select(Sequel[:work_items][:job_id], :position, :label, :number,
             :sheet_version_id,
-            :washed_at, :dry_at, :ready_at).all
+            :washed_at, :dry_at, :ready_at, :turned_at).all
       end
     end
   end

@@ -26,6 +26,13 @@ module UprightBench
         @spares ||= Models::Spare.waiting.where(machine_id: @machine.id).eager(:part).order(:position).all
       end
 
+      # @return [Models::SafetyTest, nil] the last of its electrical safety
+      def safety_test
+        return @safety_test if defined?(@safety_test)
+
+        @safety_test = Models::SafetyTest.where(machine_id: @machine.id).reverse(:tested_on, :id).first
+      end
+
       # @param today [Date]
       # @return [Array<Models::HomePiece>] of opened boxes, with the customer
       def at_home(today)

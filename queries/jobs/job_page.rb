@@ -8,6 +8,7 @@ module UprightBench
       include JobDues
       include JobMoney
       include JobTelling
+      include JobClosing
 
       attr_reader :job, :policies
 

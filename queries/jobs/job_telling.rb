@@ -23,6 +23,13 @@ module UprightBench
       end
       private :soonest
 
+      # @return [Array<Core::Cards::Channel>] by which they asked to hear when something is due
+      def agreed_ways
+        return [] if customer.stopped_on
+
+        Core::Cards::Channels::ALL.select { |channel| customer[Models::Customer::AGREED.fetch(channel.key)] }
+      end
+
       # Of a customer who gets no reminders and did not say that they want none.
       # @return [Array<Core::Cards::Channel>] for which there is an address
       def ways_to_hear

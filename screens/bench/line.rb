@@ -38,8 +38,9 @@ module UprightBench
         # @return [String] where it stands
         def state
           return "Stop" if @job.stopped
+          return "Question" if @job.asked
 
-          @job.asked ? "Question" : Core::Jobs::States::WORDS.fetch(@job.state.to_sym).capitalize
+          "#{Core::Jobs::States::WORDS.fetch(@job.state.to_sym).capitalize}#{', open' if @job.opened}"
         end
 
         # @return [String] what the button says

@@ -20,9 +20,18 @@ module UprightBench
         def read(params)
           { **WORDS.to_h { |key| [key, Typed.words(params[key]).to_s] },
             "warranty_months" => Typed.number(params["warranty_months"]) || 0,
-            "warranty_hours" => Typed.number(params["warranty_hours"]), **flags(params),
-            "accessories" => some(list(params["accessories"])), "rated" => some(rated(params["rated"])),
-            "kits" => some(kits(params["kits"])) }
+            "warranty_hours" => Typed.number(params["warranty_hours"]), **flags(params), **lists(params),
+            "rated" => some(rated(params["rated"])) }
+        end
+
+        def lists(params)
+          { "accessories" => some(list(params["accessories"])), "kits" => some(kits(params["kits"])),
+            "tests" => some(lines(params["tests"])) }
+        end
+
+        # @return [Array<String>]
+        def lines(text)
+          text.to_s.lines.map(&:strip).reject(&:empty?)
         end
 
         def flags(params)
@@ -39,7 +48,7 @@ module UprightBench
 
         # A kit is written as: Box of bags: 4 bag, 1 motor-filter
         def kits(text)
-          text.to_s.lines.map(&:strip).reject(&:empty?).map do |line|
+          lines(text).map do |line|
             name, contents = line.split(":", 2)
             { "name" => name.strip, "contains" => contents.to_s.split(",").to_h { |content| counted(content.strip) } }
           end

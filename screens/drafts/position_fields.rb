@@ -6,8 +6,8 @@ module UprightBench
       # One position of a sheet, from a form, and back. What is empty is left out.
       module PositionFields
         WORDS = %w[name station kind material cleaner care seat never_without caution look sign tool].freeze
-        NUMBERS = %w[drying_floor_hours minutes refit_order layer].freeze
-        FLAGS = %w[beside tap_out alone beyond_handbook].freeze
+        NUMBERS = %w[drying_floor_hours minutes layer].freeze
+        FLAGS = %w[beside tap_out alone turn_halfway blow_out].freeze
         TRUTH = { "yes" => true, "no" => false }.freeze
 
         module_function
@@ -16,19 +16,23 @@ module UprightBench
         def read(params)
           read_all(WORDS, params, :words).merge(
             read_all(NUMBERS, params, :number), read_all(FLAGS, params, :flag), tables(params),
-            "water" => water(params["water"]), "behind" => Typed.list(params["behind"]),
-            "features" => Typed.list(params["features"]),
+            "water" => water(params["water"]), "refit_before" => Typed.list(params["refit_before"]),
+            "features" => Typed.list(params["features"]), "care_of" => care_of(params["care_of"]),
             "attributes" => attributes(params["attributes"]), "measures" => Typed.numbers(params["measures"])
           )
         end
 
         def tables(params)
-          { "fasteners" => fasteners(params["fasteners"]), "tasks" => ClockFields.read(params["clocks"]),
+          { "tasks" => ClockFields.read(params["clocks"]),
             "shares" => shares(params["shares"]), "lights" => lights(params["lights"]) }
         end
 
         def read_all(keys, params, how)
           keys.to_h { |key| [key, Typed.public_send(how, params[key])] }
+        end
+
+        def care_of(typed)
+          typed.is_a?(Hash) ? typed.slice(*Core::Sheets::Position::CARED).transform_values { |text| Typed.words(text) }.compact : {}
         end
 
         # Never is what a sheet means when it says nothing.
@@ -40,19 +44,6 @@ module UprightBench
           named = Typed.rows(typed).reject { |row| row["name"].to_s.strip.empty? }
           named.to_h { |row| [row["name"].to_s.strip.tr(" ", "_"), Typed.words(row["value"])] }
             .transform_values { |value| TRUTH.fetch(value, value || "") }
-        end
-
-        def fasteners(typed)
-          held = Typed.rows(typed).reject do |row|
-            row.values_at("count", "driver").all? { |text| text.to_s.strip.empty? }
-          end
-          held.map { |row| fastener(row) }
-        end
-
-        def fastener(row)
-          { "count" => Typed.number(row["count"]) || 1, "driver" => Typed.words(row["driver"]) || "",
-            "length_mm" => Typed.number(row["length_mm"]), "turns" => Typed.number(row["turns"]),
-            "note" => Typed.words(row["note"]) }.compact
         end
 
         # A row counts once its number is there; a light's, once its color is.

@@ -28,20 +28,9 @@ module UprightBench
           Papers::ClaimTag.new(shop: shop_line, tags: tags).render(**look)
         end
 
-        # One label for every part that comes off for the work that is planned, and for what goes back to the customer.
         # @return [String] PDF
         def trays
-          items = @page.items.reject { |item| item.state == "left" }
-          Papers::TrayLabel.new(number: @job.number, machine: "#{@page.sheet.title}, #{@page.customer.name}",
-            came_with: came_with, parts: items.map { |item| tray(item) } + all_that_goes_back(items)).render(**look)
-        end
-
-        def all_that_goes_back(items)
-          items.flat_map { |item| item.goes_back.to_a }.map { |name| goes_back(name) }
-        end
-
-        def came_with
-          Core::Intake::Accessories.words(@page.accessories.to_h { |accessory| [accessory.name, accessory.pieces_in] })
+          TrayLabels.new(@page).paper.render(**look)
         end
 
         # @return [String] PDF
@@ -63,7 +52,7 @@ module UprightBench
           slip = SlipPaper.new(@page, today: today, policies: @policies)
           Papers::HandOverSlip.new(shop: letterhead, number: @job.number, about: slip.about,
             date: @words.full_day(Config::Zone.date(@job.handed_over_at || @now)), parts: slip.parts,
-            notes: [wet, paid, guarantee].compact).render(**look)
+            notes: [wet, paid, *slip.notes(@words)].compact).render(**look)
         end
 
         def refuse_unfinished
@@ -105,15 +94,6 @@ module UprightBench
           "#{@policies.currency.words(@page.quote.total_cents)}, tax included." if @page.quote.total_cents.positive?
         end
 
-        # @return [String, nil] the shop's own; where something was done
-        def guarantee
-          days = @policies["guarantee_days"]
-          return if days.zero? || @page.items.none? { |item| item.state == "done" }
-
-          last = Config::Zone.date(@job.handed_over_at || @now) + days
-          "Our guarantee on this work holds until #{@words.full_day(last)}. The law may give you more."
-        end
-
         def today
           Config::Zone.date(@now)
         end
@@ -126,15 +106,6 @@ module UprightBench
           { number: @job.number, code: Outbox::JobLink.of(@job),
             lines: [@page.sheet.title, "Scan to see how it is going", "See our estimate, agree to it, or ask us.",
                     "Bring this slip when you collect it."] }
-        end
-
-        def tray(item)
-          slot = "rack #{item.on_rack.slot.label}" if item.on_rack
-          { name: @page.sheet.position(item.position).name, note: [item.action, slot].compact.join(", ") }
-        end
-
-        def goes_back(name)
-          { name: name.capitalize, note: "goes back to #{@page.customer.name}" }
         end
 
         def agreed

@@ -96,17 +96,22 @@ module UprightBench
           page.items.any? { |item| item.state == "done" && item.action == "replace" }
         end
 
-        # @return [String, nil] the places in the order in which they go back, with what holds them
+        # @return [String, nil] the parts in the order in which they go back; what is counted in says so itself
         def refit_words(page)
-          done = page.items.select { |item| item.state == "done" }.map(&:position)
-          order = page.sheet.refit_order.select { |place| done.include?(place.key) }
-          order.map { |place| held_words(place) }.join("; ") if order.any?
+          parts = page.strip.refit.flat_map(&:places).map { |place| place.name.downcase }
+          parts.join("; ") if parts.any?
         end
 
-        # @return [String] as in "exhaust filter with 2 × T8, 8 mm"
-        def held_words(place)
-          held = place.fasteners.map(&:words).first(9).join(", ")
-          [place.name.downcase, *(held unless held.empty?)].join(" with ")
+        # @return [String] as it was planned; as it was, once it is done
+        def item_minutes_words(item)
+          took = item.took_minutes or return minutes_words(item.minutes)
+          "#{minutes_words(item.minutes)}, took #{minutes_words(took.round.clamp(1..))}"
+        end
+
+        # @return [String] as in "screen. Then look at the light gaskets: bin rim seal."
+        def blow_out_words(blow_out)
+          light = " Then look at the light gaskets: #{blow_out.light.join(', ')}." if blow_out.light.any?
+          "#{blow_out.places.map { |place| place.name.downcase }.join(', ')}.#{light}"
         end
 
         def dry_words(stay)

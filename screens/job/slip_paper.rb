@@ -18,7 +18,14 @@ module UprightBench
         def parts
           return { found: found, done: done, back: back } if @page.job.closed_up_at.nil?
 
-          { done: done, left: left_work + left_dues, home: home, next: coming, back: back }
+          { unmended: unmended, done: done, air: air,
+            left: left_work + left_dues, home: home, next: coming, back: back }
+        end
+
+        # @param words [#full_day] how a day is written
+        # @return [Array<String>] a sentence each: electrical safety, the shop's guarantee, how they hear from us
+        def notes(words)
+          [safety(words), guarantee(words), reminded].compact
         end
 
         # @return [Array<String>]
@@ -28,6 +35,49 @@ module UprightBench
         end
 
         private
+
+        # That its electrical safety was tested in this job.
+        def safety(words)
+          made = @page.safety_test or return
+          held = ", which holds until #{words.full_day(made.valid_until)}" if made.valid_until
+          "Its electrical safety was tested by #{made.tester} on #{words.full_day(made.tested_on)}#{held}."
+        end
+
+        # The shop's own; where something was done.
+        def guarantee(words)
+          days = @policies["guarantee_days"]
+          return if days.zero? || @page.items.none? { |item| item.state == "done" }
+
+          handed_over_at = @page.job.handed_over_at
+          last = (handed_over_at ? Config::Zone.date(handed_over_at) : @today) + days
+          "Our guarantee on this work holds until #{words.full_day(last)}. The law may give you more."
+        end
+
+        # By which way they asked to hear when something is due.
+        def reminded
+          ways = @page.agreed_ways.map(&:words)
+          "When something is due you hear from us by #{English::List.of(ways)}, as you asked." if ways.any?
+        end
+
+        # What did not pass its test, and why it goes home like that.
+        def unmended
+          reason = @page.job.not_mended_reason or return []
+          failed = @page.trial_state.failed.map { |trial| [failed_words(trial), nil, trial_note(trial)] }
+          [*failed, [reason, nil, nil]]
+        end
+
+        def failed_words(trial)
+          trial.kind == :complaint ? "“#{trial.words[0, 80]}”" : "Not so: #{trial.words.downcase}"
+        end
+
+        def trial_note(trial)
+          return UNSAFE if trial.kind == :safety
+
+          @page.trial_state.answer(trial).note
+        end
+
+        UNSAFE = "Do not use this machine before a competent person has made it safe."
+        private_constant :UNSAFE
 
         def name_of(position)
           @page.sheet.position(position).name
@@ -41,8 +91,27 @@ module UprightBench
 
         def done
           @page.items.select { |item| item.state == "done" }.map do |item|
-            ["#{name_of(item.position)}: #{PageWords::DONE.fetch(item.action)}", item.part&.number]
+            ["#{name_of(item.position)}: #{PageWords::DONE.fetch(item.action)}", item.part&.number, why_done(item)]
           end
+        end
+
+        # What was found, without what it asked for: that is done.
+        # @return [String, nil]
+        def why_done(item)
+          why_left(item)&.split(/[:;] /, 2)&.first
+        end
+
+        # What the gauge showed at one point, before the work and after it, of what a machine in order does.
+        def air
+          @page.gains.map do |gain|
+            before, after = [gain.before, gain.after].map { |value| (value / gain.expected * 100).round }
+            ["#{air_words(gain)}, of a machine in order", "#{before} %, now #{after} %"]
+          end
+        end
+
+        def air_words(gain)
+          station = @page.sheet.stations.find { |one| one.key == gain.point }&.name || gain.point
+          "#{gain.kind == :flow ? 'Air' : 'Suction'} at the #{station.downcase}"
         end
 
         def left_work
@@ -75,13 +144,21 @@ module UprightBench
         def home_row(place, task)
           months = task.clocks.find { |clock| clock.kind == :months }
           every = months && (months.limit == 1 ? "every month" : "every #{months.limit} months")
-          ["#{place.name}: #{task.action}", every, place.care]
+          ["#{place.name}: #{task.action}", every, place.care_for(task.action)]
         end
 
         # By month, as a card says it; nothing that was just left.
         def coming
           ahead = @page.dues.select { |due| due.due_on && due.may_card && due.due_on > @today }
-          ahead.map { |due| ["#{due.position_name}: #{action(due)}", due.due_on.strftime("%B %Y")] }
+          ahead.map do |due|
+            ["#{due.position_name}: #{action(due)}", due.due_on.strftime("%B %Y"),
+             (customers_words.why(due.why.first) if due.why.any?)]
+          end
+        end
+
+        # As cards word it for them.
+        def customers_words
+          @customers_words ||= Services::Words.new.of(@page.customer.language)
         end
 
         def action(due)

@@ -132,12 +132,12 @@ module UprightBench
           Drawings::Gauge.new(position: @place, observed: finding&.seen || {}, policy: @walk.policy).render
         end
 
-        # @return [String, nil] what must come off before it is reached, while nobody has looked
-        def behind
-          return if @place.behind.empty? || finding
+        # @return [String, nil] what is done before it is reached, while nobody has looked
+        def reached_by
+          return if finding
 
-          names = @place.behind.map { |other| @walk.sheet.position(other).name.downcase }
-          "Reached once #{names.join(' and ')} #{names.one? ? 'is' : 'are'} off."
+          steps = @walk.ways.to([@place.key]).map { |step| step.name.downcase }
+          "First: #{steps.join(', then ')}." if steps.any?
         end
 
         private

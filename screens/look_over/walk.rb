@@ -26,6 +26,11 @@ module UprightBench
           @form = form
         end
 
+        # @return [Core::Strip::Ways]
+        def ways
+          @ways ||= Core::Strip::Ways.new(sheet)
+        end
+
         def sheet
           @job.sheet
         end

@@ -81,8 +81,17 @@ module UprightBench
         Models::Question.where(job_id: jobs.select(:id)).update(asked: Sequel.join([
           NAME, " ", Sequel.cast(:id, String)
         ]))
-        jobs.update(complaint: NAME, **%i[agreed_name called_off_reason].to_h { |name| [name, said(name)] })
+        words = %i[agreed_name called_off_reason not_mended_reason]
+        jobs.update(complaint: NAME, **words.to_h { |name| [name, said(name)] })
         notes.update(text: NAME)
+        forget_bench
+      end
+
+      # What was written down of the work.
+      def forget_bench
+        { final_tests: :note, tray_differences: :explanation }.each do |table, column|
+          DB[table].where(job_id: jobs.select(:id)).exclude(column => nil).update(column => NAME)
+        end
       end
 
       def forget_beside

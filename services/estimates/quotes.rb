@@ -89,15 +89,16 @@ module UprightBench
       # @return [Array<String>] what is still to do and may end the maker's warranty, while the machine is in it: parts
       #   of another maker, and opening what the owner's handbook leaves shut
       def ends_warranty(job, items, today:)
-        risky = items.select(&:to_do?).filter_map { |item| warranty_words(job.sheet.position(item.position), item) }
+        risky = items.select(&:to_do?).filter_map { |item| warranty_words(job.sheet, item) }
         risky.empty? || !job.machine.warranty(today).in? ? [] : risky
       end
 
-      def warranty_words(place, item)
+      def warranty_words(sheet, item)
         return if item.action == "refer"
         return item.part.name if item.action == "replace" && item.part&.pattern
 
-        "opening #{place.name.downcase}" if place.beyond_handbook
+        steps = Core::Strip::Ways.new(sheet).to([item.position])
+        "opening #{sheet.position(item.position).name.downcase}" if steps.any?(&:beyond_handbook)
       end
     end
   end

@@ -31,7 +31,8 @@ module UprightBench
       # @param prepared [Array<Pictures::Prepare::Prepared>]
       # @return [Array<Integer>] ids of what was new
       # @raise [Refused] when the job has too many, or there is no room for them
-      def self.call(number, prepared, by:, at:)
+      # @param step [String, nil] the step of opening that they were taken at
+      def self.call(number, prepared, by:, at:, step: nil)
         keep_files(prepared)
         DB.transaction do
           job = Lookup.job(number, lock: true)
@@ -39,7 +40,8 @@ module UprightBench
             raise Refused, "A job keeps at most #{MOST} pictures."
           end
 
-          prepared.filter_map { |picture| keep(job, picture, by, at) }
+          of = { job_id: job.id, state: job.state, step: step&.then { |key| key if job.sheet.step?(key) } }
+          prepared.filter_map { |picture| keep(job, picture, of, by, at) }
         end
       end
 
@@ -60,8 +62,8 @@ module UprightBench
                        "everything else goes on."
       end
 
-      def self.keep(job, picture, by, at)
-        id = write(picture, { job_id: job.id, state: job.state }, by, at)
+      def self.keep(job, picture, of, by, at)
+        id = write(picture, of, by, at)
         History.note("added picture", job, by: by, at: at, job: job, data: { picture: id }) if id
         id
       end

@@ -22,6 +22,7 @@ module UprightBench
       end
 
       def self.refuse_lost(job, sheet)
+        refuse_open(job, sheet)
         used = [Models::Finding, Models::Skip, Models::WorkItem, Models::Stop]
           .flat_map { |model| model.where(job_id: job.id).select_map(:position) }
         lost = used.compact.uniq.reject { |key| sheet.position?(key) }
@@ -30,7 +31,16 @@ module UprightBench
         names = lost.map { |key| job.sheet.position(key).name.downcase }.join(", ")
         raise Refused, "The newest sheet has no #{names}, where this job recorded something. It keeps its version."
       end
-      private_class_method :refuse_lost
+
+      # What is open is closed as it was opened.
+      def self.refuse_open(job, sheet)
+        lost = TrayOfJob.open_steps(job).reject { |key| sheet.step?(key) }
+        return if lost.empty?
+
+        names = lost.map { |key| job.sheet.step(key).name.downcase }.join(", ")
+        raise Refused, "The newest sheet has no such step as is open here: #{names}. It keeps its version."
+      end
+      private_class_method :refuse_lost, :refuse_open
     end
   end
 end

@@ -146,7 +146,8 @@ module UprightBench
       end
 
       def action(name)
-        { action: name, minutes: Core::Work::Plan.minutes(place, name), state: "to_do", done_by: nil, done_at: nil }
+        { action: name, minutes: Core::Work::Plan.minutes(place, name), state: "to_do", done_by: nil, done_at: nil,
+          took_minutes: nil }
       end
 
       def place

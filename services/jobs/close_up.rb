@@ -7,11 +7,15 @@ module UprightBench
       # @param stands_at [String, nil] where it waits to be fetched
       # @param wet_reason [String, nil] why a wet part goes back; recorded under the person's name
       # @param weak_reason [String, nil] why it goes although it pulls less than it should; likewise
-      # @raise [Refused] while something is to do, a stop stands, a part is wet, or it pulls too little
-      def self.call(number, by:, at:, wet_reason: nil, weak_reason: nil, stands_at: nil)
+      # @param not_mended_reason [String, nil] why it goes home with its complaint
+      # @raise [Refused] while something is to do, open or untried, a stop stands, a part is wet, or it pulls too little
+      def self.call(number, by:, at:, wet_reason: nil, weak_reason: nil, stands_at: nil, not_mended_reason: nil)
         EnterState.call(number, :closed_up, by: by, at: at) do |job|
           weak = PullsEnough.check(job, weak_reason.to_s.strip, by: by)
-          fields = { **new(job, by, at, wet_reason.to_s.strip).call, **weak }
+          closing = new(job, by, at, wet_reason.to_s.strip)
+          closing.refuse_unfinished
+          proven = Proven.check(job, not_mended_reason.to_s.strip, by: by, at: at)
+          fields = { **closing.call, **weak, **proven }
           Tell.call(job, :ready, by: by, at: at)
           { **fields, stands_at: stands_at.to_s.strip[0, 40].then { |place| place unless place.empty? } }
         end
@@ -26,7 +30,6 @@ module UprightBench
       end
 
       def call
-        refuse_unfinished
         BeforeCloseUp.keep(@job, at: @at)
         refit_from_rack
         read_strips # before the strip's part is replaced
@@ -37,18 +40,22 @@ module UprightBench
         { closed_up_at: @at, **went_back_wet }
       end
 
+      # @raise [Refused]
+      def refuse_unfinished
+        to_do = @items.select(&:to_do?)
+        raise Refused, "Still to do: #{names(to_do)}." if to_do.any?
+
+        if Models::Stop.standing.where(job_id: @job.id).any?
+          raise Refused, "A stop stands on this job: record what was done about it first."
+        end
+
+        AllBack.check(@job)
+      end
+
       private
 
       def today
         Config::Zone.date(@at)
-      end
-
-      def refuse_unfinished
-        to_do = @items.select(&:to_do?)
-        raise Refused, "Still to do: #{names(to_do)}." if to_do.any?
-        return if Models::Stop.standing.where(job_id: @job.id).empty?
-
-        raise Refused, "A stop stands on this job: record what was done about it first."
       end
 
       def refit_from_rack

@@ -26,16 +26,24 @@ module UprightBench
       def call
         return @item if @item.state == "done"
 
+        took = minutes_taken # before this press is written down itself
         refuse_too_early
         refuse_not_agreed
+        OpenStep.on_the_way(@job, @item.position, by: @by, at: @at) unless @item.action == "refer"
         send(:"do_#{@item.action}")
-        @item.update(state: "done", done_by: @by.id, done_at: @at)
+        @item.update(state: "done", done_by: @by.id, done_at: @at, took_minutes: took)
         History.note(@item.action, @item, by: @by, at: @at, job: @job, data: { position: @item.position })
         MoveOn.call(@job)
         @item
       end
 
       private
+
+      # @return [Float, nil]
+      def minutes_taken
+        since = Models::Event.where(person_id: @by.id).where(Sequel[:at] <= @at).max(:at)
+        Core::Work::Took.minutes(planned: @item.minutes, since: since, at: @at)
+      end
 
       def refuse_too_early
         raise Refused, "The customer has not agreed yet: settle the job first." unless @job.agreed?

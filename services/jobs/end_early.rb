@@ -14,6 +14,8 @@ module UprightBench
         EnterState.call(number, how.to_sym, by: by, at: at) do |job|
           raise Refused, "Parts of this job lie on the rack: take them off first." if job.work_items.any?(&:on_rack)
 
+          AllBack.check(job)
+
           {}
         end
       end

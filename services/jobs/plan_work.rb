@@ -51,7 +51,7 @@ module UprightBench
         return Models::WorkItem.create(job_id: @job.id, position: item.position, **fields) if known.nil?
         return known.update(sequence: index) if settled?(known, item)
 
-        known.update(**fields, state: "to_do", done_by: nil, done_at: nil,
+        known.update(**fields, state: "to_do", done_by: nil, done_at: nil, took_minutes: nil,
           **(known.action == item.action.to_s ? {} : ChoosePart::NONE))
       end
 

@@ -61,7 +61,8 @@ module UprightBench
         return { called_off_reason: nil } unless @job.state == "closed_up"
 
         BeforeCloseUp.put_back(@job, on: Config::Zone.date(@at))
-        { closed_up_at: nil, wet_reason: nil, wet_by: nil, weak_air_reason: nil, weak_air_by: nil }
+        { closed_up_at: nil, wet_reason: nil, wet_by: nil, weak_air_reason: nil, weak_air_by: nil,
+          not_mended_reason: nil, not_mended_by: nil }
       end
     end
   end

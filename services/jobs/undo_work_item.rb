@@ -16,7 +16,7 @@ module UprightBench
 
           give_back(job, item, by, at) if item.state == "done"
           SettleDue.follow(item, from: "left", to: "now") if item.state == "left"
-          item.update(state: "to_do", done_by: nil, done_at: nil)
+          item.update(state: "to_do", done_by: nil, done_at: nil, took_minutes: nil)
           History.note("undid", item, by: by, at: at, job: job)
           MoveOn.call(job) if job.under_way?
           item

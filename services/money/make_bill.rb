@@ -18,10 +18,11 @@ module UprightBench
         new(by, at).call(quote, customer: job.customer, about: about(job), job_id: job.id)
       end
 
-      # @return [Array<String>] machine, serial number, job
+      # @return [Array<String>] machine, serial number, job, and that it is not mended
       def self.about(job)
         serial = job.machine.serial_number
-        [job.machine.sheet.title, ("Serial no. #{serial}" if serial), "Job #{job.number}"].compact
+        [job.machine.sheet.title, ("Serial no. #{serial}" if serial), "Job #{job.number}",
+         ("Not mended: #{job.not_mended_reason}" if job.not_mended_reason)].compact
       end
 
       def initialize(by, at)

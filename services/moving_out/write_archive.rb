@@ -80,7 +80,7 @@ module UprightBench
       def sheets
         Models::Sheet.order(:id).eager(:current_version).paged_each do |sheet|
           name = "#{sheet.id}-#{sheet.title.downcase.gsub(/[^a-z0-9]+/, '-')}"
-          add("sheets/#{name}.json") { Formats::SheetFile.write(sheet.current_version.content.to_hash) }
+          add("sheets/#{name}.json") { Formats::SheetFile.write(sheet.current_version.data) }
         end
       end
 

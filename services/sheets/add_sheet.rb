@@ -10,6 +10,7 @@ module UprightBench
       # @raise [Core::Sheets::Invalid]
       # @raise [Forbidden] for the counter, unless it is rough and stays so
       def self.call(content, by:, at:, note: nil, sheet: nil)
+        content = Core::Sheets::Upgrade.call(content)
         parsed = Core::Sheets::Parse.new(content).call
         DB.transaction do
           OneAtATime.wait("sheet", "#{parsed.maker} #{parsed.model}")
@@ -25,7 +26,7 @@ module UprightBench
       # @return [Array(Integer, Hash)] number and content of its version now; 0 and nil where there is none
       def self.newest_of(sheet)
         current = sheet && Models::SheetVersion.with_pk!(sheet.current_version_id)
-        [current&.version || 0, current&.content&.to_hash]
+        [current&.version || 0, current&.data]
       end
       private_class_method :newest_of
 

@@ -8,9 +8,9 @@ module UprightBench
       # @return [Models::Draft]
       def self.of(sheet, by:, at:)
         base = Models::SheetVersion.with_pk!(sheet.current_version_id)
-        Permissions.check!(Permissions.of_sheets(base.content.to_hash), by)
+        Permissions.check!(Permissions.of_sheets(base.data), by)
         Models::Draft.dataset.insert_conflict(target: :sheet_id)
-          .insert(sheet_id: sheet.id, base_version_id: base.id, content: base.content, begun_by: by.id,
+          .insert(sheet_id: sheet.id, base_version_id: base.id, content: Sequel.pg_jsonb(base.data), begun_by: by.id,
             begun_at: at, changed_by: by.id)
         Models::Draft.first(sheet_id: sheet.id)
       end
@@ -43,7 +43,7 @@ module UprightBench
 
       def self.copy(relative, maker, model)
         Models::SheetVersion.with_pk!(relative.current_version_id)
-          .content.to_hash.merge("maker" => maker, "model" => model, "rough" => true)
+          .data.merge("maker" => maker, "model" => model, "rough" => true)
       end
       private_class_method :begun_from, :copy
     end

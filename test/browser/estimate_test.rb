@@ -66,7 +66,7 @@ class EstimateBrowserTest < BrowserTest
     assert_text "Goes back to the customer: plain sheet, frame"
     click_button "Fitted"
     wait_for("the cassette") { item(job, "exhaust-filter").state == "done" }
-    click_button "Close up"
+    close_it_up
 
     assert_css ".slip", text: "Give back to the customer, labelled: plain sheet, frame"
   end
@@ -80,7 +80,7 @@ class EstimateBrowserTest < BrowserTest
     click_button "Fitted; old one washed, to the rack"
 
     assert_text "Rack slot"
-    click_button "Close up"
+    close_it_up
 
     assert_css ".slip", text: /Their spare pre-motor filter is on rack slot/
   end

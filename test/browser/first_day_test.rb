@@ -191,7 +191,8 @@ class FirstDayTest < BrowserTest
   end
 
   def hand_it_over
-    push "Close up"
+    push "It is gone"
+    push "The rest passes: close up"
 
     assert_css "caption", text: "Next due"
     push "Hand over"

@@ -10,7 +10,8 @@ class PagesTest < BrowserTest
     machine = Models::Due.running.order(:due_on).first.machine
     ["/", "/take-in", "/take-in?q=er", "/take-in?new=1", "/take-in?machine_id=#{machine.id}", *open.values,
      "/jobs/#{stopped.number}",
-     "#{open.fetch('taken_in')}/look-over", "/rack", "/shelf", "/shelf/#{part('HD-2010').id}", "/shelf/fit",
+     "#{open.fetch('taken_in')}/look-over", *at_the_end,
+     "/rack", "/shelf", "/shelf/#{part('HD-2010').id}", "/shelf/fit",
      "/shelf/fit?q=332+x+10", *shelf,
      "/shelf/fit?sheet=#{machine.sheet_id}&at=#{machine.to_core.walk.last.key}", "/cards",
      "/cards/leaving?until=#{today + 30}", "/cards/#{Models::Card.order(:id).last.id}",
@@ -36,6 +37,18 @@ class PagesTest < BrowserTest
      "/jobs/#{to_do.job.number}/items/#{to_do.id}/other?q=filter"]
   end
 
+  # A machine that is open with a screw missing, and one to be tried.
+  def at_the_end
+    opened = settled({ "cyclone-gasket" => { state: "dirty" } })
+    %w[clip-ring housing].each { |step| Services::OpenStep.call(opened.number, step, by: owner, at: Time.now) }
+    Services::CloseStep.call(opened.number, "housing", counts: { "fastener-0" => 6 }, by: owner, at: Time.now)
+    tried = settled({ "roll" => { turns: "drags" } })
+    do_all(tried)
+    Services::AnswerTrial.call(tried.number, "whistle", "fail", note: "whistles at the bin", by: owner, at: Time.now)
+    packed = settled({ "cones" => { state: "packed" } })
+    ["/jobs/#{opened.number}/strip", "/jobs/#{tried.number}", "/jobs/#{packed.number}/strip"]
+  end
+
   def shelf
     pages = %w[short orders suppliers count list new].push("#{part('HD-2010').id}/change",
       "orders/#{Models::SupplierOrder.max(:number)}")
@@ -45,7 +58,7 @@ class PagesTest < BrowserTest
   # Of the model itself, and of one place.
   def drafts
     path = "/drafts/#{Services::BeginDraft.of(sheet('Hallmoor Dart M'), by: owner, at: NOW).id}"
-    [path, "#{path}?at=pre-filter"]
+    [path, "#{path}?at=pre-filter", "#{path}?at=step.housing"]
   end
 
   # A file of customers, with its columns guessed.

@@ -34,13 +34,10 @@ class SheetsBrowserTest < BrowserTest
   def test_what_is_typed_while_an_answer_is_on_its_way_stays
     find("#draft .path-list a", text: "Pre-motor filter").click
     find_by_id("material").click
-    press [:Control, "a"], "felt", :Tab, "7", :Tab, "90", :Tab
-    wait_for("all three") do
-      place("pre-filter").then { |one| [one.material, one.minutes, one.refit_order] } == ["felt", 7, 90]
-    end
+    press [:Control, "a"], "felt", :Tab, "7", :Tab
+    wait_for("both") { place("pre-filter").then { |one| [one.material, one.minutes] } == ["felt", 7] }
 
     assert_field "minutes", with: "7"
-    assert_field "refit_order", with: "90"
   end
 
   def test_a_broken_rule_stands_beside_its_field_and_nothing_is_saved
@@ -74,5 +71,53 @@ class SheetsBrowserTest < BrowserTest
     assert_css ".versions li", text: "the latch is a place of its own"
     assert_css ".versions li", text: "place Bin latch added"
     assert_css ".ribbon-wide", text: "Bin latch"
+  end
+
+  # What holds a step is set down, moved and taken out with the mouse and the keys.
+  def test_points_on_the_drawing_of_a_step
+    find("#draft .path-list a", text: "Undo and draw the pack").click
+
+    assert_css "[data-step-plan] [data-row]", count: 2
+    take_one_out_and_set_it_down_again
+    held = -> { draft.to_core.step("battery-out").fasteners.first.at.last }
+    before = held.call
+    find("[data-step-plan] [data-index='1']").evaluate_script("this.focus()")
+    press :Right
+
+    wait_for("the arrow") { held.call[0] == before[0] + 2 }
+
+    assert_css "[data-step-plan] [data-index='1']:focus"
+    press %i[shift Down]
+
+    wait_for("ten further down") { held.call[1] == before[1] + 10 }
+    drag_to_the_middle
+
+    wait_for("the mouse") { held.call.all? { |side| side.between?(45, 55) } }
+  end
+
+  private
+
+  def drag_to_the_middle
+    middle = lambda { |css|
+      evaluate_script("(b => [b.x + b.width / 2, b.y + b.height / 2])(document.querySelector(\"#{css}\")" \
+                      ".getBoundingClientRect())")
+    }
+    find("[data-step-plan]").scroll_to(:center)
+    mouse = page.driver.browser.mouse
+    from = middle.call("[data-step-plan] [data-index='1'] circle")
+    to = middle.call("[data-step-plan] svg")
+    mouse.move(x: from[0], y: from[1]).down
+    mouse.move(x: to[0], y: to[1]).up
+  end
+
+  def take_one_out_and_set_it_down_again
+    find("[data-step-plan] [data-index='1']").evaluate_script("this.focus()")
+    press :Delete
+
+    assert_css "[data-step-plan] [data-row]", count: 1
+    find("[data-step-plan] svg").click(x: 40, y: 30)
+
+    assert_css "[data-step-plan] [data-row]", count: 2
+    wait_for("the draft") { draft.to_core.step("battery-out").fasteners.first.at.size == 2 }
   end
 end

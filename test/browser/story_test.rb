@@ -207,12 +207,12 @@ class StoryTest < BrowserTest
   end
 
   def close_up
-    click_button "Close up"
+    close_it_up
 
     assert_text "Still wet: pre-motor filter"
     two_days_later
     visit "/jobs/#{job.number}"
-    click_button "Close up"
+    close_it_up
 
     assert_css "caption", text: "Next due"
     assert_equal 1, Models::Fitting.in_place.first(machine_id: job.machine_id, position: "pre-filter").wash_count

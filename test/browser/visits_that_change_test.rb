@@ -21,7 +21,7 @@ class VisitsThatChangeTest < BrowserTest
     job.work_items_dataset.each do |item|
       Services::DoWorkItem.call(job.number, item.id, by: technician, at: NOW) if item.to_do?
     end
-    Services::CloseUp.call(job.number, by: technician, at: NOW)
+    close_job(job)
     job
   end
 
@@ -39,7 +39,7 @@ class VisitsThatChangeTest < BrowserTest
   def test_from_settle_to_bill_by_keyboard
     job = looked_over
     show(job)
-    keys = job.work_items_dataset.where(state: "to_do").count + 3 # agreed, each line, closed up, handed over
+    keys = job.work_items_dataset.where(state: "to_do").count + 4 # agreed, each line, gone, closed up, handed over
     keys.times { press_on_to_the_next_page }
 
     assert_text "Handed over"
@@ -57,7 +57,7 @@ class VisitsThatChangeTest < BrowserTest
 
     assert_css "#item-#{dropped.id}", text: "Left as it is"
     click_button "Fitted"
-    click_button "Close up"
+    close_it_up
     choose "card, on the till's device"
     click_button "Hand over"
 
@@ -76,7 +76,7 @@ class VisitsThatChangeTest < BrowserTest
     click_button "Call it off"
 
     assert_no_text "Still to do"
-    click_button "Close up"
+    close_it_up
 
     assert_text "Called off: bought a new one"
     click_button "Hand over"
@@ -117,7 +117,7 @@ class VisitsThatChangeTest < BrowserTest
     find(".part", text: "Fit the one they brought").click
     click_button "Agreed: start work"
     click_button "Fitted"
-    click_button "Close up"
+    close_it_up
     fill_in "bags", with: "2"
     click_button "Hand over"
 

@@ -103,4 +103,28 @@ class DrawingsTest < AppTest
     assert_match(/1 d 4 h late/, svg)
     assert_equal 6, read(ruler.head).xpath("//text").size - 1
   end
+
+  # Before the work an open ring, after it a filled one, further along the line.
+  def test_before_and_after
+    drawn = Drawings::BeforeAfter.new(0.5, 1.4).render
+    before, after = drawn.scan(/cx="([\d.]+)"/).flatten.map(&:to_f)
+
+    assert_match(/50 % before the work, 140 % after it/, drawn)
+    assert_operator before, :<, after
+    assert_operator after, :<=, Drawings::BeforeAfter::WIDTH, "it stays in the picture"
+  end
+
+  def test_a_step_and_its_screws
+    fastener = Core::Sheets::Fastener.new(count: 3, driver: "T8", length_mm: 8, diameter_mm: 2.5,
+      at: [[10, 20], [90, 5]])
+    step = Core::Sheets::Step.new(key: "lid", name: "Lift the lid", fasteners: [fastener])
+    drawn = Drawings::StepPlan.new(step, edited: true).render
+    side = Drawings::HeldSide.new(fastener).render
+
+    assert_equal 2, drawn.scan("data-row=\"0\"").size
+    assert_match(/T8, 2 of 3: move it with the arrow keys/, drawn)
+    assert_equal 3, side.scan('height="8"').size, "each as long as it is"
+    assert_match(/width="[\d.]+mm"/, side)
+    assert_empty Drawings::HeldSide.new(fastener, count: 0).render
+  end
 end

@@ -13,11 +13,14 @@ class SheetFileTest < AppTest
   BREAKS = {
     "kind" => "spoon", "water" => "boiling", "minutes" => 0, "beside" => "yes", "attributes" => { "clip" => 3 },
     "measures" => { "length_mm" => "long" },
-    "behind" => "bin", "colour" => "red", "key" => "Not a key", "name" => " ",
+    "refit_before" => "bin", "colour" => "red", "key" => "Not a key", "name" => " ",
     "tasks" => [{ "key" => "x", "action" => "burn", "clocks" => [{ "kind" => "hours", "limit" => 1 }] }],
-    "fasteners" => [{ "count" => 1.5, "driver" => "T8" }], "features" => ["wings"], "layer" => -1,
-    "refit_order" => "first"
+    "features" => ["wings"], "layer" => -1
   }.freeze
+  STEPS = { "name" => " ", "key" => "Not a key", "opens" => "bin",
+            "fasteners" => [{ "count" => 1.5, "driver" => "T8" }],
+            "minutes" => 0, "outline" => "star", "colour" => "red", "beyond_handbook" => "yes" }.freeze
+  HELD = { "kind" => "nail", "at" => [[1]], "direction" => "up", "length_mm" => 0, "turns" => "half" }.freeze
   HEADS = { "maker" => 7, "kind" => "kettle", "power" => "steam", "warranty_months" => 1.5, "stations" => [],
             "rated" => { "noise_db" => 70 },
             "kits" => [{ "name" => "Box", "contains" => {} }] }.freeze
@@ -47,6 +50,31 @@ class SheetFileTest < AppTest
     Core::Sheets::Sheet::KINDS.each do |kind|
       assert SCHEMA.valid?(Core::Sheets::Starter.content(kind: kind, maker: "A", model: "B"))
     end
+  end
+
+  def test_a_broken_step_is_refused_by_both
+    STEPS.each do |key, value|
+      broken = content
+      broken["steps"].first[key] = value
+
+      assert_refused_by_both(broken, "#{key} #{value} of a step")
+    end
+    HELD.each do |key, value|
+      broken = content
+      broken["steps"].first["fasteners"].first[key] = value
+
+      assert_refused_by_both(broken, "#{key} #{value} of a fastener")
+    end
+  end
+
+  # What was written before there were steps is read, and written as today.
+  def test_an_older_file
+    old = content.merge("format" => "upright-bench/sheet/1").except("steps")
+    old["positions"].find { |row| row["key"] == "felt" }["behind"] = ["foam"]
+    read = Formats::SheetFile.read(JSON.generate(old))
+
+    assert_equal [Core::Sheets::Shape::FORMAT, %w[foam]], [read["format"], read["steps"].map { |step| step["key"] }]
+    assert SCHEMA.valid?(read)
   end
 
   def test_schema_and_core_know_the_same_words
@@ -92,7 +120,7 @@ class SheetFileTest < AppTest
       bad(text.sub('"warranty_months": 60', '"warranty_months": "five years"'))
     assert_match(/\ALine #{line}: it is no JSON/, bad(text.sub('"warranty_months": 60', '"warranty_months" 60')).first)
     assert_match(/\ALine \d+: .*loop/, bad(text.sub('"name": "Foam filter",',
-      '"name": "Foam filter", "behind": ["felt"],')).first)
+      '"name": "Foam filter", "refit_before": ["felt"],')).first)
     ["", "[1,2", "[]", "null", "x" * 600_000, "[" * 50, "\u0000"].each { |junk| refute_empty bad(junk) }
   end
 

@@ -21,7 +21,7 @@ class BillsScreenTest < DatabaseTest
     Services::FinishLookOver.call(job.number, by: technician, at: NOW)
     Services::Settle.call(job.number, agreed_name: "Anna", agreed_how: "counter", by: technician, at: NOW)
     job.work_items_dataset.each { |item| Services::DoWorkItem.call(job.number, item.id, by: technician, at: NOW) }
-    Services::CloseUp.call(job.number, by: technician, at: NOW)
+    close_job(job)
     job
   end
 
@@ -72,7 +72,7 @@ class BillsScreenTest < DatabaseTest
     end
 
     assert_equal(-1003, Services::Balance.of_job(@job.refresh))
-    Services::CloseUp.call(@job.number, by: technician, at: NOW)
+    close_job(@job)
     get "/jobs/#{@job.number}"
 
     assert_says(/in cash\), paid by/)

@@ -30,6 +30,21 @@ class EstimatePageTest < DatabaseTest
       **fields.transform_keys(&:to_s) }, from: @path
   end
 
+  # What the slip says stands behind its code, too.
+  def test_what_goes_home_stands_here_once_it_is_done
+    Services::Settle.call(@job.number, agreed_name: "Wendel", agreed_how: "phone", warranty_name: "Wendel",
+      by: technician, at: NOW)
+    get @path
+
+    refute_includes page, "What comes next"
+    do_all(@job.refresh)
+    close_job(@job)
+    get @path
+
+    ["Done", "Pre-motor filter: replaced", "What comes next", "At home", "Our guarantee on this work holds until"]
+      .each { |words| assert_includes page, words }
+  end
+
   def test_nothing_is_sent_before_the_shop_says_so
     get @path
 

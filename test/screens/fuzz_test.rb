@@ -22,6 +22,7 @@ class FuzzTest < DatabaseTest
               since request_key other
               other_reason length_unit seal_care length_mm run_minutes
               pasted file relative_id maker model over clocks fasteners measures behind features tasks kits accessories
+              opens takes_off refit_before may_lift connectors safe orientation tight never outline
               rated take_out key water
               seat layer never_without refit_order sheet call_above warranty_name covered offer question reply
               discount_percent discount_reason

@@ -197,7 +197,7 @@ class ScreensTest < DatabaseTest
       assert_equal 409, status
     end
     do_all(job)
-    Services::CloseUp.call(job.number, by: technician, at: NOW)
+    close_job(job)
     %w[labels tag slip].each do |name|
       get "/jobs/#{job.number}/#{name}.pdf"
 
@@ -208,7 +208,7 @@ class ScreensTest < DatabaseTest
   def test_a_handed_over_job_shows_its_clocks_and_takes_no_more
     job = settled({ "post-filter" => { torn: true } })
     do_all(job)
-    Services::CloseUp.call(job.number, by: technician, at: NOW)
+    close_job(job)
     Services::HandOver.call(job.number, by: technician, at: NOW)
     get "/jobs/#{job.number}"
 

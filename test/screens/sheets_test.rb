@@ -112,12 +112,81 @@ class SheetsScreenTest < DatabaseTest
       { "name" => "Cup filter", "station" => "pre", "kind" => "filter", "minutes" => "soon",
         "care" => "Brush it off", "lock_version" => "0",
         "clocks" => { "0" => { "action" => "replace", "limit" => "many", "counts" => "hours" } },
-        "fasteners" => { "0" => { "count" => "two", "driver" => "T8" } },
         "attributes" => { "0" => { "name" => "clip", "value" => "left" } } }
 
     assert_equal 422, status
-    ["soon", "Brush it off", "many", "two", "T8", "clip", "left"].each { |typed| assert_keeps typed }
+    ["soon", "Brush it off", "many", "clip", "left"].each { |typed| assert_keeps typed }
     assert_says(/minutes must be a number/)
+  end
+
+  # What a model is tried for besides, one a line.
+  def test_what_is_tried_at_the_end_of_each_job
+    draft = begin_draft
+    head = draft.data.slice("maker", "model", "kind", "power", "family", "body_style", "warranty_months")
+    submit "/drafts/#{draft.id}/head", { **head.transform_values(&:to_s), "tests" => "It docks\r\n\r\n It is quiet \n",
+      "lock_version" => "0" }
+
+    assert_equal ["It docks", "It is quiet"], draft.refresh.to_core.tests
+    get "/drafts/#{draft.id}?at=head"
+
+    assert_keeps "It docks\nIt is quiet"
+  end
+
+  # Words of an action's own stand where those of the place do not suit.
+  def test_what_is_done_has_words_of_its_own
+    draft = begin_draft
+    submit "/drafts/#{draft.id}/positions/cones", { "name" => "Cones", "station" => "cyclone", "kind" => "cyclone",
+      "care" => "Soak them.", "care_of" => { "clean" => "Brush them dry.", "burn" => "No" }, "lock_version" => "0" }
+    place = draft.refresh.to_core.position("cones")
+
+    assert_equal ["Brush them dry.", "Soak them.", ["clean"]],
+      [place.care_for("clean"), place.care_for(:wash), place.care_of.keys]
+  end
+
+  # A step of opening: what it takes off and opens, what holds it and where.
+  def test_a_step_is_added_and_changed
+    draft = begin_draft
+    submit "/drafts/#{draft.id}/steps", { "name" => "Lift the lid off", "at" => "head", "lock_version" => "0" }
+
+    assert_equal "/drafts/#{draft.id}?at=step.lift-the-lid-off", last_response["location"].delete_prefix("http://example.org")
+    held = { "0" => { "count" => "2", "driver" => "T10", "length_mm" => "12,5", "diameter_mm" => "3",
+                      "at" => "10,20 90,20" },
+             "1" => { "kind" => "coin_lock", "turns" => "0.25", "direction" => "left" }, "2" => { "kind" => "screw" } }
+    submit "/drafts/#{draft.id}/steps/lift-the-lid-off",
+      { "name" => "Lift the lid off", "after" => ["bin-off"], "opens" => ["wand"], "may_lift" => "felt ring, spring",
+        "fasteners" => held, "beyond_handbook" => "1", "outline" => "bar", "lock_version" => "1" }
+    step = draft.refresh.to_core.step("lift-the-lid-off")
+
+    assert_equal [["bin-off"], ["wand"], ["felt ring", "spring"], true, "bar"],
+      [step.after, step.opens, step.may_lift, step.beyond_handbook, step.outline]
+    assert_equal ["2 × T10, 12.5 mm", "1 × coin lock, a quarter turn to the left"], step.fasteners.map(&:words)
+    assert_equal [[10, 20], [90, 20]], step.fasteners.first.at
+    get "/drafts/#{draft.id}?at=step.lift-the-lid-off"
+
+    assert_keeps "felt ring, spring"
+    assert_keeps "10,20 90,20"
+  end
+
+  def test_a_refused_step_keeps_all_that_was_typed
+    draft = begin_draft
+    held = { "0" => { "count" => "two", "driver" => "T8", "note" => "the long ones", "at" => "10,20" } }
+    submit "/drafts/#{draft.id}/steps/housing", { "name" => "Undo it", "minutes" => "soon", "fasteners" => held,
+      "connectors" => "head plug", "lock_version" => "0" }
+
+    assert_equal 422, status
+    ["soon", "two", "the long ones", "head plug", "10,20"].each { |typed| assert_keeps typed }
+    submit "/drafts/#{draft.id}/steps/bin-off", { "name" => "Bin", "after" => ["housing"], "lock_version" => "0" }
+
+    assert_says(/the steps run in a loop/)
+  end
+
+  # What came after it comes after what that came after.
+  def test_a_step_is_removed
+    draft = begin_draft
+    submit "/drafts/#{draft.id}/steps/clip-ring", { "take_out" => "1", "lock_version" => "0" }
+    sheet = draft.refresh.to_core
+
+    assert_equal [false, ["screen-off"]], [sheet.step?("clip-ring"), sheet.step("housing").after]
   end
 
   # What this model's faults are, how they are told by its lights, and whether it may run without its filter.

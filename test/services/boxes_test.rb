@@ -41,7 +41,7 @@ class BoxesTest < DatabaseTest
     job.work_items_dataset.where(state: "to_do").each do |item|
       Services::DoWorkItem.call(job.number, item.id, by: technician, at: NOW)
     end
-    Services::CloseUp.call(job.number, by: technician, at: NOW)
+    close_job(job)
     Services::HandOver.call(job.number, counted_out: {}, by: technician, at: NOW)
   end
 

@@ -8,7 +8,7 @@ class FoundMovesDatesTest < DatabaseTest
   def after(machine, findings, done: false)
     job = settled(findings, machine: machine)
     do_all(job) if done
-    Services::CloseUp.call(job.refresh.number, by: technician, at: NOW)
+    close_job(job)
     Models::Due.running.where(machine_id: machine.id).all.to_h { |due| [[due.position, due.task], due] }
   end
 
@@ -89,7 +89,7 @@ class FoundMovesDatesTest < DatabaseTest
   def test_what_is_far_gone_and_left_is_due_that_day
     job = settled({ "pre-filter" => { grey: 5 } }, machine: new_machine(bought_on: today - 10))
     Services::ChoosePart.call(job.number, item(job, "pre-filter").id, choice: "leave", by: technician, at: NOW)
-    Services::CloseUp.call(job.refresh.number, by: technician, at: NOW)
+    close_job(job)
 
     assert_equal today,
       Models::Due.running.first(machine_id: job.machine_id, position: "pre-filter", task: "wash").due_on

@@ -80,7 +80,7 @@ class LastGoodAirTest < DatabaseTest
   def test_weak_after_the_work
     job = worked
     close = lambda { |reason = nil|
-      Services::CloseUp.call(job.number, wet_reason: "trial", weak_reason: reason, by: technician, at: NOW + 60)
+      close_job(job, wet_reason: "trial", weak_reason: reason, at: NOW + 60)
     }
     read(job, :flow, 0.6, at: after_work(job))
     error = assert_raises(Services::Refused) { close.call }

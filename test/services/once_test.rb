@@ -110,6 +110,7 @@ class OnceTest < CommittedTest
   def test_a_job_closed_twice_at_once_sets_its_clocks_once
     job = settled({ "post-filter" => { torn: true } })
     do_all(job)
+    Demo::Prove.call(job.refresh, by: technician, at: NOW)
     Array.new(2) { Thread.new { Services::CloseUp.call(job.number, by: technician, at: NOW) } }.each(&:join)
 
     assert_equal 1, Models::Due.where(machine_id: job.machine_id, position: "post-filter", task: "replace").count

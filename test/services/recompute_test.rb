@@ -59,7 +59,7 @@ class RecomputeTest < DatabaseTest
     content = Models::SheetVersion.with_pk!(@machine.sheet.current_version_id).content.to_hash
     halved = JSON.parse(JSON.generate(content).gsub('"kind":"hours","limit":50', '"kind":"hours","limit":25'))
     halved.delete("kits")
-    halved["positions"].reject! { |place| place["key"] == "motor-filter" }
+    halved = Core::Sheets::Edit.new(halved).take_out("positions", "motor-filter")
     Services::AddSheet.call(halved, by: owner, at: NOW, sheet: @machine.sheet)
     work
 

@@ -25,7 +25,7 @@ class RotationTest < DatabaseTest
   end
 
   def leave_shop
-    Services::CloseUp.call(@job.number, by: technician, at: NOW)
+    close_job(@job)
     Services::HandOver.call(@job.number, by: technician, at: NOW)
   end
 

@@ -32,7 +32,7 @@ class SettleDueTest < DatabaseTest
   def hand_back
     agree
     do_all(@job)
-    Services::CloseUp.call(@job.number, wet_reason: "trial", by: technician, at: NOW)
+    close_job(@job, wet_reason: "trial")
     Models::Due.running.where(machine_id: @machine.id).all.to_h { |due| [[due.position, due.task], due] }
   end
 

@@ -21,7 +21,7 @@ class TakeBackTest < DatabaseTest
     @job.work_items_dataset.each do |item|
       Services::DoWorkItem.call(@job.number, item.id, by: technician, at: NOW) if item.to_do?
     end
-    Services::CloseUp.call(@job.number, by: technician, at: NOW)
+    close_job(@job)
   end
 
   def hand_over
@@ -46,14 +46,14 @@ class TakeBackTest < DatabaseTest
     agree
     before = stands
     @job.work_items_dataset.each { |item| Services::DoWorkItem.call(@job.number, item.id, by: technician, at: NOW) }
-    Services::CloseUp.call(@job.number, by: technician, at: NOW)
+    close_job(@job)
 
     refute_equal before, stands
     take_back
 
     assert_equal before, stands
     assert_equal ["in_work", nil], @job.refresh.values.values_at(:state, :closed_up_at)
-    Services::CloseUp.call(@job.number, by: technician, at: NOW + 60)
+    close_job(@job, at: NOW + 60)
 
     assert_equal "closed_up", @job.refresh.state
     assert_equal 1, Models::Fitting.in_place.where(machine_id: @machine.id, position: "pre-filter").count
@@ -106,7 +106,7 @@ class TakeBackTest < DatabaseTest
     Services::CallOff.call(@job.number, reason: "bought a new one", by: owner, at: NOW)
 
     assert_equal %w[done left], [done, left].map { |item| item.refresh.state }
-    Services::CloseUp.call(@job.number, by: technician, at: NOW)
+    close_job(@job)
     hand_over
     parts = Models::Bill.first(job_id: @job.id).to_lines.select { |line| line.kind == :part }.map(&:key)
 

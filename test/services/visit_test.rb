@@ -143,9 +143,9 @@ class VisitTest < DatabaseTest
     do_all(job)
 
     assert_match(/Still wet: pre-motor filter/, assert_raises(Services::Refused) do
-      Services::CloseUp.call(job.number, by: technician, at: NOW + 60)
+      close_job(job, at: NOW + 60)
     end.message)
-    Services::CloseUp.call(job.number, by: technician, at: NOW + 60,
+    close_job(job, at: NOW + 60,
       wet_reason: "customer leaves on the ferry, will dry it there")
 
     assert_equal ["closed_up", technician.id], job.refresh.values.values_at(:state, :wet_by)
@@ -157,7 +157,7 @@ class VisitTest < DatabaseTest
     do_all(job)
     Services::TakeOffRack.call(item(job, "pre-filter").on_rack.id, by: owner, at: NOW + 60,
       early_reason: "needed for the ferry")
-    Services::CloseUp.call(job.number, by: technician, at: NOW + 120)
+    close_job(job, at: NOW + 120)
 
     assert_equal ["needed for the ferry", owner.id], job.refresh.values.values_at(:wet_reason, :wet_by)
   end
@@ -167,7 +167,7 @@ class VisitTest < DatabaseTest
     do_all(job)
     Services::TakeOffRack.call(item(job, "pre-filter").on_rack.id, by: owner, at: NOW + 60,
       early_reason: "to the other rack")
-    Services::CloseUp.call(job.number, by: technician, at: NOW + (25 * 3600))
+    close_job(job, at: NOW + (25 * 3600))
 
     assert_nil job.refresh.wet_reason
   end
@@ -175,8 +175,8 @@ class VisitTest < DatabaseTest
   def test_closing_with_something_to_do_is_refused
     job = settled({ "pre-filter" => { grey: 5 }, "roll" => { turns: "drags" } })
 
-    assert_match(/Still to do: pre-motor filter, brush roll/,
-      assert_raises(Services::Refused) { Services::CloseUp.call(job.number, by: technician, at: NOW) }.message)
+    assert_match(/Still to do: brush roll, pre-motor filter/,
+      assert_raises(Services::Refused) { close_job(job) }.message)
   end
 
   def test_a_washed_part_still_grey_is_replaced_after_all
@@ -193,7 +193,7 @@ class VisitTest < DatabaseTest
       machine: machine)
     do_all(job)
     done = NOW + (30 * 3600)
-    Services::CloseUp.call(job.number, by: technician, at: done)
+    close_job(job, at: done)
     on = Config::Zone.date(done)
 
     assert_equal [1, today - 400], Models::Fitting.in_place.first(machine_id: machine.id, position: "pre-filter")
@@ -211,7 +211,7 @@ class VisitTest < DatabaseTest
   def test_a_strip_reading_becomes_evidence_of_the_use
     machine = new_machine("Brackwater Loft K", bought_on: today - 140)
     job = settled({ "exhaust-filter" => { indicator_percent: 80 } }, machine: machine)
-    Services::CloseUp.call(job.number, by: technician, at: NOW)
+    close_job(job)
 
     # 40 of 50 hours in 20 weeks, weight 0.7, upon an hour a week said: (8 + 28) / (8 / 1.06 + 14).
     assert_in_delta 36 / ((8 / 1.06) + 14), machine.refresh.use_rate(today).mean, 0.001
@@ -220,7 +220,7 @@ class VisitTest < DatabaseTest
 
   def test_unknown_history_is_due_for_a_look_now
     machine = new_machine(bought_on: nil)
-    Services::CloseUp.call(settled({ "roll" => { turns: "free" } }, machine: machine).number, by: technician, at: NOW)
+    close_job(settled({ "roll" => { turns: "free" } }, machine: machine))
 
     assert_equal [today, "unknown"], due(machine, "post-filter", "replace").values.values_at(:due_on, :deciding)
   end
@@ -236,7 +236,7 @@ class VisitTest < DatabaseTest
 
     assert_nil wash.refresh.on_rack
     assert_equal "in_work", job.refresh.state
-    assert_equal "closed_up", Services::CloseUp.call(job.number, by: technician, at: NOW).state
+    assert_equal "closed_up", close_job(job).state
   end
 
   def test_history_cannot_be_rewritten

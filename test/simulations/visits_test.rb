@@ -45,7 +45,7 @@ class VisitsSimulation < DatabaseTest
     Services::Settle.call(job.number, agreed_name: "Wendel", agreed_how: "phone", warranty_name: "Wendel",
       by: technician, at: NOW)
     do_all(job)
-    Services::CloseUp.call(job.number, wet_reason: "trial", by: technician, at: NOW)
+    close_job(job, wet_reason: "trial")
     job.refresh
   end
 

@@ -18,12 +18,12 @@ class FaultLadderTest < CoreTest
     found = search
     closed = Faults::Ladder.new(found)
 
-    assert_equal %w[bin cones screen], found.check_of("cyclone-gasket").needs.sort
+    assert_equal %w[bin-off clip-ring cones-out housing screen-off], found.check_of("cyclone-gasket").needs.sort
     opened = Faults::Ladder.new(found, [["screen", :clear]])
 
-    assert closed.openings.key?("bin")
-    refute opened.openings.key?("bin")
-    assert_in_delta found.check_of("screen").minutes + found.opening_minutes(%w[bin]), opened.spent
+    assert closed.openings.key?("bin-off")
+    refute opened.openings.key?("bin-off")
+    assert_in_delta found.check_of("screen").minutes + found.opening_minutes(%w[bin-off]), opened.spent
   end
 
   def test_found_ends_it_with_the_place

@@ -16,7 +16,7 @@ class CasesTest < CoreTest
               "bag" => [{ fill_percent: 90 }, :replace], "bag-door-seal" => [{ state: "dirty" }, :clean],
               "tube-filter" => [{ grey: 5 }, :replace],
               "lead" => [{ state: "sound" }, :leave], "exhaust-filter" => [{ grey: 3 }, :clean] },
-      order: %w[bag brush-front belt clean-out-flap hose bag-door-seal tube-filter exhaust-filter]
+      order: %w[exhaust-filter clean-out-flap hose bag-door-seal belt tube-filter brush-front bag]
     },
     "an upright with a nicked lead" => {
       sheet: "ostrel-stride-36",
@@ -30,13 +30,13 @@ class CasesTest < CoreTest
               "bag" => [{ burst: true }, :replace],
               "lid-seal" => [{ state: "lifted" }, :clean], "motor-filter" => [{ grey: 4 }, :leave],
               "exhaust-filter" => [{ grey: 2, indicator_percent: 100 }, :replace] },
-      order: %w[bag tool-neck lid-seal exhaust-filter]
+      order: %w[tool-neck lid-seal bag exhaust-filter]
     },
     "a canister that smells" => {
       sheet: "brackwater-loft-k",
       seen: { "exhaust-filter" => [{ smell: true }, :replace], "bag" => [{ fill_percent: 50 }, :replace],
               "motor-filter" => [{ torn: true }, :replace] },
-      order: %w[bag motor-filter exhaust-filter]
+      order: %w[motor-filter bag exhaust-filter]
     },
     "a stick that pulses" => {
       sheet: "hallmoor-dart-m",
@@ -45,7 +45,7 @@ class CasesTest < CoreTest
               "bin-seal" => [{ state: "torn" }, :replace], "pre-filter" => [{ grey: 5 }, :wash],
               "post-filter" => [{ grey: 3, smell: true }, :wash],
               "battery" => [{ state: "sound" }, :leave], "screen" => [{ state: "clear" }, :leave] },
-      order: %w[bin post-filter pre-filter roll contacts bin-seal]
+      order: %w[bin roll post-filter pre-filter contacts bin-seal]
     },
     "a stick whose pack has swollen" => {
       sheet: "hallmoor-dart-m",
@@ -62,7 +62,7 @@ class CasesTest < CoreTest
               "screen" => [{ state: "hair-wound" }, :clean], "cup-filter" => [{ grey: 5 }, :wash],
               "motor" => [{ state: "high-pitched" }, :leave],
               "lead" => [{ state: "sound" }, :leave], "exhaust-filter" => [{ grey: 5 }, :replace] },
-      order: %w[cup cup-filter roll belt hood vents screen exhaust-filter]
+      order: %w[cup vents screen roll cup-filter belt hood exhaust-filter]
     },
     "a guesthouse's canister, cassette loose" => {
       sheet: "brackwater-loft-c",
@@ -70,14 +70,14 @@ class CasesTest < CoreTest
               "bag" => [{ fill_percent: 49 }, :leave],
               "exhaust-filter" => [{ loose: true }, :clean], "motor" => [{ state: "even" }, :leave],
               "lead" => [{ state: "sound" }, :leave] },
-      order: %w[tool-strips exhaust-filter]
+      order: %w[exhaust-filter tool-strips]
     },
     "a small stick that has grown tired" => {
       sheet: "hallmoor-dart-s",
       seen: { "roll" => [{ turns: "drags" }, :clean], "bin" => [{ haze: true }, :leave],
               "pre-filter" => [{ grey: 3 }, :wash], "contacts" => [{ state: "bright" }, :leave],
               "battery" => [{ state: "sound", run_minutes: 11 }, :replace], "dock" => [{ state: "loose" }, :clean] },
-      order: %w[pre-filter roll battery dock]
+      order: %w[roll pre-filter dock battery]
     },
     "a large stick whose lid binds" => {
       sheet: "hallmoor-dart-l",
@@ -90,7 +90,7 @@ class CasesTest < CoreTest
               "mini-contacts" => [{ state: "bright" }, :leave],
               "battery" => [{ run_minutes: 24, run_minutes_full: 6 }, :leave], "filter" => [{ damp: true }, :wash],
               "seat-sensor" => [{ state: "silent" }, :clean] },
-      order: %w[cyclone filter mini-roll comb window wheels inlet-flap inner-lid-seal screen seat-sensor]
+      order: %w[screen comb wheels cyclone filter window inlet-flap inner-lid-seal seat-sensor mini-roll]
     },
     "a slim stick, neglected" => {
       sheet: "maristo-reed",
@@ -98,7 +98,7 @@ class CasesTest < CoreTest
               "mesh" => [{ state: "clogged" }, :wash],
               "separator" => [{ state: "dusty" }, :clean], "post-filter" => [{ grey: 4, after_wash: true }, :replace],
               "battery" => [{ charging: "flashes red" }, :refer] },
-      order: %w[battery mesh roll neck separator post-filter]
+      order: %w[battery separator roll mesh neck post-filter]
     },
     "a stick with two rolls, after a hairy summer" => {
       sheet: "maristo-reed-duo",
@@ -106,7 +106,7 @@ class CasesTest < CoreTest
               "front-roll" => [{ turns: "free", dirty: true }, :wash], "rear-roll" => [{ turns: "drags" }, :clean],
               "comb" => [{ state: "broken" }, :replace], "mesh" => [{ state: "hair-wound" }, :wash],
               "separator-gasket" => [{ state: "lifted" }, :clean], "post-filter" => [{ grey: 3 }, :wash] },
-      order: %w[front-roll post-filter mesh mini-contacts rear-roll comb separator-gasket]
+      order: %w[rear-roll front-roll post-filter mesh mini-contacts separator-gasket comb]
     },
     "an upright whose rear roll shows a fault" => {
       sheet: "maristo-twinroll",
@@ -114,7 +114,7 @@ class CasesTest < CoreTest
               "rear-roll" => [{ turns: "free", light: "shows a fault" }, :refer],
               "vents" => [{ state: "blocked" }, :clean], "felt" => [{ grey: 5 }, :wash],
               "foam" => [{ grey: 2 }, :clean], "exhaust-filter" => [{ grey: 2 }, :clean] },
-      order: %w[rear-roll felt front-roll vents foam exhaust-filter]
+      order: %w[rear-roll vents foam exhaust-filter front-roll felt]
     },
     "a stick with a wet filter box" => {
       sheet: "tolliver-wick",
@@ -122,7 +122,7 @@ class CasesTest < CoreTest
               "mesh" => [{ grey: 3 }, :wash], "cone" => [{ smell: true }, :wash],
               "box" => [{ damp: true }, :replace], "exhaust-filter" => [{ grey: 1 }, :clean],
               "battery" => [{ state: "sound", charging: "steady" }, :leave] },
-      order: %w[cone mesh roll wipers box exhaust-filter]
+      order: %w[exhaust-filter roll cone mesh wipers box]
     },
     "a robot back from a dusty month" => {
       sheet: "tolliver-rove-q",
@@ -134,7 +134,7 @@ class CasesTest < CoreTest
               "foam" => [{ grey: 4 }, :wash], "pleat" => [{ grey: 5 }, :replace],
               "clean-tank" => [{ state: "clean" }, :leave], "dirty-tank" => [{ state: "gapes" }, :clean],
               "dock-bag" => [{ fill_percent: 89 }, :leave], "dock-seal" => [{ state: "dirty" }, :clean] },
-      order: %w[bin foam mop-pad mesh main-brush side-brush-left wheels window pleat dirty-tank dock-seal]
+      order: %w[bin dirty-tank main-brush wheels foam mop-pad mesh window dock-seal side-brush-left pleat]
     },
     "a plain upright whose exhaust filter was washed" => {
       sheet: "corvane-plain-2",
@@ -142,7 +142,7 @@ class CasesTest < CoreTest
               "lower-hose" => [{ state: "partly" }, :clean],
               "foam" => [{ grey: 5, torn: true }, :replace], "exhaust-filter" => [{ damp: true }, :replace],
               "motor" => [{ state: "rough" }, :refer] },
-      order: %w[motor wheel-tray lower-hose foam exhaust-filter]
+      order: %w[motor lower-hose wheel-tray foam exhaust-filter]
     },
     "a drum after two thousand hours" => {
       sheet: "corvane-drum-30",
@@ -151,7 +151,7 @@ class CasesTest < CoreTest
               "textile-filter" => [{ grey: 3 }, :wash],
               "carbon" => [{ length_mm: 11 }, :replace], "exhaust-filter" => [{ grey: 0 }, :leave],
               "lead" => [{ state: "sound" }, :leave] },
-      order: %w[bag textile-filter tool-pedal bleed-valve lid-seal carbon]
+      order: %w[textile-filter tool-pedal lid-seal bleed-valve bag carbon]
     },
     "a drum that sparks" => {
       sheet: "corvane-drum-30",

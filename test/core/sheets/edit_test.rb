@@ -97,4 +97,26 @@ class EditTest < CoreTest
     assert_equal %w[length_mm width_mm odd_mm], Sheets::Measures.of(:belt, { "length_mm" => 300, "odd_mm" => 2 }).keys
     assert_empty Sheets::Measures.of(:motor)
   end
+
+  def test_nothing_names_what_was_taken_out
+    with_steps = CONTENT.merge("steps" => [
+      { "key" => "a", "name" => "A", "opens" => %w[bag wand] },
+      { "key" => "b", "name" => "B", "after" => ["a"], "takes_off" => ["bag"] },
+      { "key" => "c", "name" => "C", "after" => ["b"], "refit_before" => ["b"] }
+    ])
+    places = Sheets::Edit.new(with_steps).take_out("positions", "bag")
+    steps = Sheets::Edit.new(with_steps).take_out("steps", "b")
+
+    assert_equal %w[wand], places["steps"].first["opens"]
+    refute places["steps"][1].key?("takes_off")
+    assert_equal [{ "key" => "c", "name" => "C", "after" => ["a"] }], steps["steps"].drop(1)
+  end
+
+  def test_a_step_of_its_own
+    changed, key = Sheets::Edit.new(CONTENT.except("steps")).put_step("Lift the lid off")
+    filled = Sheets::Edit.new(changed).step(key, "name" => "Lid", "opens" => [], "minutes" => 2)
+
+    assert_equal ["lift-the-lid-off", [{ "key" => key, "name" => "Lid", "minutes" => 2 }]], [key, filled["steps"]]
+    assert_raises(KeyError) { Sheets::Edit.new(CONTENT.except("steps")).step("attic", {}) }
+  end
 end

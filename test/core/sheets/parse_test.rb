@@ -45,9 +45,7 @@ class ParseTest < CoreTest
   def test_rules_of_a_whole_sheet
     assert_match(/stands twice/, problems { |sheet| sheet["positions"] << sheet["positions"][0] })
     assert_match(/no station attic/, problems { |sheet| sheet["positions"][0]["station"] = "attic" })
-    assert_match(/refit order 1 is given twice/, problems do |sheet|
-      sheet["positions"].each { |place| place["refit_order"] = 1 }
-    end)
+    assert_match(/no position attic/, problems { |sheet| sheet["positions"][0]["refit_before"] = ["attic"] })
     assert_match(/is not known/, problems { |sheet| sheet["colour"] = "red" })
     assert_match(/missing/, problems { |sheet| sheet.delete("maker") })
     assert_match(/clock/, problems do |sheet|

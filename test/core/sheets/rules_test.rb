@@ -22,21 +22,12 @@ class RulesTest < CoreTest
     assert_match words, broken(file, &).join("\n")
   end
 
-  def test_no_refit_order_runs_in_a_loop
-    assert_broken(/refit order runs in a loop: .*rear-roll/) do |sheet|
-      place(sheet, "front-roll")["behind"] = ["rear-roll"]
-    end
-    assert_broken(/bin cannot be behind itself/) { |sheet| place(sheet, "bin")["behind"] = ["bin"] }
-    # The felt sits behind the foam and would be refitted after it.
-    assert_broken(/loop/) { |sheet| place(sheet, "felt").merge!("refit_order" => 9) }
-  end
-
   def test_two_stations_are_a_path_and_one_is_none
     starter = Sheets::Starter.content(kind: :drum, maker: "N", model: "O")
     of = lambda do |stations|
       kept = starter["stations"].first(stations)
       places = starter["positions"].select { |place| kept.map { |row| row["key"] }.include?(place["station"]) }
-      { **starter, "stations" => kept, "positions" => places.map { |place| place.except("behind", "never_without") } }
+      { **starter, "stations" => kept, "positions" => places.map { |place| place.except("never_without") } }
     end
 
     assert_match(/at least two stations/, assert_raises(Sheets::Invalid) { Sheets::Parse.new(of.call(1)).call }.message)
@@ -47,14 +38,6 @@ class RulesTest < CoreTest
     end
 
     refute_match(/two stations/, words)
-  end
-
-  def test_a_loop_names_those_that_wait_for_each_other
-    words = broken { |sheet| place(sheet, "front-roll")["behind"] = ["rear-roll"] }.join("\n")
-
-    assert_match(/front-roll/, words)
-    assert_match(/rear-roll/, words)
-    refute_match(/felt/, words)
   end
 
   def test_no_two_positions_in_one_place
@@ -75,7 +58,8 @@ class RulesTest < CoreTest
   def test_never_without_names_a_place_that_is_there
     assert_broken(/no position textile-filter/, "corvane-drum-30") do |sheet|
       sheet["positions"].reject! { |row| row["key"] == "textile-filter" }
-      sheet["positions"].each { |row| row["behind"]&.delete("textile-filter") }
+      sheet["steps"].reject! { |row| row["takes_off"] == ["textile-filter"] }
+      sheet["steps"].each { |row| row["after"]&.delete("textile-out") || row["opens"]&.delete("textile-filter") }
     end
     assert_broken(/cannot need itself/, "corvane-drum-30") { |sheet| place(sheet, "bag")["never_without"] = "bag" }
   end
@@ -95,7 +79,7 @@ class RulesTest < CoreTest
   def test_what_a_place_is_unless_its_sheet_says_so
     plain = Sheets::Position.new(key: "p", name: "P", station: "head", kind: :filter)
 
-    assert_equal [false, false, false], [plain.alone, plain.beyond_handbook, plain.washable?]
+    assert_equal [false, false], [plain.alone, plain.washable?]
     assert_equal [nil, nil], [plain.seat, plain.caution]
   end
 
@@ -124,31 +108,6 @@ class RulesTest < CoreTest
 
     assert_equal ["positions", 6, "minutes"], problem.path
     assert_equal "positions › 7 › minutes: minutes must be a number above 0", problem.to_s
-  end
-
-  def test_what_covers_a_part_goes_back_after_it
-    Dir[File.join(CoreAlone::ROOT, "demo/sheets/*.json")].each do |file|
-      sheet = Sheets::Parse.new(JSON.parse(File.read(file))).call
-      order = sheet.refit_order.map(&:key)
-
-      assert_equal sheet.positions.map(&:key).sort, order.sort
-      sheet.positions.each do |position|
-        position.behind.each do |cover|
-          assert_operator order.index(position.key), :<, order.index(cover), "#{sheet.title}: #{position.key}, #{cover}"
-        end
-      end
-      numbered = sheet.refit_order.filter_map(&:refit_order)
-
-      assert_equal numbered.sort, numbered
-    end
-  end
-
-  # Facts of the trade: felt before foam, gasket before cones, right side of the roll first.
-  def test_orders_that_the_trade_knows
-    order = Sheets::Parse.new(content).call.refit_order.map(&:key)
-
-    assert_operator order.index("felt"), :<, order.index("foam")
-    assert_equal "right", Sheets::Parse.new(content("maristo-reed")).call.position("roll").attributes["first_side"]
   end
 
   def test_a_starter_for_every_kind
@@ -237,16 +196,5 @@ class RulesTest < CoreTest
     assert_empty Sheets::Changes.new(before, content).call
     assert_equal ["warranty months was 60, is 24", "place Head window removed", "Bin: minutes was 2, is 4"],
       Sheets::Changes.new(before, after).call.grep_v(/care was/)
-  end
-
-  def test_a_fastener_in_words
-    assert_equal "3 × coin slot, a quarter turn", Sheets::Fastener.new(count: 3, driver: "coin slot", turns: 0.25).words
-    assert_equal "2 × T8, 8 mm", Sheets::Fastener.new(count: 2, driver: "T8", length_mm: 8).words
-    assert_equal ["an eighth turn", "half a turn", "one turn", "1.5 turns"], [0.125, 0.5, 1, 1.5]
-      .map { |turns| Sheets::Fastener.new(count: 1, driver: "cap", turns: turns).words.delete_prefix("1 × cap, ") }
-    [{ count: 0 }, { count: 1.5 }, { driver: "" }, { driver: " " }, { driver: 8 }, { length_mm: 0 }, { length_mm: "8" },
-     { turns: 0 }].each do |wrong|
-      assert_raises(ArgumentError, wrong.to_s) { Sheets::Fastener.new(count: 1, driver: "T8", **wrong) }
-    end
   end
 end

@@ -10,12 +10,29 @@ class PlanTest < CoreTest
     Work::Plan.new(sheet: sheet, findings: findings, missing: missing).call
   end
 
-  # Common practice: the bin is emptied before a filter is opened; what must dry goes first, longest first.
+  # Common practice: safe, empty, dry cleaning outdoors, cut free, then washed what dries longest, then the rest, and
+  # new parts last.
   def test_working_order
-    items = plan({ "roll" => :clean, "pre-filter" => :wash, "post-filter" => :wash, "bin" => :clean,
-      "battery" => :refer, "bin-seal" => :replace })
+    items = plan({ "roll" => :clean, "pre-filter" => :wash, "post-filter" => :wash, "bin" => :clean, "screen" => :clean,
+      "battery" => :refer, "bin-seal" => :clean, "contacts" => :replace })
 
-    assert_equal %w[battery bin post-filter pre-filter roll bin-seal], items.map(&:position)
+    assert_equal %w[battery bin screen roll post-filter pre-filter bin-seal contacts], items.map(&:position)
+  end
+
+  def test_nothing_new_is_fitted_before_seals_and_hose_are_clean
+    items = plan({ "bag" => :replace, "lid-seal" => :clean, "hose" => :clean, "exhaust-filter" => :replace },
+      model: "brackwater-loft-k")
+
+    assert_equal %w[hose lid-seal bag exhaust-filter], items.map(&:position)
+  end
+
+  # What lies behind is fitted before what closes it off.
+  def test_of_new_parts_the_inner_one_first
+    drum = plan({ "textile-filter" => :replace, "carbon" => :replace }, model: "corvane-drum-30")
+    upright = plan({ "brush-front" => :replace, "belt" => :replace, "bag" => :replace }, model: "ostrel-stride-36")
+
+    assert_equal %w[carbon textile-filter], drum.map(&:position)
+    assert_equal %w[belt brush-front bag], upright.map(&:position)
   end
 
   def test_what_is_left_alone_is_no_work

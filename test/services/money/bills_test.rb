@@ -16,7 +16,7 @@ class BillsTest < DatabaseTest
     @job.work_items_dataset.each do |item|
       Services::DoWorkItem.call(@job.number, item.id, by: technician, at: NOW) if item.to_do?
     end
-    Services::CloseUp.call(@job.number, by: technician, at: NOW)
+    close_job(@job)
   end
 
   def hand_over(**how)

@@ -19,7 +19,7 @@ class TellTest < DatabaseTest
     Services::FineRest.call(@job.number, "head", by: technician, at: NOW) # nothing is to do
     Services::FinishLookOver.call(@job.number, by: technician, at: NOW)
     Services::Settle.call(@job.number, agreed_name: "Anna", agreed_how: "counter", by: technician, at: NOW)
-    Services::CloseUp.call(@job.number, stands_at: " shelf 3 ", by: technician, at: NOW)
+    close_job(@job, stands_at: " shelf 3 ")
     notice
   end
 
