@@ -11,6 +11,12 @@ class Complaints
 
   def initialize
     @lines = []
+    @expected = []
+  end
+
+  # What a test brings about itself: told in any order, also after the test has seen that all is well again.
+  def expect(*patterns)
+    @expected.concat(patterns)
   end
 
   def puts(line)
@@ -19,11 +25,18 @@ class Complaints
 
   def clear
     @lines.clear
+    @expected.clear
   end
 
-  # A refused form answers 4xx, which the browser notes too; that is no complaint.
   def all
-    @lines.map { |line| JSON.parse(line[line.index("{")..]) }.filter_map do |message|
+    heard.reject { |complaint| @expected.any? { |pattern| complaint.match?(pattern) } }
+  end
+
+  private
+
+  # A refused form answers 4xx, which the browser notes too; that is no complaint.
+  def heard
+    @lines.dup.map { |line| JSON.parse(line[line.index("{")..]) }.filter_map do |message|
       entry = message.dig("params", "entry")
       if entry && (entry["level"] != "error" || (entry["source"] == "network" && entry["text"]
         .match?(/status of 4\d\d/)))
