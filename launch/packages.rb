@@ -8,7 +8,7 @@ module UprightBench
     class Packages
       SERVER = %w[postgresql libpq-dev].freeze
       BUILD = %w[build-essential ruby-dev pkg-config libyaml-dev libffi-dev libvips42].freeze
-      TESTS = %w[chromium pgbackrest libxml2-dev libxslt1-dev poppler-utils zbar-tools].freeze
+      TESTS = %w[chromium pgbackrest libxml2-dev libxslt1-dev poppler-utils zbar-tools minizinc].freeze
 
       def self.ensure(names)
         new(names).ensure

@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Bench
+      # Which of two plans is the better one. First no promise is broken, then as few minutes as can be are late where
+      # one is broken already, then the job that is asked about is ready soonest, then all together are.
+      class Aim
+        # @param problem [Problem]
+        # @param limits [Hash{Integer=>Integer}] job's index => until when it must be ready, in minutes worked
+        # @param broken [Array<Integer>] jobs of which that is broken already
+        # @param asked [Integer, nil] index of the job that is asked about
+        def initialize(problem, limits:, broken: [], asked: nil)
+          @problem = problem
+          @open = problem.shop.open
+          @broken, @whole = limits.partition { |job, _| broken.include?(job) }
+          @asked = asked
+        end
+
+        # @param schedule [Schedule]
+        # @return [Array(Integer, Integer, Integer, Integer)] the smaller, the better, the first that differs decides
+        def cost(schedule)
+          readies = schedule.readies
+          [over(@whole, readies), over(@broken, readies), @asked ? readies[@asked] : 0,
+           readies.sum { |ready| @open.worked(ready) }]
+        end
+
+        private
+
+        def over(limits, readies)
+          limits.sum do |job, limit|
+            late = @open.worked(readies[job]) - limit
+            late.positive? ? late : 0
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,101 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Bench
+      # When somebody works: stretches of whole minutes since the beginning of the plan, each without its end. They are
+      # asked for some hundred thousand times while a promise is worked out, so a table says for each half hour which
+      # stretch is the first that is not over.
+      class Calendar
+        STEP = 5 # bits: the table has a row for every 32 minutes
+
+        # @!attribute longest [Integer] minutes of the longest stretch
+        attr_reader :from, :till, :longest
+
+        # @param stretches [Array<Array(Integer, Integer)>] in order, none touching the next
+        # @raise [ArgumentError] when there is none, or they are out of order
+        def initialize(stretches)
+          check(stretches)
+          @from, @till = stretches.transpose
+          @before = stretches.each_with_object([0]) { |(from, till), sums| sums << (sums.last + till - from) }
+          @longest = stretches.map { |from, till| till - from }.max
+          @rows = rows
+          freeze
+        end
+
+        # @return [Integer] number of stretches
+        def size
+          @from.size
+        end
+
+        # @param time [Integer]
+        # @return [Integer] index of the first stretch that ends after it
+        # @raise [BeyondHorizon]
+        def index(time)
+          index = time.negative? ? 0 : @rows[time >> STEP] || raise(BeyondHorizon)
+          index += 1 while (till = @till[index]) && till <= time
+          till ? index : raise(BeyondHorizon)
+        end
+
+        # @return [Integer] the first moment at or after, in which somebody works
+        def open_from(time)
+          from = @from[index(time)]
+          [from, time].max
+        end
+
+        # @return [Integer] minutes worked from the beginning of the plan till then
+        def worked(time)
+          return @before.last if time >= @till.last
+
+          index = index(time)
+          from = @from[index]
+          @before[index] + (time > from ? time - from : 0)
+        end
+
+        # @param fluid [Boolean] whether it may be laid aside at closing; what may not waits for a stretch that is long
+        #   enough, if there is any
+        # @return [Integer] the moment at which so many minutes are done, when they are begun at a moment or as soon
+        #   after it as can be
+        def done(time, minutes, fluid)
+          index = index(time)
+          from = @from[index]
+          from = time if time > from
+          return from + minutes if minutes <= @till[index] - from
+
+          fluid || minutes > @longest ? in_parts(index, minutes - @till[index] + from) : in_one(index + 1, minutes)
+        end
+
+        private
+
+        def check(stretches)
+          raise ArgumentError, "nobody ever works" if stretches.empty?
+          raise ArgumentError, "stretches out of order" unless stretches.flatten.each_cons(2).all? { |a, b| a < b }
+        end
+
+        def in_parts(index, left)
+          loop do
+            index += 1
+            from = @from[index] || raise(BeyondHorizon)
+            room = @till[index] - from
+            return from + left if left <= room
+
+            left -= room
+          end
+        end
+
+        def in_one(index, minutes)
+          index += 1 while (from = @from[index]) && @till[index] - from < minutes
+          from ? from + minutes : raise(BeyondHorizon)
+        end
+
+        def rows
+          index = 0
+          (0..(@till.last >> STEP)).map do |row|
+            index += 1 while @till[index] <= row << STEP
+            index
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,93 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Bench
+      # Carries a plan out many times, with minutes, drying and arrivals as they could turn out, and says when each job
+      # is ready each time. Everybody does their own operations in the order of the plan, as soon as they can; while one
+      # is held up by a wait that lasts longer, nobody stands idle: what follows is done meanwhile.
+      class Replay
+        # @param schedule [Schedule]
+        # @param draws [Draws]
+        def initialize(schedule, draws: Draws.usual)
+          @schedule = schedule
+          @problem = schedule.problem
+          @steps = schedule.by_start.map { |index| @problem.steps[index] }
+          @calendars = @problem.shop.technicians.map(&:calendar)
+          @chances = Chances.new(@problem, draws)
+        end
+
+        # @return [Array<Array<Integer>>] by job, the moments at which it is ready in Draws::COUNT draws, in the order
+        #   of the draws
+        def readies
+          @readies ||= begin
+            draws = @steps.map { |step| drawn(step) }
+            all = Array.new(Draws::COUNT) { |number| carry_out(draws, number) }
+            all.transpose
+          end
+        end
+
+        # @param number [Integer] a job's
+        # @return [Float] the share of draws in which it is ready by then
+        def share(number, by)
+          ready = readies[@problem.job(number)]
+          ready.count { |moment| moment <= by }.fdiv(ready.size)
+        end
+
+        # @param share [Float] as 0.9
+        # @return [Integer] the moment by which a job is ready in that share of draws
+        def quantile(number, share)
+          ready = readies[@problem.job(number)].sort
+          ready[((ready.size + 1) * share).ceil - 1] || ready.last
+        end
+
+        private
+
+        # What does not change from draw to draw: index, the one before, planned start, person's index, calendar, and
+        # whether it may be laid aside; then of each draw its minutes, those before it, and the moment before which it
+        # does not begin; and the job where it is its last.
+        def drawn(step)
+          index = step.index
+          person = @schedule.people[index]
+          [index, step.before, @schedule.starts[index], person, @calendars[person], step.pieces.size > 1,
+           @chances.minutes(step), @chances.dry(step), not_before(step), step.last ? step.job : nil]
+        end
+
+        # What waits for the rack is begun when the plan says.
+        def not_before(step)
+          return @chances.not_before(step) unless @schedule.waits_for_room[step.index]
+
+          Array.new(Draws::COUNT, @schedule.starts[step.index])
+        end
+
+        # One draw. It stands in one piece: it is gone through some ten thousand times for a promise.
+        def carry_out(draws, number) # rubocop:disable Metrics -- see above
+          ends = []
+          ready_at = Array.new(@problem.chains.size)
+          free = Array.new(@calendars.size, 0)
+          draws.each do |step|
+            index, before, planned, person, calendar, fluid, minutes, dry, not_before, last = step
+            ready = not_before ? not_before[number] : 0
+            if before
+              begun = ends[before]
+              begun += dry[number] if dry
+              ready = begun if begun > ready
+            end
+            at = free[person]
+            if ready > at && ready > planned
+              free[person] = calendar.done([at, planned].max, minutes[number], fluid)
+              at = ready
+              done = calendar.done(at, minutes[number], fluid)
+            else
+              at = ready if ready > at
+              free[person] = done = calendar.done(at, minutes[number], fluid)
+            end
+            ends[index] = done
+            ready_at[last] = done if last
+          end
+          ready_at
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Bench
+      # A plan of all operations: when each begins and ends, and who does it.
+      class Schedule
+        # @!attribute order [Array<Integer>] the steps in the order in which they were placed
+        # @!attribute given [Array<Integer, nil>] whom a step was given to, whoever would have been soonest
+        # @!attribute starts [Array<Integer>] by step, in minutes
+        # @!attribute ends [Array<Integer>] likewise
+        # @!attribute people [Array<Integer>] likewise, the index of a technician
+        # @!attribute parts [Array<Array>] likewise, the parts in which it is done
+        # @!attribute waits_for_room [Array<Boolean, nil>] likewise, whether it waits for the rack, or for a place
+        attr_reader :problem, :order, :given, :starts, :ends, :people, :parts, :waits_for_room
+
+        def initialize(problem, order, given, done)
+          @problem = problem
+          @order = order
+          @given = given
+          @starts, @ends, @people, @parts, @waits_for_room = done
+        end
+
+        # @param job [Integer] index
+        # @return [Integer] when its last operation ends
+        def ready(job)
+          @ends[@problem.steps_of[job].last.index]
+        end
+
+        # @return [Array<Integer>] by job
+        def readies
+          @readies ||= @problem.steps_of.map { |steps| @ends[steps.last.index] }
+        end
+
+        # @return [Array<Integer>] the steps as they begin
+        def by_start
+          @by_start ||= @order.sort_by { |step| [@starts[step], @ends[step], step] }
+        end
+      end
+    end
+  end
+end

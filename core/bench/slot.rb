@@ -1,0 +1,16 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Bench
+      # A slot of the drying rack: how large a part it takes, and until when something lies there.
+      class Slot
+        include Value
+
+        # @!attribute size [Integer] the larger the number, the larger the part
+        # @!attribute busy_until [Integer] minutes since the beginning of the plan, 0 when it is free
+        fields :size, busy_until: 0
+      end
+    end
+  end
+end

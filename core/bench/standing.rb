@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Bench
+      # The plan that stands, and what it means for the promises that were given: in how many of all draws each is kept,
+      # and until when each job must be ready in a plan, so that it stays so.
+      class Standing
+        attr_reader :schedule
+
+        # @param problem [Problem]
+        # @param kept [Kept]
+        # @return [Standing]
+        def self.of(problem, kept, share:, draws: Draws.usual)
+          new(Placing.new(problem).call(kept.order(problem), kept.given(problem)), share: share, draws: draws)
+        end
+
+        # @param share [Float] of promises that are to be kept
+        def initialize(schedule, share:, draws: Draws.usual)
+          @schedule = schedule
+          @problem = schedule.problem
+          @share = share
+          @replay = Replay.new(schedule, draws: draws)
+        end
+
+        # @return [Hash{Integer=>Float}] number => share of draws in which its promise is kept
+        def shares
+          @shares ||= shares_in(@replay)
+        end
+
+        # @param replay [Replay] also of another plan
+        def shares_in(replay)
+          promised.to_h { |chain| [chain.number, replay.share(chain.number, chain.promise)] }
+        end
+
+        # How much later a job may be ready in the plan, in minutes that the shop works: as much as is left between the
+        # moment by which it is ready in nine draws of ten, and its promise. None where nothing is left.
+        # @return [Hash{Integer=>Integer}] number => until when, in minutes worked
+        def limits
+          @limits ||= promised.to_h do |chain|
+            planned = @problem.worked(@schedule.ready(@problem.job(chain.number)))
+            spare = @problem.worked(chain.promise) - @problem.worked(@replay.quantile(chain.number, @share))
+            [chain.number, planned + [spare, 0].max]
+          end
+        end
+
+        # @param replay [Replay] of a plan with one more job
+        # @return [Hash{Integer=>Integer}] number of a job whose chance got too small => minutes worked by which it is
+        #   later than it may be, at least one
+        def worse(replay)
+          here = shares_in(replay)
+          here.select { |number, share| share < [@share, shares.fetch(number)].min }.to_h do |number, _|
+            wanted = [@share, shares.fetch(number)].min
+            late = @problem.worked(replay.quantile(number, wanted)) - @problem.worked(promise(number))
+            [number, [late, 1].max]
+          end
+        end
+
+        private
+
+        def promised
+          @promised ||= @problem.chains.select(&:promise)
+        end
+
+        def promise(number)
+          @problem.chains[@problem.job(number)].promise
+        end
+      end
+    end
+  end
+end

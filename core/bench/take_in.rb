@@ -1,0 +1,197 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Bench
+      # Can one more job be taken in, and until when could it be promised? Every promise that was given keeps its chance
+      # of nine in ten; one that has less already gets no less.
+      #
+      #   TakeIn.new(shop: shop, chains: chains, kept: kept, chain: chain).call
+      #   # => Answer with the plan, the moment of the promise, and why
+      class TakeIn
+        # A plan that is at hand.
+        # @!attribute schedule [Schedule]
+        # @!attribute by [Integer] the moment by which the job is ready in `share` of all draws
+        # @!attribute planned [Integer] when it is ready if everything takes as long as planned
+        # @!attribute shares [Hash{Integer=>Float}] number of a job with a promise => share in which it is kept
+        # @!attribute held_up_by [Array<Integer>] numbers of jobs that hold it up
+        Answer = Struct.new(:schedule, :by, :planned, :shares, :held_up_by, keyword_init: true)
+
+        SHARE = 0.9   # of promises that are to be kept (house rule)
+        MOVES = 32    # plans tried when a promise is asked for
+        TRIES = 3     # times the limits are drawn tighter
+        PADDED = [1.5, 2.5].freeze # of its minutes, as wide as the gap that it goes into then
+
+        # @param shop [Shop]
+        # @param chains [Array<Chain>] what is to be done for the others
+        # @param kept [Kept] the order that stands
+        # @param chain [Chain] of the job that is asked about
+        def initialize(shop:, chains:, chain:, kept: Kept.new, share: SHARE, draws: Draws.usual)
+          @shop = shop
+          @chains = chains
+          @chain = chain
+          @kept = kept
+          @share = share
+          @draws = draws
+        end
+
+        # @param moves [Integer] plans that are tried beside those that are always tried
+        # @return [Answer]
+        # @raise [BeyondHorizon, Impossible, NoSlot]
+        def call(moves: MOVES)
+          @problem = Problem.new(@shop, [*@chains, @chain], @kept.holds)
+          @placing = Placing.new(@problem)
+          @asked = @problem.job(@chain.number)
+          (soonest(moves) || in_a_wide_gap || at_the_end).then { |schedule, replay| answer(schedule, replay) }
+        end
+
+        # The plan without the job that is asked about.
+        # @return [Standing]
+        def standing
+          @standing ||= Standing.of(Problem.new(@shop, @chains, @kept.holds), @kept, share: @share, draws: @draws)
+        end
+
+        private
+
+        # As soon as the limits of the others allow; where their chances suffer all the same, the limits are drawn
+        # tighter.
+        def soonest(moves)
+          limits = limits_here
+          TRIES.times do
+            schedule = within(limits, moves) or return
+            replay = replay(schedule)
+            worse = standing.worse(replay)
+            return [schedule, replay] if worse.empty?
+
+            limits = tighter(limits, worse)
+          end
+          nil
+        end
+
+        def limits_here
+          standing.limits.transform_keys { |number| @problem.job(number) }
+        end
+
+        # @param worse [Hash{Integer=>Integer}] number of a job => minutes by which it is later than it may be
+        def tighter(limits, worse)
+          worse.each_with_object(limits.dup) { |(number, minutes), all| all[@problem.job(number)] -= minutes }
+        end
+
+        # Half of the moves goes into where the job stands in an order, half into what may be better near the best of
+        # that, and near the plan in which the job comes first of all, which breaks what it breaks.
+        # @return [Schedule, nil] nil where even the last place in the order makes others late
+        def within(limits, moves)
+          @aim = Aim.new(@problem, limits: limits, asked: @asked)
+          orders = orders(limits)
+          placed = orders.flat_map { |order, people| places(order, people, moves / (2 * orders.size)) }
+          best = sooner(placed)
+          nearby = [[best, @asked], [first_of_all(placed), nil]].select(&:first).map do |schedule, focus|
+            Improve.new(@placing, @aim, focus: focus).call(schedule, moves: moves / 4)
+          end
+          sooner([best, *nearby].compact)
+        end
+
+        # As work begins in the plan that stands, with everybody's work left to them; the same with nobody's; and what
+        # presses most first.
+        def orders(limits)
+          begun = Kept.of(standing.schedule, order: standing.schedule.by_start)
+          as_begun, pressing = [begun, Kept.new].map { |kept| kept.order(@problem, limits) - steps.map(&:index) }
+          [[as_begun, given], [as_begun, []], [pressing, []]]
+        end
+
+        # The new job at some places of an order, evenly spaced, from the first to the last.
+        def places(order, people, tries)
+          count = [tries, order.size].min
+          (0..count).filter_map do |place|
+            placed_at(order, people, place * order.size / [count, 1].max)
+          rescue BeyondHorizon
+            nil
+          end
+        end
+
+        def sooner(schedules)
+          schedules.select { |schedule| keeps?(schedule) }.min_by { |schedule| @aim.cost(schedule) }
+        end
+
+        def first_of_all(schedules)
+          schedules.min_by { |schedule| schedule.ready(@asked) }
+        end
+
+        def keeps?(schedule)
+          (@aim.cost(schedule).first(2) <=> allowed).then { |order| order <= 0 }
+        end
+
+        def allowed
+          [0, 0]
+        end
+
+        def others
+          @others ||= begin
+            own = steps.map(&:index)
+            @kept.order(@problem, limits_here) - own
+          end
+        end
+
+        def steps
+          @problem.steps_of[@asked]
+        end
+
+        def placed_at(others, people, place)
+          pinned = others.count { |step| @problem.steps[step].operation.pinned }
+          @placing.call(others.dup.insert([place, pinned].max, *steps.map(&:index)), people)
+        end
+
+        def given
+          @given ||= @kept.given(@problem)
+        end
+
+        # It goes where a longer job would go too, so that nobody is late when it takes longer.
+        def in_a_wide_gap
+          PADDED.each do |factor|
+            schedule = held(begins_of(@chain.with(operations: @chain.operations.map { |one| wider(one, factor) })))
+            replay = replay(schedule)
+            return [schedule, replay] if standing.worse(replay).empty?
+          rescue BeyondHorizon
+            next
+          end
+          nil
+        end
+
+        def wider(operation, factor)
+          operation.with(pieces: operation.pieces.map { |piece| (piece * factor).ceil })
+        end
+
+        # @return [Hash{Array=>Integer}] operation => when a wider job would begin it, placed after all others
+        def begins_of(chain)
+          wide = Placing.new(Problem.new(@shop, [*@chains, chain], @kept.holds)).call(last_of_all, given)
+          steps.to_h { |step| [[@chain.number, step.operation.key], wide.starts[step.index]] }
+        end
+
+        def last_of_all
+          [*others, *steps.map(&:index)]
+        end
+
+        # @param holds [Hash{Array=>Integer}] of the operations of the job that is asked about
+        def held(holds)
+          Placing.new(Problem.new(@shop, @problem.chains, @kept.holds.merge(holds))).call(last_of_all, given)
+        end
+
+        # After everything that anybody has to do.
+        def at_the_end
+          free_from = standing.schedule.ends.max || 0
+          schedule = held(steps.to_h { |step| [[@chain.number, step.operation.key], free_from] })
+          [schedule, replay(schedule)]
+        end
+
+        def replay(schedule)
+          Replay.new(schedule, draws: @draws)
+        end
+
+        def answer(schedule, replay)
+          Answer.new(schedule: schedule, by: replay.quantile(@chain.number, @share), planned: schedule.ready(@asked),
+            shares: standing.shares_in(replay), held_up_by: HeldUp.by(schedule, @asked))
+        end
+      end
+    end
+  end
+end
