@@ -45,25 +45,15 @@ module UprightBench
         end
 
         # @param replay [Replay] of a plan with one more job
-        # @return [Hash{Integer=>Integer}] number of a job whose chance got too small => minutes worked by which it is
-        #   later than it may be, at least one
+        # @return [Array<Integer>] numbers of jobs whose chance got too small
         def worse(replay)
-          here = shares_in(replay)
-          here.select { |number, share| share < [@share, shares.fetch(number)].min }.to_h do |number, _|
-            wanted = [@share, shares.fetch(number)].min
-            late = @problem.worked(replay.quantile(number, wanted)) - @problem.worked(promise(number))
-            [number, [late, 1].max]
-          end
+          shares_in(replay).select { |number, share| share < [@share, shares.fetch(number)].min }.keys
         end
 
         private
 
         def promised
           @promised ||= @problem.chains.select(&:promise)
-        end
-
-        def promise(number)
-          @problem.chains[@problem.job(number)].promise
         end
       end
     end

@@ -19,7 +19,6 @@ module UprightBench
 
         SHARE = 0.9   # of promises that are to be kept (house rule)
         MOVES = 32    # plans tried when a promise is asked for
-        TRIES = 3     # times the limits are drawn tighter
         PADDED = [1.5, 2.5].freeze # of its minutes, as wide as the gap that it goes into then
 
         # @param shop [Shop]
@@ -53,28 +52,17 @@ module UprightBench
 
         private
 
-        # As soon as the limits of the others allow; where their chances suffer all the same, the limits are drawn
-        # tighter.
+        # As soon as the limits of the others allow.
+        # @return [Array(Schedule, Replay), nil] nil where their chances suffer all the same: when it takes longer, or
+        #   always
         def soonest(moves)
-          limits = limits_here
-          TRIES.times do
-            schedule = within(limits, moves) or return
-            replay = replay(schedule)
-            worse = standing.worse(replay)
-            return [schedule, replay] if worse.empty?
-
-            limits = tighter(limits, worse)
-          end
-          nil
+          schedule = within(limits_here, moves) or return
+          replay = replay(schedule)
+          [schedule, replay] if standing.worse(replay).empty?
         end
 
         def limits_here
           standing.limits.transform_keys { |number| @problem.job(number) }
-        end
-
-        # @param worse [Hash{Integer=>Integer}] number of a job => minutes by which it is later than it may be
-        def tighter(limits, worse)
-          worse.each_with_object(limits.dup) { |(number, minutes), all| all[@problem.job(number)] -= minutes }
         end
 
         # Half of the moves goes into where the job stands in an order, half into what may be better near the best of

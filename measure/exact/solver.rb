@@ -73,8 +73,8 @@ module UprightBench
         end
 
         def of_steps
-          { steps: steps.size, minutes: steps.map(&:minutes), not_before: steps.map(&:not_before), dry: steps.map(&:dry),
-            **of_jobs, **of_washes }
+          { steps: steps.size, minutes: steps.map(&:minutes), not_before: steps.map(&:not_before),
+            dry: steps.map(&:dry), **of_jobs, **of_washes }
         end
 
         def of_jobs
