@@ -6,7 +6,8 @@ module UprightBench
     module Jobs
       TEXTS = {
         ready_by: ["{minutes} min of work", ", {wait_hours} h of drying", ", {lead_days} until the parts are there",
-                   ", {refit} min to refit and test, {buffer} min to spare, in open hours"],
+                   ", {refit} min to refit and test", ", after work on {behind}",
+                   ", {spare} min in case something takes longer (holds {share} times in 100)"],
         stored: "stored, no use: the calendar alone counts",
         assumed_use: "{mean} h a week, likely {low} to {high} (nothing said, an hour a week assumed)",
         known_use: "{mean} h a week, likely {low} to {high} (from what was said and read)",

@@ -77,7 +77,7 @@ module UprightBench
 
         # @return [String, nil] when it is ready
         def ready_for_customer(page, sent)
-          return "Ready by #{moment(page.promise_now.call)} if you agree now." if page.job.estimated? && sent
+          return "Ready by #{moment(page.promise_now.at)} if you agree now." if page.job.estimated? && sent
 
           "Ready by #{moment(page.job.promise_at)}." if page.job.promise_at && page.job.agreed?
         end

@@ -15,6 +15,7 @@ module UprightBench
       #   with it
       def note(verb, subject, by:, at:, job: nil, data: {}, may: :work)
         Permissions.check!(may, by)
+        MakePlan.ask if job
         Models::Event.insert(verb: verb, subject: subject.model.table_name.to_s, subject_id: subject.id, at: at,
           person_id: by.id, actor: by.name, job_id: job&.id, address: (Whence.now unless by.id.nil?),
           data: Sequel.pg_jsonb(data))

@@ -6,6 +6,21 @@ module UprightBench
       # Which of two plans is the better one. First no promise is broken, then as few minutes as can be are late where
       # one is broken already, then the job that is asked about is ready soonest, then all together are.
       class Aim
+        # What keeps the chances of the promises that were given.
+        # @param standing [Standing]
+        # @return [Aim]
+        def self.of(standing)
+          problem = standing.schedule.problem
+          limits = standing.limits.transform_keys { |number| problem.job(number) }
+          broken = limits.keys.select { |job| standing.schedule.ready(job) > problem.chains[job].promise }
+          new(problem, limits: limits.merge(promises(problem, broken)), broken: broken)
+        end
+
+        def self.promises(problem, jobs)
+          jobs.to_h { |job| [job, problem.worked(problem.chains[job].promise)] }
+        end
+        private_class_method :promises
+
         # @param problem [Problem]
         # @param limits [Hash{Integer=>Integer}] job's index => until when it must be ready, in minutes worked
         # @param broken [Array<Integer>] jobs of which that is broken already

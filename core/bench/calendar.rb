@@ -90,7 +90,7 @@ module UprightBench
 
         def rows
           index = 0
-          (0..(@till.last >> STEP)).map do |row|
+          (0..((@till.last - 1) >> STEP)).map do |row|
             index += 1 while @till[index] <= row << STEP
             index
           end

@@ -20,14 +20,9 @@ module UprightBench
           problem = schedule.problem
           new(rows: order.map do |index|
             step = problem.steps[index]
-            [problem.chains[step.job].number, step.operation.key, technician(problem, schedule.people[index])]
+            [problem.chains[step.job].number, step.operation.key, schedule.technician(index).id]
           end, holds: problem.holds)
         end
-
-        def self.technician(problem, person)
-          problem.shop.technicians[person].id
-        end
-        private_class_method :technician
 
         # The same order for what is to be done now. What is done is left out; what was not planned yet stands where its
         # latest start comes, before what is less urgent.

@@ -12,16 +12,11 @@ module UprightBench
         end
 
         # @param among [Enumerable<Integer>] which of them will do
-        # @return [Integer] the moment from which one is free for as long as it is needed: the one asked for, or later
-        def free_from(from, till, among)
-          soonest = nil
-          among.each do |index|
-            free = free_at(@taken[index], from, till - from)
-            return from if free == from
-
-            soonest = free if soonest.nil? || free < soonest
-          end
-          soonest
+        # @param count [Integer] how many are needed, no more than there are
+        # @return [Integer] the moment asked for, when so many are free for as long as they are needed; else a later
+        #   one, before which they are not
+        def free_from(from, till, among, count = 1)
+          among.map { |index| free_at(@taken[index], from, till - from) }.min(count).last
         end
 
         # Takes the first that is free then.

@@ -13,7 +13,7 @@ module UprightBench
         # @!attribute spread [Float] of the logarithm of what it really takes, over what is planned
         # @!attribute dry_minutes [Integer] that pass when it is done, before the next one of the job can begin
         # @!attribute dry_spread [Float] likewise, of their logarithm; they are never fewer
-        # @!attribute slot [Integer, nil] size of the rack's slot that is taken meanwhile; nil for none
+        # @!attribute slots [Array<Integer>] sizes of the rack's slots that are taken meanwhile
         # @!attribute not_before [Integer] when a part comes, or somebody wants it done
         # @!attribute late_spread [Float] of the logarithm of the time until then
         # @!attribute skill [Symbol, nil] that whoever does it must have
@@ -21,7 +21,7 @@ module UprightBench
         # @!attribute other_hands [Boolean] not whoever did the one before
         # @!attribute place [Symbol, nil] that is taken meanwhile, of those that are short
         # @!attribute pinned [Boolean] it stays where it is, whatever would be sooner
-        fields :pieces, key: :work, spread: 0.0, dry_minutes: 0, dry_spread: 0.0, slot: nil, not_before: 0,
+        fields :pieces, key: :work, spread: 0.0, dry_minutes: 0, dry_spread: 0.0, slots: [], not_before: 0,
           late_spread: 0.0, skill: nil, technician: nil, other_hands: false, place: nil, pinned: false
 
         # @return [Integer]

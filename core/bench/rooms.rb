@@ -20,7 +20,7 @@ module UprightBench
         # @return [Integer] minutes by which it must begin later at least, until what it needs is free; 0 for none
         # @raise [NoSlot]
         def shift(step, free)
-          later = washed?(step) ? @rack.free_from(free.ends_at, off(step, free), slots(step)) - free.ends_at : 0
+          later = washed?(step) ? rack_from(step, free) - free.ends_at : 0
           place = @places[step.operation.place]
           return later unless place
 
@@ -29,21 +29,34 @@ module UprightBench
 
         # Takes what it needs.
         def take(step, free)
-          @rack.take(free.ends_at, off(step, free), slots(step)) if washed?(step)
+          sizes(step).each { |size| @rack.take(free.ends_at, off(step, free), among(size)) } if washed?(step)
           @places[step.operation.place]&.take(free.starts_at, free.ends_at, each_of(step))
         end
 
         private
 
         def washed?(step)
-          @slots && step.operation.slot
+          @slots && step.operation.slots.any?
         end
 
-        # @return [Array<Integer>] those that are large enough
-        def slots(step)
-          size = step.operation.slot
-          among = @among[size] ||= @slots.each_index.select { |slot| @slots[slot].size >= size }
-          among.any? ? among : raise(NoSlot, @problem.chains[step.job].number)
+        # The largest first, since a small part goes into a large slot too.
+        def sizes(step)
+          step.operation.slots.sort.reverse
+        end
+
+        # As many slots of each size, or larger, as it has parts that need one.
+        def rack_from(step, free)
+          sizes(step).each_with_index.map do |size, others|
+            among = among(size)
+            raise NoSlot, @problem.chains[step.job].number if among.size <= others
+
+            @rack.free_from(free.ends_at, off(step, free), among, others + 1)
+          end.max
+        end
+
+        # @return [Array<Integer>] slots that are large enough
+        def among(size)
+          @among[size] ||= @slots.each_index.select { |slot| @slots[slot].size >= size }
         end
 
         def each_of(step)

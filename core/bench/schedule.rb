@@ -32,6 +32,12 @@ module UprightBench
           @readies ||= @problem.steps_of.map { |steps| @ends[steps.last.index] }
         end
 
+        # @param step [Integer]
+        # @return [Technician] who does it
+        def technician(step)
+          @problem.shop.technicians[@people[step]]
+        end
+
         # @return [Array<Integer>] the steps as they begin
         def by_start
           @by_start ||= @order.sort_by { |step| [@starts[step], @ends[step], step] }

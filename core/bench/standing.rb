@@ -6,6 +6,8 @@ module UprightBench
       # The plan that stands, and what it means for the promises that were given: in how many of all draws each is kept,
       # and until when each job must be ready in a plan, so that it stays so.
       class Standing
+        DANGER = 0.8 # of the share that is to be kept: below that, a promise is in danger (house rule)
+
         attr_reader :schedule
 
         # @param problem [Problem]

@@ -18,20 +18,22 @@ module UprightBench
         Answer = Struct.new(:schedule, :by, :planned, :shares, :held_up_by, keyword_init: true)
 
         SHARE = 0.9   # of promises that are to be kept (house rule)
-        MOVES = 32    # plans tried when a promise is asked for
+        MOVES = 32    # plans tried
         PADDED = [1.5, 2.5].freeze # of its minutes, as wide as the gap that it goes into then
 
         # @param shop [Shop]
         # @param chains [Array<Chain>] what is to be done for the others
         # @param kept [Kept] the order that stands
         # @param chain [Chain] of the job that is asked about
-        def initialize(shop:, chains:, chain:, kept: Kept.new, share: SHARE, draws: Draws.usual)
+        # @param standing [Standing, nil] the plan without it, where it was made already
+        def initialize(shop:, chains:, chain:, kept: Kept.new, share: SHARE, draws: Draws.usual, standing: nil)
           @shop = shop
           @chains = chains
           @chain = chain
           @kept = kept
           @share = share
           @draws = draws
+          @standing = standing
         end
 
         # @param moves [Integer] plans that are tried beside those that are always tried

@@ -55,9 +55,8 @@ module UprightBench
           Number.new(key: "drying_humidity_percent", group: :drying, label: "Drying room, humidity", unit: "%",
             range: 0..100, whole: false, hint: "Damp air makes parts dry longer."),
 
-          Number.new(key: "promise_buffer_minutes", group: :promises, label: "Spare time on every job", unit: "min",
-            range: 0..960,
-            default: 120, hint: "In open hours, on top of the work and the drying."), # house rule
+          Number.new(key: "promises_kept_percent", group: :promises, label: "Promises that are to be kept", unit: "%",
+            range: 50..99, default: 90, hint: "Of a hundred. The more, the later a machine is promised."), # house rule
 
           Number.new(key: "fetch_again_days", group: :promises, label: "Remind of what was not fetched after",
             unit: "days", range: 1..90, default: 14), # house rule

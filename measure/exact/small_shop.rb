@@ -64,7 +64,7 @@ module UprightBench
         end
 
         def before(washes)
-          Core::Bench::Operation.new(key: :before, pieces: [@random.rand(1..12) * 5], slot: (1 if washes),
+          Core::Bench::Operation.new(key: :before, pieces: [@random.rand(1..12) * 5], slots: washes ? [1] : [],
             dry_minutes: washes ? @random.rand(2..30) * 60 : 0, skill: (:motor if @random.rand < 0.2),
             not_before: @random.rand < 0.2 ? @random.rand(1..20) * 60 : 0)
         end

@@ -83,7 +83,7 @@ module UprightBench
         end
 
         def of_washes
-          { washes: counted_from_one(steps.select { |step| step.operation.slot }.map(&:index)),
+          { washes: counted_from_one(steps.select { |step| step.operation.slots.any? }.map(&:index)),
             drying: steps.map { |step| step.operation.dry_minutes } }
         end
 

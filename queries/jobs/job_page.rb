@@ -93,7 +93,7 @@ module UprightBench
           minutes = rotates ? [Services::ChoosePart.rotation_minutes(place)] : []
           asks << Services::Promises.ask(place, action, part, *minutes, policies: @policies)
         end
-        promised(asks).call
+        promised(asks).at
       end
 
       # @return [Hash{String=>Models::Spare}] the customer's own, that wait for their turn, by position
@@ -108,7 +108,7 @@ module UprightBench
       end
 
       # As it would be promised now; what was promised at the agreement stands on the job.
-      # @return [Core::Work::Promise]
+      # @return [Services::AskPromise::Answer]
       def promise_now
         @promise_now ||= promised(asks(to_do))
       end
@@ -133,9 +133,16 @@ module UprightBench
       private :reserved
 
       def promised(asks)
-        Services::Promises.of(asks, at: @now, policies: @policies)
+        @asked ||= Services::AskPromise.new(@job, at: @now, policies: @policies)
+        @asked.call(asks, wet_until: wet_until)
       end
       private :promised
+
+      # @return [Time, nil]
+      def wet_until
+        items.reject(&:rotates).filter_map(&:on_rack).map(&:ready_at).max
+      end
+      private :wet_until
 
       # @return [Array<Models::Question>] what the customer asked
       def questions

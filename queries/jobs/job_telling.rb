@@ -12,16 +12,13 @@ module UprightBench
         @notice = Models::Notice.standing.where(job_id: @job.id).reverse(:id).eager(:teller).first
       end
 
-      # @return [Boolean] it cannot be ready when it was promised, if nothing but it is done from now on
+      # @return [Boolean] it may well not be ready when it was promised, as the plan of the bench stands
       def late?
-        step == :work && !@job.promise_at.nil? && to_do.any? && soonest > @job.promise_at
-      end
+        return false unless step == :work && @job.promise_at && to_do.any?
 
-      # @return [Time]
-      def soonest
-        Services::Promises.of(asks(to_do), at: @now, policies: @policies, buffer_minutes: 0).call
+        share = PlannedJobs.shares[@job.number]
+        !share.nil? && share < @policies["promises_kept_percent"] / 100.0 * Core::Bench::Standing::DANGER
       end
-      private :soonest
 
       # @return [Array<Core::Cards::Channel>] by which they asked to hear when something is due
       def agreed_ways

@@ -27,7 +27,7 @@ module UprightBench
         # @return [Hash{Symbol=>Array<Line>}] what they wait for => the jobs, in the order of the plan; without those
         #   of none
         def groups
-          lines.group_by(&:waits_for).sort_by { |waits_for, _| Core::Bench::JobAhead::WAITS_FOR.index(waits_for) }.to_h
+          lines.group_by(&:waits_for).sort_by { |waits_for, _| Core::Bench::WaitsFor::ALL.index(waits_for) }.to_h
         end
 
         # @return [Boolean] whether a group is open when the page comes
@@ -60,15 +60,33 @@ module UprightBench
           @by_number ||= @jobs.rows.to_h { |job| [job.number, job] }
         end
 
+        # What is begun first stands first; what nobody can work on now stands last.
         def plan
-          Core::Bench::DayPlan.new(jobs: @jobs.rows.map { |job| ahead(job) }, hours: @policies.schedule, now: @now,
-            hands: @jobs.hands).call
+          planned = Queries::PlannedJobs.now
+          rows = @jobs.rows.map { |job| row(job, planned.fetch(job.number, [])) }
+          rows.sort_by { |row| [row.stretches.empty? ? 1 : 0, begins(row), row.number] }
         end
 
-        def ahead(job)
-          Core::Bench::JobAhead.from(state: job.state, work_minutes: job.work_minutes, stopped: job.stopped,
-            number: job.number,
-            wait_hours: job.wash_hours, wait_until: job.wet_until, promise_at: job.promise_at)
+        def begins(row)
+          (row.stretches.first&.from || row.promise_at).to_i
+        end
+
+        def row(job, steps)
+          Core::Bench::Row.new(number: job.number, promise_at: job.promise_at, ready_at: steps.map(&:till).max,
+            stretches: steps.flat_map.with_index { |step, place| [wait(steps, place), hands_on(step)].compact })
+        end
+
+        def hands_on(step)
+          Core::Bench::Row::Stretch.new(kind: :hands_on, from: step.from, to: step.till)
+        end
+
+        # What dries, or a part that is to come; not that everybody is at something else.
+        def wait(steps, place)
+          step = steps[place]
+          return unless step.key == Services::ChainOfJob::LAST
+
+          from = place.zero? ? @now : steps[place - 1].till
+          Core::Bench::Row::Stretch.new(kind: :wait, from: from, to: step.from) if step.from > from
         end
       end
     end

@@ -14,9 +14,9 @@ module UprightBench
           @plan = plan
         end
 
-        # @return [Symbol] one of Core::Bench::JobAhead::WAITS_FOR
+        # @return [Symbol] one of Core::Bench::WaitsFor::ALL
         def waits_for
-          @waits_for ||= Core::Bench::JobAhead.waits_for(state: @job.state, work_minutes: @job.work_minutes,
+          @waits_for ||= Core::Bench::WaitsFor.of(state: @job.state, work_minutes: @job.work_minutes,
             stopped: @job.stopped,
             dry: @job.dry, wet: !@job.wet_until.nil?, asked: @job.asked)
         end

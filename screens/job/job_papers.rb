@@ -173,7 +173,7 @@ module UprightBench
 
         # Nothing is promised before it is agreed.
         def ready
-          return "Ready by #{@words.moment(@page.promise_now.call)} if agreed now." if @page.step == :settle
+          return "Ready by #{@words.moment(@page.promise_now.at)} if agreed now." if @page.step == :settle
 
           @job.promise_at && "Ready by #{@words.moment(@job.promise_at)}."
         end

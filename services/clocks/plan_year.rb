@@ -24,7 +24,7 @@ module UprightBench
           days.size <= least
         end
       end
-      LOOK_OVER_MINUTES = Core::Bench::JobAhead::LOOK_OVER_MINUTES
+      LOOK_OVER_MINUTES = Core::Bench::WaitsFor::LOOK_OVER_MINUTES
 
       # @param customer [Models::Customer]
       # @return [Answer]

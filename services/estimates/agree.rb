@@ -15,7 +15,7 @@ module UprightBench
 
           estimate = new(job, by, at, **agreed).call
           History.note("agreed again", job, by: by, at: at, job: job, data: { total_cents: estimate.total_cents })
-          job.update(Promises.fields(job, at: at)) # whoever agrees to more hears when it will be ready
+          job.update(Promises.give(job, at: at)) # whoever agrees to more hears when it will be ready
           estimate
         end
       end

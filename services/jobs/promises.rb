@@ -4,30 +4,48 @@ module UprightBench
   module Services
     # The promise of a job from what is left to do on it, and what it would be if something else were chosen.
     module Promises
-      # What a thing to do asks for: minutes at the bench, hours on the rack, days until its part is there.
-      Ask = Struct.new(:minutes, :wait_hours, :lead_days)
+      # What a thing to do asks for: minutes at the bench, hours on the rack, days until its part is there; and what it
+      # is, as the shop's own minutes are counted.
+      Ask = Struct.new(:minutes, :wait_hours, :lead_days, :action)
       DAYS_UNKNOWN = 7 # until a part comes of which nobody said how long it takes (house rule)
 
       module_function
 
+      # What could be promised as things stand. Nothing is kept free for it.
       # @return [Hash] promise_at and promise_reason, to be written to the job
       def fields(job, at:)
+        columns(answer(job, AskPromise.new(job, at: at), moves: AskPromise::FEWER))
+      end
+
+      # A promise that is given: the plan that keeps it is written down, and others wait until it is.
+      # @return [Hash] promise_at and promise_reason, to be written to the job
+      def give(job, at:)
+        Models::BenchPlan.held
+        asked = AskPromise.new(job, at: at)
+        answer = answer(job, asked, moves: AskPromise::MOVES)
+        KeepPlan.call(answer.schedule, asked.bench, at: at)
+        columns(answer)
+      end
+
+      # @param asked [AskPromise]
+      # @return [AskPromise::Answer]
+      def answer(job, asked, moves:)
         items = job.work_items_dataset.where(state: "to_do").eager(part: :with_shelf.to_proc).all
         policies = Policies.now
         reserved = ReservedParts.for_others(except: job)
         asks = items.map { |item| ask_of(item, job.sheet, reserved: reserved, policies: policies) }
-        promise = of(asks, at: at, policies: policies)
-        { promise_at: promise.call, promise_reason: English::Sentences.of(promise.reason) }
+        asked.call(asks, wet_until: wet_until(job), moves: moves)
       end
 
-      # @param asks [Array<Ask>]
-      # @param buffer_minutes [Integer] spare time; 0 for the soonest that it can be
-      # @return [Core::Work::Promise]
-      def of(asks, at:, policies:, buffer_minutes: policies["promise_buffer_minutes"])
-        Core::Work::Promise.new(hours: policies.schedule, now: at, hands_on_minutes: asks.sum(&:minutes),
-          wait_hours: asks.map(&:wait_hours).max || 0,
-          lead_days: asks.map(&:lead_days).max || 0,
-          buffer_minutes: buffer_minutes)
+      def columns(answer)
+        { promise_at: answer.at, promise_reason: English::Sentences.of(answer.reason) }
+      end
+      private_class_method :answer, :columns
+
+      # @return [Time, nil] until when something of it dries that it waits for
+      def wet_until(job)
+        Models::RackStay.where(off_at: nil).join(:work_items, id: :work_item_id)
+          .where(job_id: job.id, rotates: false).max(:ready_at)
       end
 
       # @param item [Models::WorkItem]
@@ -42,7 +60,8 @@ module UprightBench
       # @return [Ask]
       def ask(place, action, part = nil, minutes = Core::Work::Plan.minutes(place, action), policies:)
         hours = action == "wash" ? drying(place, policies).hours || Core::Drying::DryingTime::MOST_HOURS : 0
-        Ask.new(minutes, hours, action == "replace" && part && !part.on_shelf? ? part.lead_days || DAYS_UNKNOWN : 0)
+        comes = action == "replace" && part && !part.on_shelf?
+        Ask.new(minutes, hours, comes ? part.lead_days || DAYS_UNKNOWN : 0, action)
       end
 
       # @return [Core::Drying::DryingTime::Answer]

@@ -12,7 +12,7 @@ module UprightBench
         EnterState.call(number, :settled, by: by, at: at, again: ->(job) { refuse_other(job, agreed) }) do |job|
           estimate = Agree.new(job, by, at, **agreed).call
           { agreed_name: estimate.agreed_name, agreed_how: estimate.agreed_how, agreed_at: at,
-            **Promises.fields(job, at: at) }
+            **Promises.give(job, at: at) }
         end
       end
 

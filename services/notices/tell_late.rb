@@ -16,15 +16,26 @@ module UprightBench
           job = Lookup.job(number, lock: true)
           raise Refused, "Job #{number} has no promise that could be late." unless job.agreed? && job.promise_at
 
-          fields = Promises.fields(job, at: at)
-          raise Refused, "It will be ready in time." unless fields[:promise_at] - job.promise_at > LEAST_SECONDS
-
-          History.note("promised later", job, by: by, at: at, job: job,
-            data: { from: job.promise_at.iso8601, till: fields[:promise_at].iso8601 })
+          fields = later(job, at)
+          note(job, fields[:promise_at], by, at)
           job.update(fields)
           Tell.call(job, :late, by: by, at: at, time: fields[:promise_at])
         end
       end
+
+      # @return [Hash] the promise that is given instead
+      def later(job, at)
+        fields = Promises.give(job, at: at) if MakePlan.in_danger?(job, at: at)
+        return fields if fields && fields[:promise_at] - job.promise_at > LEAST_SECONDS
+
+        raise Refused, "It will be ready in time."
+      end
+
+      def note(job, till, by, at)
+        History.note("promised later", job, by: by, at: at, job: job,
+          data: { from: job.promise_at.iso8601, till: till.iso8601 })
+      end
+      private_class_method :later, :note
     end
   end
 end

@@ -44,6 +44,7 @@ class BenchCalendarTest < CoreTest
   def test_the_plan_has_an_end_and_a_calendar_an_order
     assert_raises(Bench::BeyondHorizon) { calendar.open_from(30 * 1440) }
     assert_raises(Bench::BeyondHorizon) { calendar.done((29 * 1440) + 500, 50, true) }
+    assert_equal 63, calendar([[0, 64]]).open_from(63) # to the last minute of the table
     assert_raises(ArgumentError) { calendar([]) }
     assert_raises(ArgumentError) { calendar([[10, 20], [15, 30]]) }
   end

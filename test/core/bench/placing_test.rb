@@ -60,12 +60,20 @@ class BenchPlacingTest < CoreTest
 
   def test_a_wash_waits_for_a_slot_that_is_large_enough
     rack = [Bench::Slot.new(size: 1), Bench::Slot.new(size: 2, busy_until: 100)]
-    large, small = [2, 1].map { |size| operation(20, dry_minutes: 60, slot: size) }
+    large, small = [2, 1].map { |size| operation(20, dry_minutes: 60, slots: [size]) }
     schedule = placed(problem(shop(slots: rack), chain(1, large, 5), chain(2, small, 5), chain(3, large, 5)))
 
     assert_equal [100, 20, 160], [0, 2, 4].map { |step| schedule.ends[step] }
     assert_equal [true, nil, true], schedule.waits_for_room.values_at(0, 2, 4)
-    assert_raises(Bench::NoSlot) { placed(problem(shop(slots: rack), chain(1, large.with(slot: 3), 5))) }
+    assert_raises(Bench::NoSlot) { placed(problem(shop(slots: rack), chain(1, large.with(slots: [3]), 5))) }
+  end
+
+  def test_all_parts_of_a_wash_have_a_slot_at_once
+    rack = [Bench::Slot.new(size: 1, busy_until: 90), Bench::Slot.new(size: 2), Bench::Slot.new(size: 2)]
+    ends = ->(*sizes) { placed(problem(shop(slots: rack), chain(1, operation(20, slots: sizes)))).ends.first }
+
+    assert_equal [20, 20, 90], [ends.call(2), ends.call(1, 2), ends.call(1, 1, 2)]
+    assert_raises(Bench::NoSlot) { ends.call(2, 2, 2) }
   end
 
   def test_one_wet_bench_for_two_people
@@ -110,7 +118,7 @@ class BenchPlacingTest < CoreTest
   end
 
   def most_on_rack(schedule)
-    stays = schedule.problem.steps.select { |step| step.operation.slot }.map do |step|
+    stays = schedule.problem.steps.select { |step| step.operation.slots.any? }.map do |step|
       washed = schedule.ends[step.index]
       [washed, calendar.open_from(washed + step.operation.dry_minutes)]
     end

@@ -42,7 +42,7 @@ module PlanHelper
 
   def random_chain(random, number, spread: 0.35, **more)
     washes = random.rand < 0.5
-    first = operation(random.rand(5..30), random.rand(5..30), spread: spread, slot: (1 if washes),
+    first = operation(random.rand(5..30), random.rand(5..30), spread: spread, slots: washes ? [1] : [],
       dry_minutes: washes ? random.rand(2..30) * 60 : 0, dry_spread: washes ? spread / 4 : 0.0)
     last = operation(random.rand(5..20), spread: spread, not_before: random.rand < 0.2 ? random.rand(1..40) * 60 : 0,
       late_spread: spread)

@@ -51,7 +51,7 @@ class BenchReplayTest < CoreTest
   def test_what_waits_for_the_rack_waits_in_every_draw
     rack = [Bench::Slot.new(size: 1, busy_until: 100)]
 
-    assert_equal [100], replay(chain(1, operation(20, slot: 1)), slots: rack).readies.first.uniq
+    assert_equal [100], replay(chain(1, operation(20, slots: [1])), slots: rack).readies.first.uniq
   end
 
   def test_how_often_a_promise_is_kept

@@ -52,7 +52,7 @@ class TakeInTest < CoreTest
   def test_on_a_full_rack_it_waits_for_a_slot
     rack = [Bench::Slot.new(size: 1, busy_until: 400)]
 
-    washed = operation(20, dry_minutes: 60, slot: 1)
+    washed = operation(20, dry_minutes: 60, slots: [1])
 
     assert_equal 400 + 60 + 10, ask(shop(slots: rack), [], chain(1, washed, 10)).planned
   end

@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Models
+    # The plan of the bench that stands, in one row. Of each step: job (its number), key, person (id), from and till
+    # (seconds since 1970), and hold, the moment before which it is not begun although it could be.
+    class BenchPlan < Sequel::Model(:bench_plans)
+      # @return [BenchPlan]
+      def self.the
+        first!
+      end
+
+      # Whoever is about to make another plan waits here until the one before is written down.
+      # @return [BenchPlan]
+      def self.held
+        for_update.first!
+      end
+    end
+  end
+end

@@ -1,0 +1,75 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # When could a job be promised, with this or that to be done for it? The bench is read once, however often it is
+    # asked.
+    class AskPromise
+      QUARTER = 15 * 60 # seconds that a promise is rounded up to
+      MOVES = 32        # plans tried for a promise that is given
+      FEWER = 8         # and for one that is shown beside others
+
+      # @!attribute at [Time] on a quarter hour
+      # @!attribute reason [Core::Reason]
+      # @!attribute schedule [Core::Bench::Schedule] of the whole bench
+      Answer = Struct.new(:at, :reason, :schedule, keyword_init: true)
+
+      # @param job [Models::Job]
+      # @param at [Time]
+      def initialize(job, at:, policies: Policies.now)
+        @job = job
+        @bench = BenchAt.new(at: at, policies: policies)
+        @answers = {}
+      end
+
+      attr_reader :bench
+
+      # @param asks [Array<Promises::Ask>]
+      # @param wet_until [Time, nil] until when something of it dries already
+      # @return [Answer]
+      # @raise [Refused] when nobody could ever do it
+      def call(asks, wet_until: nil, moves: FEWER)
+        @answers[[asks.map(&:to_a).sort_by(&:to_s), moves]] ||= begin
+          chain = @bench.chain(@job.number, asks, wet_until: wet_until)
+          answer = take_in(chain).call(moves: moves)
+          at = rounded(@bench.time(answer.by))
+          Answer.new(at: at, reason: reason(asks, answer, @bench.minutes(at)), schedule: answer.schedule)
+        end
+      rescue Core::Bench::BeyondHorizon, Core::Bench::Impossible, Core::Bench::NoSlot => e
+        raise Refused, "No time can be promised: #{e.message}."
+      end
+
+      private
+
+      def take_in(chain)
+        @chains ||= @bench.chains(except: @job.number)
+        take_in = Core::Bench::TakeIn.new(shop: @bench.shop, chains: @chains, chain: chain, kept: @bench.kept,
+          share: @bench.share, standing: @standing)
+        @standing = take_in.standing
+        take_in
+      end
+
+      # No promise ends when the shop is closed.
+      def rounded(time)
+        over = time.to_i % QUARTER
+        late = over.zero? ? time : time + (QUARTER - over)
+        minute = @bench.minutes(late)
+        open = @bench.shop.open
+        open.worked(minute) == open.worked(minute - 1) ? @bench.time(open.open_from(minute)) : late
+      end
+
+      def reason(asks, answer, at)
+        open = @bench.shop.open
+        Core::Reason.of(:ready_by, minutes: asks.sum(&:minutes).round, **waits(asks),
+          refit: ChainOfJob::REFIT_MINUTES, behind: (answer.held_up_by if answer.held_up_by.any?),
+          spare: open.worked(at) - open.worked(answer.planned), share: (@bench.share * 100).round)
+      end
+
+      # @return [Hash] of those that there are
+      def waits(asks)
+        waits = { wait_hours: asks.map(&:wait_hours).max, lead_days: asks.map(&:lead_days).max&.ceil }
+        waits.compact.select { |_, wait| wait.positive? }
+      end
+    end
+  end
+end

@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Services
+    # What is to be done for a job as operations of the bench: the work that can be done at once, the wait for what
+    # dries and for parts, and what is left after it, with refitting and testing.
+    class ChainOfJob
+      REFIT_MINUTES = 15 # to refit, test and label once everything is there and dry (house rule)
+      LAST = :refit # key of what is left when all is there
+      LATE_SPREAD = Core::Shelf::LeadTime::STATED_SPREAD # of the days that a part takes
+
+      # @param asks [Array<Promises::Ask>]
+      # @param lasts [Hash{String=>Core::Bench::Lasts}] by action
+      # @param wet_minutes [Integer] until when something of it dries already, 0 for nothing
+      def initialize(asks, lasts:, wet_minutes: 0)
+        @now, @later = asks.partition { |ask| ask.lead_days.zero? }
+        @lasts = lasts
+        @wet_minutes = wet_minutes
+      end
+
+      # @param number [Integer] the job's
+      # @return [Core::Bench::Chain]
+      def call(number)
+        Core::Bench::Chain.new(number: number, operations: [(work if @now.any?), refit].compact)
+      end
+
+      private
+
+      def work
+        pieces, spread = together(@now)
+        washes = @now.count { |ask| ask.wait_hours.positive? }
+        Core::Bench::Operation.new(key: :work, pieces: pieces, spread: spread,
+          dry_minutes: (@now.map(&:wait_hours).max * 60).ceil, slots: Array.new(washes, BenchAt::SLOT))
+      end
+
+      def refit
+        pieces, spread = together([*@later, Promises::Ask.new(REFIT_MINUTES, 0, 0)])
+        arrival = ((@later.map(&:lead_days).max || 0) * 1440).ceil
+        Core::Bench::Operation.new(key: LAST, pieces: pieces, spread: spread, not_before: [arrival, @wet_minutes].max,
+          late_spread: arrival > @wet_minutes ? LATE_SPREAD : 0.0)
+      end
+
+      def together(asks)
+        Core::Bench::Lasts.together(asks.map do |ask|
+          [ask.minutes, @lasts.fetch(ask.action) { Core::Bench::Lasts.new }]
+        end)
+      end
+    end
+  end
+end

@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+require "que"
+
+module UprightBench
+  module Services
+    # Makes the plan of the bench anew, from the one that stands: when something happened, and when time has passed.
+    module MakePlan
+      MOVES = 300    # plans that are tried
+      WORTH = 15     # minutes, summed over all jobs, below which nothing is moved about for being ready sooner
+
+      # The queue's job that does it.
+      class Work < Que::Job
+        def run
+          MakePlan.call(at: Time.now)
+        end
+      end
+
+      module_function
+
+      # Once for all that happened until it is done.
+      def ask
+        waiting = DB[:que_jobs].where(job_class: Work.name, finished_at: nil, expired_at: nil, error_count: 0)
+        Work.enqueue if waiting.empty?
+      end
+
+      # @param moves [Integer]
+      # @return [Core::Bench::Schedule, nil] nil when there is nothing to do
+      def call(at:, moves: MOVES)
+        DB.transaction do
+          Models::BenchPlan.held
+          bench = BenchAt.new(at: at)
+          chains = bench.chains
+          next KeepPlan.nothing(at: at) if chains.empty?
+
+          schedule = better(standing(bench, chains), moves)
+          KeepPlan.call(schedule, bench, at: at)
+          schedule
+        end
+      end
+
+      # @param job [Models::Job] agreed, with a promise
+      # @return [Boolean] whether its promise may well be broken, as things stand; that of a job on which nobody can
+      #   work may
+      def in_danger?(job, at:)
+        bench = BenchAt.new(at: at)
+        share = standing(bench, bench.chains).shares[job.number]
+        share.nil? || share < bench.share * Core::Bench::Standing::DANGER
+      end
+
+      def standing(bench, chains)
+        problem = Core::Bench::Problem.new(bench.shop, chains, bench.kept.holds)
+        Core::Bench::Standing.of(problem, bench.kept, share: bench.share)
+      end
+
+      def better(standing, moves)
+        before = standing.schedule
+        aim = Core::Bench::Aim.of(standing)
+        after = Core::Bench::Improve.new(Core::Bench::Placing.new(before.problem), aim).call(before, moves: moves)
+        worth?(aim.cost(before), aim.cost(after)) ? after : before
+      end
+
+      def worth?(before, after)
+        (after.first(2) <=> before.first(2)).negative? || before.last - after.last >= WORTH
+      end
+      private_class_method :standing, :better, :worth?
+    end
+  end
+end
