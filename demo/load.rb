@@ -57,6 +57,7 @@ module UprightBench
         refresh_statistics
         DB.transaction { orders.today }
         DB.transaction { Counter.new(@now, @staff).call(at: @now - 60) }
+        Services::MakePlan.call(at: @now)
       end
 
       private

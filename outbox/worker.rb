@@ -13,13 +13,16 @@ module UprightBench
       READ_RETURNS_SECONDS = 30
       ROUND_SECONDS = 3600
       SEAL_SECONDS = 60
+      PLAN_SECONDS = 600
 
+      # @param plan [#call] makes the plan of the bench anew, as time has passed, with the time it is
       # @param ways [#during] what holds for all that is done for the shop
       # @param round [#call] what the day asks for by itself, with the time it is
       # @param seal [#call] seals what happened since
-      def initialize(round, seal:, ways:)
+      def initialize(round, seal:, plan:, ways:)
         @round = round
         @seal = seal
+        @plan = plan
         @ways = ways
       end
 
@@ -47,6 +50,7 @@ module UprightBench
       def beside_the_queue
         Thread.new { again_and_again(READ_RETURNS_SECONDS, "returned mail") { Returns.new.call } }
         Thread.new { again_and_again(SEAL_SECONDS, "seals") { @seal.call } }
+        Thread.new { again_and_again(PLAN_SECONDS, "plan of the bench") { @plan.call(at: Time.now) } }
         Thread.new { again_and_again(ROUND_SECONDS, "daily round") { @round.call(at: Time.now) } }
       end
 

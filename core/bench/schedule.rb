@@ -38,6 +38,12 @@ module UprightBench
           @problem.shop.technicians[@people[step]]
         end
 
+        # @param step [Integer]
+        # @return [Hash{Symbol=>Integer}] from and till, in minutes
+        def moments(step)
+          { from: @starts[step], till: @ends[step] }
+        end
+
         # @return [Array<Integer>] the steps as they begin
         def by_start
           @by_start ||= @order.sort_by { |step| [@starts[step], @ends[step], step] }

@@ -27,10 +27,9 @@ module UprightBench
       def step(schedule, step, bench)
         job = schedule.problem.chains[step.job].number
         key = step.operation.key
-        moments = { from: schedule.starts[step.index], till: schedule.ends[step.index],
-                    hold: schedule.problem.holds[[job, key]] }
+        moments = { **schedule.moments(step.index), hold: schedule.problem.holds[[job, key]] }.compact
         { job: job, key: key, person: schedule.technician(step.index).id,
-          **moments.compact.transform_values { |minute| bench.time(minute).to_i } }
+          **moments.transform_values { |minute| bench.time(minute).to_i } }
       end
       private_class_method :write, :step
     end

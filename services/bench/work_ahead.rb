@@ -87,10 +87,14 @@ module UprightBench
       # @return [Hash{Integer=>Array<Integer>}] part => jobs, who agreed first before the others
       def claims
         @claims ||= begin
-          in_order = jobs.sort_by { |job| [job[:agreed_at] || @at, job[:number]] }.map { |job| job[:id] }
-          wanted = in_order.flat_map { |id| items.fetch(id, []).map { |item| [item[:part_id], id] } }.uniq
+          wanted = as_agreed.flat_map { |id| items.fetch(id, []).map { |item| [item[:part_id], id] } }.uniq
           wanted.group_by(&:first).transform_values { |pairs| pairs.map(&:last) }
         end
+      end
+
+      # @return [Array<Integer>] ids of jobs
+      def as_agreed
+        jobs.sort_by { |job| [job[:agreed_at] || @at, job[:number]] }.map { |job| job[:id] }
       end
 
       def stays
