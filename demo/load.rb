@@ -52,8 +52,7 @@ module UprightBench
         @say.call "Loading the demo: two years of jobs …"
         history
         @say.call "Loading the demo: today's bench …"
-        DB.transaction { Bench.new(@now, @staff, @machines).call }
-        DB.transaction { bookings }
+        DB.transaction { [Bench.new(@now, @staff, @machines).call, bookings] }
         refresh_statistics
         DB.transaction { orders.today }
         DB.transaction { Counter.new(@now, @staff).call(at: @now - 60) }

@@ -4,8 +4,9 @@ module UprightBench
   module Core
     module Bench
       # Carries a plan out many times, with minutes, drying and arrivals as they could turn out, and says when each job
-      # is ready each time. Everybody does their own operations in the order of the plan, as soon as they can; while one
-      # is held up by a wait that lasts longer, nobody stands idle: what follows is done meanwhile.
+      # is ready each time. Operations are begun in the order of the plan, each by whom it is given to, or, when they
+      # are still busy, by whoever else may and is free first; while one is held up by a wait that lasts longer, nobody
+      # stands idle: what follows is done meanwhile.
       class Replay
         # @param schedule [Schedule]
         # @param draws [Draws]
@@ -43,14 +44,19 @@ module UprightBench
 
         private
 
-        # What does not change from draw to draw: index, the one before, planned start, person's index, calendar, and
-        # whether it may be laid aside; then of each draw its minutes, those before it, and the moment before which it
-        # does not begin; and the job where it is its last.
+        # What does not change from draw to draw: index, the one before, planned start, indices of those who may do it,
+        # and whether it may be laid aside; then of each draw its minutes, those before it, and the moment before which
+        # it does not begin; and the job where it is its last.
         def drawn(step)
-          index = step.index
-          person = @schedule.people[index]
-          [index, step.before, @schedule.starts[index], person, @calendars[person], step.pieces.size > 1,
+          [step.index, step.before, @schedule.starts[step.index], people(step), step.pieces.size > 1,
            @chances.minutes(step), @chances.dry(step), not_before(step), step.last ? step.job : nil]
+        end
+
+        # Whose it is in the plan first. Of a test by other hands it is not asked whose the first ones were: it stays
+        # whose it is.
+        def people(step)
+          own = [@schedule.people[step.index]]
+          step.operation.other_hands ? own : own | step.people
         end
 
         # What waits for the rack is begun when the plan says.
@@ -64,28 +70,42 @@ module UprightBench
         def carry_out(draws, number) # rubocop:disable Metrics -- see above
           ends = []
           ready_at = Array.new(@problem.chains.size)
-          free = Array.new(@calendars.size, 0)
+          free = @calendars.map { |calendar| calendar.open_from(0) }
           draws.each do |step|
-            index, before, planned, person, calendar, fluid, minutes, dry, not_before, last = step
+            index, before, planned, people, fluid, minutes, dry, not_before, last = step
             ready = not_before ? not_before[number] : 0
             if before
               begun = ends[before]
               begun += dry[number] if dry
               ready = begun if begun > ready
             end
+            person = people.first
+            person = soonest(people, free) if free[person] > planned && free[person] > ready
+            calendar = @calendars[person]
             at = free[person]
             if ready > at && ready > planned
-              free[person] = calendar.done([at, planned].max, minutes[number], fluid)
-              at = ready
-              done = calendar.done(at, minutes[number], fluid)
+              free[person] = free_again(calendar, calendar.done([at, planned].max, minutes[number], fluid))
+              done = calendar.done(ready, minutes[number], fluid)
             else
               at = ready if ready > at
-              free[person] = done = calendar.done(at, minutes[number], fluid)
+              done = calendar.done(at, minutes[number], fluid)
+              free[person] = free_again(calendar, done)
             end
             ends[index] = done
             ready_at[last] = done if last
           end
           ready_at
+        end
+
+        def soonest(people, free)
+          best = people.first
+          people.each { |person| best = person if free[person] < free[best] }
+          best
+        end
+
+        # Not before work begins again.
+        def free_again(calendar, done)
+          calendar.open_from(done)
         end
       end
     end

@@ -17,9 +17,10 @@ module UprightBench
         # @!attribute held_up_by [Array<Integer>] numbers of jobs that hold it up
         Answer = Struct.new(:schedule, :by, :planned, :shares, :held_up_by, keyword_init: true)
 
-        SHARE = 0.9   # of promises that are to be kept (house rule)
+        SHARE = Policies::Table.default("promises_kept_percent") / 100.0 # of promises that are to be kept
         MOVES = 32    # plans tried
-        PADDED = [1.5, 2.5].freeze # of its minutes, as wide as the gap that it goes into then
+        TESTED = 4    # of these, that are carried out in all draws
+        PADDED = [1.5, 2.5, 5].freeze # of its minutes, as wide as the gap that it goes into then
 
         # @param shop [Shop]
         # @param chains [Array<Chain>] what is to be done for the others
@@ -54,13 +55,14 @@ module UprightBench
 
         private
 
-        # As soon as the limits of the others allow.
-        # @return [Array(Schedule, Replay), nil] nil where their chances suffer all the same: when it takes longer, or
-        #   always
+        # As soon as the others allow, of the plans that keep their limits.
+        # @return [Array(Schedule, Replay), nil] nil where their chances suffer in all that were tried
         def soonest(moves)
-          schedule = within(limits_here, moves) or return
-          replay = replay(schedule)
-          [schedule, replay] if standing.worse(replay).empty?
+          within(limits_here, moves).each do |schedule|
+            replay = replay(schedule)
+            return [schedule, replay] if standing.worse(replay).empty?
+          end
+          nil
         end
 
         def limits_here
@@ -69,16 +71,23 @@ module UprightBench
 
         # Half of the moves goes into where the job stands in an order, half into what may be better near the best of
         # that, and near the plan in which the job comes first of all, which breaks what it breaks.
-        # @return [Schedule, nil] nil where even the last place in the order makes others late
+        # @return [Array<Schedule>] some that keep the limits, the one in which it is ready soonest first
         def within(limits, moves)
           @aim = Aim.new(@problem, limits: limits, asked: @asked)
           orders = orders(limits)
           placed = orders.flat_map { |order, people| places(order, people, moves / (2 * orders.size)) }
-          best = sooner(placed)
-          nearby = [[best, @asked], [first_of_all(placed), nil]].select(&:first).map do |schedule, focus|
+          nearby = { sooner(placed).first => @asked, first_of_all(placed) => nil }.except(nil).map do |schedule, focus|
             Improve.new(@placing, @aim, focus: focus).call(schedule, moves: moves / 4)
           end
-          sooner([best, *nearby].compact)
+          spread_out(sooner([*placed, *nearby]))
+        end
+
+        # The soonest, the latest, and some between.
+        def spread_out(schedules)
+          different = schedules.uniq { |schedule| schedule.ready(@asked) }
+          return different if different.size <= TESTED
+
+          (0...TESTED).map { |place| different[place * (different.size - 1) / (TESTED - 1)] }
         end
 
         # As work begins in the plan that stands, with everybody's work left to them; the same with nobody's; and what
@@ -92,15 +101,31 @@ module UprightBench
         # The new job at some places of an order, evenly spaced, from the first to the last.
         def places(order, people, tries)
           count = [tries, order.size].min
-          (0..count).filter_map do |place|
-            placed_at(order, people, place * order.size / [count, 1].max)
+          (0..count).flat_map do |place|
+            front = place * order.size / [count, 1].max
+            together = placed_at(order, people, front)
+            [together, in_time(together, order, people, front)].compact
           rescue BeyondHorizon
-            nil
+            []
           end
         end
 
+        # The job begun at a place of the order, and gone on with among what begins by then.
+        # @param together [Schedule] all of it at that place
+        # @return [Schedule, nil] nil where it has one operation
+        def in_time(together, order, people, place)
+          first, *others = steps
+          return if others.empty?
+
+          begins = together.ends[first.index] + others.first.dry
+          behind = order.index { |step| together.starts[step] > begins } || order.size
+          return if behind <= place
+
+          @placing.call(order.dup.insert(behind, *others.map(&:index)).insert(place, first.index), people)
+        end
+
         def sooner(schedules)
-          schedules.select { |schedule| keeps?(schedule) }.min_by { |schedule| @aim.cost(schedule) }
+          schedules.select { |schedule| keeps?(schedule) }.sort_by { |schedule| @aim.cost(schedule) }
         end
 
         def first_of_all(schedules)

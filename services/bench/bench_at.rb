@@ -14,7 +14,7 @@ module UprightBench
       # @param at [Time]
       # @param policies [Policies]
       def initialize(at:, policies: Policies.now)
-        @zero = at - (at.to_f % 60)
+        @zero = Time.at(at.to_i - (at.to_i % 60))
         @at = at
         @policies = policies
       end

@@ -11,7 +11,7 @@ class PolicyTableTest < CoreTest
     assert_equal [Findings::Policy.new, Money::Policy.new, Cards::Policy.new],
       [nothing.findings, nothing.money, nothing.cards]
     assert_equal Use::Household::FACTORS, nothing.household_factors
-    assert_equal Policies::Table.default("promise_buffer_minutes"), Work::Promise::BUFFER_MINUTES
+    assert_in_delta Policies::Table.default("promises_kept_percent") / 100.0, Bench::TakeIn::SHARE
   end
 
   # A default that stood a second time would be a number beside a rule's name: no value of rules has a number for a
