@@ -15,6 +15,7 @@ module UprightBench
           @problem = schedule.problem
           @steps = schedule.by_start.map { |index| @problem.steps[index] }
           @calendars = @problem.shop.technicians.map(&:calendar)
+          @alike = @calendars.map { |calendar| [calendar.from, calendar.till] }.uniq.one?
           @chances = Chances.new(@problem, draws)
         end
 
@@ -103,9 +104,9 @@ module UprightBench
           best
         end
 
-        # Not before work begins again.
+        # Not before they are there again; where all work at the same times, that is the same for all.
         def free_again(calendar, done)
-          calendar.open_from(done)
+          @alike ? done : calendar.open_from(done)
         end
       end
     end

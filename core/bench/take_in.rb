@@ -18,9 +18,9 @@ module UprightBench
         Answer = Struct.new(:schedule, :by, :planned, :shares, :held_up_by, keyword_init: true)
 
         SHARE = Policies::Table.default("promises_kept_percent") / 100.0 # of promises that are to be kept
-        MOVES = 32    # plans tried
-        TESTED = 4    # of these, that are carried out in all draws
-        PADDED = [1.5, 2.5, 5].freeze # of its minutes, as wide as the gap that it goes into then
+        MOVES = 24    # plans tried
+        TESTED = 2    # of these, that are carried out in all draws
+        PADDED = [1.5, 3].freeze # of its minutes, as wide as the gap that it goes into then
 
         # @param shop [Shop]
         # @param chains [Array<Chain>] what is to be done for the others

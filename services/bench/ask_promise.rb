@@ -6,7 +6,7 @@ module UprightBench
     # asked.
     class AskPromise
       QUARTER = 15 * 60 # seconds that a promise is rounded up to
-      MOVES = 32        # plans tried for a promise that is given
+      MOVES = 24        # plans tried for a promise that is given
       FEWER = 8         # and for one that is shown beside others
 
       # @!attribute at [Time] on a quarter hour
