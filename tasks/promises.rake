@@ -7,4 +7,10 @@ namespace :promises do
     UprightBench::Measure::ExactReport.new(shops: Integer(ENV.fetch("SHOPS", "200")),
       seconds: Integer(ENV.fetch("SECONDS", "20"))).call
   end
+
+  desc "Write the table of docs/promises.md anew from simulated weeks (WEEKS=60)"
+  task :weeks do
+    require_relative "../measure/weeks_report"
+    UprightBench::Measure::WeeksReport.new(weeks: Integer(ENV.fetch("WEEKS", "60"))).write
+  end
 end

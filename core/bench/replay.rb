@@ -8,6 +8,8 @@ module UprightBench
       # are still busy, by whoever else may and is free first; while one is held up by a wait that lasts longer, nobody
       # stands idle: what follows is done meanwhile.
       class Replay
+        LOOKED_AHEAD = 3 # operations
+
         # @param schedule [Schedule]
         # @param draws [Draws]
         def initialize(schedule, draws: Draws.usual)
@@ -50,7 +52,13 @@ module UprightBench
         # it does not begin; and the job where it is its last.
         def drawn(step)
           [step.index, step.before, @schedule.starts[step.index], people(step), step.pieces.size > 1,
-           @chances.minutes(step), @chances.dry(step), not_before(step), step.last ? step.job : nil]
+           @chances.minutes(step), @chances.dry(step), not_before(step), step.last ? step.job : nil, rank(step)]
+        end
+
+        # @return [Integer] the smaller, the more urgent
+        def rank(step)
+          @ranks ||= @schedule.order.each_with_index.to_h
+          @ranks.fetch(step.index)
         end
 
         # Whose it is in the plan first. Of a test by other hands it is not asked whose the first ones were: it stays
@@ -72,8 +80,10 @@ module UprightBench
           ends = []
           ready_at = Array.new(@problem.chains.size)
           free = @calendars.map { |calendar| calendar.open_from(0) }
-          draws.each do |step|
-            index, before, planned, people, fluid, minutes, dry, not_before, last = step
+          queue = draws.dup
+          place = 0
+          while (step = queue[place])
+            index, before, planned, people, fluid, minutes, dry, not_before, last, rank = step
             ready = not_before ? not_before[number] : 0
             if before
               begun = ends[before]
@@ -84,6 +94,11 @@ module UprightBench
             person = soonest(people, free) if free[person] > planned && free[person] > ready
             calendar = @calendars[person]
             at = free[person]
+            if at > planned && (other = more_urgent(queue, place, rank, at, ends, number))
+              queue.insert(place, queue.delete_at(other))
+              next
+            end
+            place += 1
             if ready > at && ready > planned
               free[person] = free_again(calendar, calendar.done([at, planned].max, minutes[number], fluid))
               done = calendar.done(ready, minutes[number], fluid)
@@ -96,6 +111,22 @@ module UprightBench
             ready_at[last] = done if last
           end
           ready_at
+        end
+
+        # Among the next few: what is late gives way to what could be begun as well, and comes before it in the order.
+        def more_urgent(queue, place, rank, at, ends, number) # rubocop:disable Metrics -- as above
+          last = place + LOOKED_AHEAD
+          while place < last && (step = queue[place += 1])
+            next if step[9] > rank
+
+            ready = step[7] ? step[7][number] : 0
+            next if ready > at
+            return place unless (before = step[1])
+
+            begun = ends[before] or next
+            begun += step[6][number] if step[6]
+            return place if begun <= at
+          end
         end
 
         def soonest(people, free)

@@ -66,21 +66,4 @@ class TakeInTest < CoreTest
 
     assert_equal(*answers.map { |answer| [answer.by, answer.planned, answer.schedule.starts] })
   end
-
-  # Three times fuller than a shop would be.
-  def test_no_new_job_breaks_a_promise
-    for_all(times: 3) do |random|
-      here = shop(people: 2, slots: Array.new(12) { Bench::Slot.new(size: 1) })
-      chains = []
-      kept = Bench::Kept.new
-      20.times do |number|
-        answer = ask(here, chains, random_chain(random, number), kept: kept)
-
-        assert_empty(answer.shares.select { |_, share| share < 0.9 })
-        assert_operator answer.by, :>=, 0
-        chains << answer.schedule.problem.chains.find { |one| one.number == number }.with(promise: answer.by)
-        kept = Bench::Kept.of(answer.schedule)
-      end
-    end
-  end
 end
