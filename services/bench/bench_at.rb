@@ -5,7 +5,7 @@ module UprightBench
     # The bench at a moment, as the core plans it: who works when, what is still to be done for every job on which
     # somebody can work, and the plan that stands. The core counts whole minutes from that moment on.
     class BenchAt
-      HORIZON_DAYS = 200
+      HORIZON_DAYS = 400
       SLOT = 1 # size of every slot, and of every part
       RUNNING_SECONDS = 3600 # whoever did something of a job within that time goes on with it (house rule)
 
@@ -44,7 +44,8 @@ module UprightBench
       # @param wet_until [Time, nil] until when something of it dries already
       # @return [Core::Bench::Chain] of a job that nothing is promised for
       def chain(number, asks, wet_until: nil)
-        ChainOfJob.new(asks, lasts: lasts, wet_minutes: wet_until ? minutes(wet_until) : 0).call(number)
+        wet_minutes = wet_until ? minutes(wet_until) : 0
+        ChainOfJob.new(asks, lasts: lasts, wet_minutes: wet_minutes, most_slots: slots&.size || 0).call(number)
       end
 
       # @return [Core::Bench::Kept]
@@ -113,10 +114,17 @@ module UprightBench
 
       def open
         @open ||= begin
-          first = Config::Zone.date(@zero)
-          stretches = (first..(first + HORIZON_DAYS)).flat_map { |date| @policies.schedule.stretches(date) }
+          stretches = days.flat_map { |date| @policies.schedule.stretches(date) }
           Core::Bench::Calendar.new(joined(stretches.map { |part| part.map { |time| minutes(time) } }))
         end
+      end
+
+      # A shop may be closed for a season.
+      # @return [Range<Date>]
+      # @raise [Refused] when it is closed for longer than a shop ever is
+      def days
+        first = Config::Zone.date(@zero)
+        first..(@policies.schedule.open_day(first + 1) + HORIZON_DAYS)
       end
 
       # What is over is left out, what goes on began now; stretches that touch are one.
@@ -128,13 +136,18 @@ module UprightBench
 
       # @return [Array<Core::Bench::Slot>, nil] nil where the rack has none on file
       def slots
-        free_at = Models::RackSlot.in_use.left_join(:rack_stays, rack_slot_id: Sequel[:rack_slots][:id], off_at: nil)
-          .order(Sequel[:rack_slots][:id]).select_map(:ready_at)
-        return if free_at.empty?
+        return @slots if defined?(@slots)
 
-        free_at.map do |time|
+        @slots = free_at.map do |time|
           Core::Bench::Slot.new(size: SLOT, busy_until: time ? [minutes(time), 0].max : 0)
         end
+        @slots = nil if @slots.empty?
+        @slots
+      end
+
+      def free_at
+        Models::RackSlot.in_use.left_join(:rack_stays, rack_slot_id: Sequel[:rack_slots][:id], off_at: nil)
+          .order(Sequel[:rack_slots][:id]).select_map(:ready_at)
       end
     end
   end

@@ -101,6 +101,23 @@ class PromisesTest < DatabaseTest
     assert_operator job({ "pre-filter" => { grey: 5 } }).promise_at, :>, free + 86_400
   end
 
+  # More washes than the rack has slots, a part that comes next year, and a shop that is closed for a season.
+  def test_what_is_unusual_has_a_time_all_the_same
+    Models::RackSlot.exclude(id: Models::RackSlot.in_use.min(:id)).update(closed: true)
+
+    refute_nil job({ "pre-filter" => { grey: 5 }, "post-filter" => { grey: 5 } }).promise_at
+    policies = Services::Policies.now
+    one = job({ "roll" => { turns: "stuck" } })
+    far = Services::AskPromise.new(one, at: monday, policies: policies)
+      .call([Services::Promises::Ask.new(10, 0, 900, "replace")])
+
+    assert_operator far.at, :>, monday + (100 * 86_400)
+    closed = (0..300).map { |day| { "on" => (Config::Zone.date(monday) + day).iso8601 } }
+    season = Services::AskPromise.new(one, at: monday, policies: Services::Policies.new("closed_days" => closed))
+
+    assert_operator season.call([Services::Promises::Ask.new(10, 0, 0, "clean")]).at, :>, monday + (300 * 86_400)
+  end
+
   def test_a_plan_is_made_anew_and_says_how_sure_each_promise_is
     one = job({ "roll" => { turns: "stuck" } })
     settle(one)
