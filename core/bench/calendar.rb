@@ -52,17 +52,21 @@ module UprightBench
           @before[index] + (time > from ? time - from : 0)
         end
 
-        # @param fluid [Boolean] whether it may be laid aside at closing; what may not waits for a stretch that is long
-        #   enough, if there is any
+        # @param fluid [Boolean] whether it may be laid aside at closing; what may not waits for a stretch in which it
+        #   was thought to fit, if there is any. Once begun, what takes longer is gone on with when work begins again
+        # @param planned [Integer] minutes that it was thought to take
         # @return [Integer] the moment at which so many minutes are done, when they are begun at a moment or as soon
         #   after it as can be
-        def done(time, minutes, fluid)
+        def done(time, minutes, fluid, planned = minutes)
           index = index(time)
           from = @from[index]
           from = time if time > from
-          return from + minutes if minutes <= @till[index] - from
+          room = @till[index] - from
+          fits = planned <= room
+          return from + minutes if fits && minutes <= room
 
-          fluid || minutes > @longest ? in_parts(index, minutes - @till[index] + from) : in_one(index + 1, minutes)
+          begun = fluid || fits || planned > @longest
+          begun ? in_parts(index, minutes - room) : in_one(index + 1, minutes, planned)
         end
 
         private
@@ -83,9 +87,12 @@ module UprightBench
           end
         end
 
-        def in_one(index, minutes)
-          index += 1 while (from = @from[index]) && @till[index] - from < minutes
-          from ? from + minutes : raise(BeyondHorizon)
+        def in_one(index, minutes, planned)
+          index += 1 while (from = @from[index]) && @till[index] - from < planned
+          raise BeyondHorizon unless from
+
+          room = @till[index] - from
+          minutes <= room ? from + minutes : in_parts(index, minutes - room)
         end
 
         def rows

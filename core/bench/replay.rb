@@ -49,10 +49,11 @@ module UprightBench
 
         # What does not change from draw to draw: index, the one before, planned start, indices of those who may do it,
         # and whether it may be laid aside; then of each draw its minutes, those before it, and the moment before which
-        # it does not begin; and the job where it is its last.
+        # it does not begin; the job where it is its last, how urgent it is, and the minutes it is thought to take.
         def drawn(step)
           [step.index, step.before, @schedule.starts[step.index], people(step), step.pieces.size > 1,
-           @chances.minutes(step), @chances.dry(step), not_before(step), step.last ? step.job : nil, rank(step)]
+           @chances.minutes(step), @chances.dry(step), not_before(step), step.last ? step.job : nil, rank(step),
+           step.minutes]
         end
 
         # @return [Integer] the smaller, the more urgent
@@ -83,7 +84,7 @@ module UprightBench
           queue = draws.dup
           place = 0
           while (step = queue[place])
-            index, before, planned, people, fluid, minutes, dry, not_before, last, rank = step
+            index, before, planned, people, fluid, minutes, dry, not_before, last, rank, thought = step
             ready = not_before ? not_before[number] : 0
             if before
               begun = ends[before]
@@ -100,11 +101,11 @@ module UprightBench
             end
             place += 1
             if ready > at && ready > planned
-              free[person] = free_again(calendar, calendar.done([at, planned].max, minutes[number], fluid))
-              done = calendar.done(ready, minutes[number], fluid)
+              free[person] = free_again(calendar, calendar.done([at, planned].max, minutes[number], fluid, thought))
+              done = calendar.done(ready, minutes[number], fluid, thought)
             else
               at = ready if ready > at
-              done = calendar.done(at, minutes[number], fluid)
+              done = calendar.done(at, minutes[number], fluid, thought)
               free[person] = free_again(calendar, done)
             end
             ends[index] = done

@@ -36,8 +36,13 @@ module UprightBench
             take_in = Core::Bench::TakeIn.new(shop: shop.bench, chains: others, chain: chain.first.with(promise: nil),
               kept: @kept, share: @share)
             answer = take_in.call(moves: MOVES)
-            @kept = Core::Bench::Kept.of(answer.schedule).with(holds: {})
+            @kept = without_hands(Core::Bench::Kept.of(answer.schedule))
             shop.now + (answer.by.fdiv(15).ceil * 15)
+          end
+
+          # Whoever is free first takes up what comes next.
+          def without_hands(kept)
+            Core::Bench::Kept.new(rows: kept.rows.map { |number, key, _| [number, key, nil] })
           end
 
           def order(shop)

@@ -52,7 +52,7 @@ module UprightBench
       def kept
         @kept ||= begin
           steps = Models::BenchPlan.the.steps.map { |step| step.to_hash.transform_keys(&:to_sym) }
-          rows = steps.map { |step| [step[:job], step[:key].to_sym, step[:person]] }
+          rows = steps.map { |step| [step[:job], step[:key].to_sym, nil] } # whoever is free takes up what comes next
           holds = rows.zip(steps).to_h { |(job, key, _), step| [[job, key], held_until(step)] }
           Core::Bench::Kept.new(rows: rows, holds: holds.select { |_, minute| minute.positive? })
         end

@@ -18,6 +18,12 @@ class BenchCalendarTest < CoreTest
     }
   end
 
+  def test_what_was_thought_to_fit_is_begun_and_gone_on_with
+    assert_equal 270 + 10, calendar.done(210, 40, false, 30)
+    assert_equal 270 + 20, calendar.done(210, 20, false, 40)
+    assert_equal 1440 + 5, calendar.done(210, 275, false, 40)
+  end
+
   def test_what_may_be_laid_aside_goes_on_after_the_break
     assert_equal [271, 1441], [[210, 31], [400, 141]].map { |time, minutes| calendar.done(time, minutes, true) }
   end
