@@ -134,11 +134,7 @@ module UprightBench
         end
 
         def keeps?(schedule)
-          (@aim.cost(schedule).first(2) <=> allowed).then { |order| order <= 0 }
-        end
-
-        def allowed
-          [0, 0]
+          @aim.cost(schedule).first(2).all?(&:zero?)
         end
 
         def others

@@ -4,11 +4,10 @@ module UprightBench
   module Queries
     # Every job whose machine is in the shop, with what it still needs; and what lies on the rack. Four queries.
     class JobsOnBench
-      # `work_minutes` are hands-on, `wash_hours` the longest drying that is still to begin, `wet_until` when the last
-      # of what dries already may be taken up again (nil for none); `dry` says that something can come off the rack,
-      # `opened` that its parts lie on a tray.
+      # `work_minutes` are hands-on, `wet_until` when the last of what dries already may be taken up again (nil for
+      # none); `dry` says that something can come off the rack, `opened` that its parts lie on a tray.
       Row = Struct.new(:number, :state, :complaint, :promise_at, :customer, :title, :stopped, :asked, :opened,
-        :work_minutes, :wash_hours, :wet_until, :dry, keyword_init: true)
+        :work_minutes, :wet_until, :dry, keyword_init: true)
       # A part on the rack.
       Stay = Struct.new(:slot, :number, :part, :to_turn, :washed_at, :dry_at, :ready_at, keyword_init: true)
 
@@ -27,28 +26,17 @@ module UprightBench
         @stays ||= on_rack.map { |stay| stay(stay) }.sort_by(&:dry_at)
       end
 
-      # @return [Integer] technicians
-      def hands
-        Models::Person.may_sign_in.where(role: "technician").count
-      end
-
       private
 
       def row(job)
         to_do = to_do_by_job.fetch(job[:id], [])
         Row.new(**job.slice(:number, :state, :complaint, :promise_at, :customer, :title, :stopped, :asked, :opened),
-          work_minutes: to_do.sum { |item| item[:minutes] }, wash_hours: wash_hours(job, to_do), **rack(job))
+          work_minutes: to_do.sum { |item| item[:minutes] }, **rack(job))
       end
 
       def rack(job)
         stays = on_rack.select { |stay| stay[:job_id] == job[:id] }
         { wet_until: stays.map { |stay| stay[:ready_at] }.max, dry: stays.any? { |stay| stay[:dry_at] <= @now } }
-      end
-
-      def wash_hours(job, to_do)
-        sheet = Models::SheetVersion.parsed(job[:sheet_version_id])
-        washes = to_do.select { |item| item[:action] == "wash" }
-        washes.map { |item| sheet.position(item[:position]).drying_floor_hours.to_f }.max || 0
       end
 
       def stay(row)

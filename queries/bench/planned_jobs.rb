@@ -4,8 +4,8 @@ module UprightBench
   module Queries
     # What the plan of the bench that stands says of each job.
     module PlannedJobs
-      # Hands-on work: whose, from when till when.
-      Step = Struct.new(:key, :person_id, :from, :till, keyword_init: true)
+      # Hands-on work, from when till when.
+      Step = Struct.new(:key, :from, :till, keyword_init: true)
 
       module_function
 
@@ -21,8 +21,7 @@ module UprightBench
       end
 
       def step(step)
-        Step.new(key: step["key"].to_sym, person_id: step["person"], from: Time.at(step["from"]),
-          till: Time.at(step["till"]))
+        Step.new(key: step["key"].to_sym, from: Time.at(step["from"]), till: Time.at(step["till"]))
       end
       private_class_method :step
     end
