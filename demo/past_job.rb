@@ -22,10 +22,21 @@ module UprightBench
         settle(at(0, 11))
         later = Services::Policies.now.schedule.open_day(@date + 3)
         air = AirRead.new(@job.refresh, @technician)
-        air.before(at(0, 12))
-        work(at(0, 13))
-        air.after(Config::Zone.at(later, 9))
-        finish(Config::Zone.at(later, 10))
+        air.before(at(0, 11) + 300)
+        work(at(0, 11) + 600)
+        ready = ready_at(Config::Zone.at(later, 10))
+        air.after(ready - 120)
+        close_up(ready)
+        hand_over([ready, Config::Zone.at(later, 10)].max + 3600)
+      end
+
+      # Shortly before it was promised; now and then some hours later.
+      def ready_at(latest)
+        promised = @job.refresh.promise_at
+        return promised + 7200 if @random.rand < 0.07
+
+        [[promised - 300, @job.work_items.filter_map(&:done_at).max.to_i + 600].map { |time| Time.at(time.to_i) }.max,
+         latest].min
       end
 
       def take_in(time)

@@ -3,7 +3,9 @@
 module UprightBench
   module Models
     # The plan of the bench that stands, in one row. Of each step: job (its number), key, person (id), from and till
-    # (seconds since 1970), and hold, the moment before which it is not begun although it could be.
+    # (seconds since 1970), dries (whether something dries before it), and hold, the moment before which it is not begun
+    # although it could be. Of each promise in danger: job, share, by (when it would be ready), and ways, each with its
+    # kind, share, and what else Core::Bench::Rescue::Way has.
     class BenchPlan < Sequel::Model(:bench_plans)
       # @return [BenchPlan]
       def self.the

@@ -10,7 +10,8 @@ module UprightBench
                  Suppliers, Counts, PartLists, PartBook, OtherPart, Notes, ToCollect, Parcels, Sale, SoldNew,
                  Registrations, Bills, Shelf, Batches, Answers, Wordings, Unanswered, Cards, CustomerLists,
                  Customers, Machines, Drafts, Sheets, Settings, Gauges, Archives, Audit, People, Find, CardPage,
-                 EstimatePage, FirstOwner, PaperRuns, Health].freeze
+                 EstimatePage, FirstOwner, PaperRuns, Plan,
+                 Health].freeze
 
       set :views, File.expand_path(__dir__)
       set :erb, escape_html: true, layout: :layout

@@ -41,6 +41,12 @@ module UprightBench
 
       # What is done to one account; those that end in a new password show it once.
       def self.one_routes(app)
+        app.get "/people/:id/bench", may: :people do
+          bench_page_of(person_asked, BenchForm.blank(BenchForm.typed_from(person_asked, policies.open_hours)))
+        end
+
+        app.post("/people/:id/bench", may: :people) { put_at_bench(person_asked, BenchForm.new(params)) }
+
         app.post "/people/:id", may: :people do
           change_person(person_asked, PersonForm.new(params))
         end
@@ -109,6 +115,30 @@ module UprightBench
         # @return [Screens::People::PersonForm] of one in the list; as it was typed, when it was sent and is wrong
         def form_of(one, form, changed)
           one.id == changed ? form : PersonForm.blank(PersonForm.typed_from(one))
+        end
+
+        def bench_page_of(one, form)
+          @title = "#{one.name} at the bench"
+          status 422 if form.errors.any?
+          erb :"people/bench", locals: { one: one, form: form }
+        end
+
+        def put_at_bench(one, form)
+          return bench_page_of(one, form) unless form.ok?
+
+          Services::Staff.put_at_bench(one, form.fields, by: person, at: now)
+          say "Saved. The plan is made anew."
+          redirect "/people", 303
+        rescue Services::Invalid => e
+          bench_page_of(one, form.add(e.errors))
+        end
+
+        # @return [String] as in "own hours, opens motor heads"
+        def at_bench_words(one)
+          return "nothing is planned for them." unless one.at_bench
+
+          skills = Core::Bench::Skills::WORDS.values_at(*one.skills.map(&:to_sym))
+          "#{[one.bench_hours ? 'own hours' : 'whenever the shop is open', *skills].join(', ')}."
         end
 
         def add_person(form)

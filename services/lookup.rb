@@ -9,11 +9,11 @@ module UprightBench
       module_function
 
       # What may be looked up, and what it is called.
-      WORDS = { answer: "answer", archive_run: "file", batch: "batch", booking: "booking", card: "card",
-                customer: "customer", customer_import: "file", draft: "draft", fit_rule: "fit", job: "job",
-                machine: "machine", note: "note", notice: "notice", offer: "offer", paper_run: "paper",
-                parcel: "parcel", part: "part", part_import: "list", person: "person", picture: "picture",
-                rack_stay: "part on the rack", registration: "registration", sheet: "sheet",
+      WORDS = { absence: "absence", answer: "answer", archive_run: "file", batch: "batch", booking: "booking",
+                card: "card", customer: "customer", customer_import: "file", draft: "draft", fit_rule: "fit",
+                job: "job", machine: "machine", note: "note", notice: "notice", offer: "offer",
+                paper_run: "paper", parcel: "parcel", part: "part", part_import: "list", person: "person",
+                picture: "picture", rack_stay: "part on the rack", registration: "registration", sheet: "sheet",
                 supplier: "supplier" }.freeze
 
       # @param name [Symbol] one of WORDS

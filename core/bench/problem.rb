@@ -57,21 +57,18 @@ module UprightBench
           end
         end
 
+        # What somebody pinned was not put there to leave room for others.
         def not_before(chain, operation)
+          return operation.not_before if operation.pinned
+
           [operation.not_before, @holds.fetch([chain.number, operation.key], 0)].max
         end
 
         def people(chain, operation)
-          able = @shop.technicians.each_index.select { |index| able?(@shop.technicians[index], operation) }
+          able = @shop.technicians.each_index.select { |index| @shop.technicians[index].may?(operation) }
           raise Impossible, chain.number if able.empty?
 
           able
-        end
-
-        def able?(technician, operation)
-          return false if operation.technician && operation.technician != technician.id
-
-          operation.skill.nil? || technician.skills.include?(operation.skill)
         end
 
         def short(piece)

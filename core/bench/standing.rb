@@ -35,13 +35,24 @@ module UprightBench
           promised.to_h { |chain| [chain.number, replay.share(chain.number, chain.promise)] }
         end
 
+        # @param number [Integer] a job's
+        # @return [Integer] the moment by which it is ready as surely as a promise is to be kept
+        def by(number)
+          @replay.quantile(number, @share)
+        end
+
+        # @return [Array<Integer>] numbers of jobs whose promise may well be broken, the likeliest first
+        def in_danger
+          shares.select { |_, share| share < @share * DANGER }.sort_by(&:last).map(&:first)
+        end
+
         # How much later a job may be ready in the plan, in minutes that the shop works: as much as is left between the
         # moment by which it is ready in nine draws of ten, and its promise. None where nothing is left.
         # @return [Hash{Integer=>Integer}] number => until when, in minutes worked
         def limits
           @limits ||= promised.to_h do |chain|
             planned = @problem.worked(@schedule.ready(@problem.job(chain.number)))
-            spare = @problem.worked(chain.promise) - @problem.worked(@replay.quantile(chain.number, @share))
+            spare = @problem.worked(chain.promise) - @problem.worked(by(chain.number))
             [chain.number, planned + [spare, 0].max]
           end
         end

@@ -11,6 +11,14 @@ module UprightBench
         # @!attribute calendar [Calendar]
         # @!attribute skills [Array<Symbol>]
         fields :id, :calendar, skills: []
+
+        # @param operation [Operation]
+        # @return [Boolean]
+        def may?(operation)
+          return false if operation.technician && operation.technician != id
+
+          operation.skill.nil? || skills.include?(operation.skill)
+        end
       end
     end
   end

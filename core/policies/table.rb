@@ -11,7 +11,8 @@ module UprightBench
             sentence: "What counts as full or worn out. A model sheet with its own limit overrides these."),
           Group.new(key: :drying, heading: "Drying",
             sentence: "How long washed parts stay on the rack, and the air they dry in."),
-          Group.new(key: :promises, heading: "Promises", sentence: "How the time a machine is ready by is worked out."),
+          Group.new(key: :promises, heading: "Promises",
+            sentence: "How the time a machine is ready by is worked out, and who tests it."),
           Group.new(key: :households, heading: "Households",
             sentence: "How much sooner washing, cleaning and bags come round in homes like these."),
           Group.new(key: :cards, heading: "Cards", sentence: "When reminders leave, how often they are repeated, and " \
@@ -55,13 +56,7 @@ module UprightBench
           Number.new(key: "drying_humidity_percent", group: :drying, label: "Drying room, humidity", unit: "%",
             range: 0..100, whole: false, hint: "Damp air makes parts dry longer."),
 
-          Number.new(key: "promises_kept_percent", group: :promises, label: "Promises that are to be kept", unit: "%",
-            range: 50..99, default: 90, hint: "Of a hundred. The more, the later a machine is promised."), # house rule
-
-          Number.new(key: "fetch_again_days", group: :promises, label: "Remind of what was not fetched after",
-            unit: "days", range: 1..90, default: 14), # house rule
-          Number.new(key: "most_fetch_reminders", group: :promises, label: "Remind at most", unit: "times",
-            range: 0..10, default: 3), # house rule
+          *PromiseRules::ALL,
 
           # House rules; that they shorten, and in which order, is common practice.
           Number.new(key: "pets_percent", group: :households, label: "Pets that shed", default: 75,

@@ -91,7 +91,7 @@ module UprightBench
         asks = asks(to_do.reject { |other| other.id == item.id })
         if action
           minutes = rotates ? [Services::ChoosePart.rotation_minutes(place)] : []
-          asks << Services::Promises.ask(place, action, part, *minutes, policies: @policies)
+          asks << Services::Promises.ask(sheet, place, action, part, *minutes, policies: @policies)
         end
         promised(asks).at
       end

@@ -5,7 +5,7 @@ module UprightBench
     module Helpers
       # What every page needs: who is there, the shop, the time, the layout, and how to answer a form.
       module Page
-        NAVIGATION = [["Bench", "/", "b"], ["Take in", "/take-in", "t"], ["Rack", "/rack", "r"],
+        NAVIGATION = [["Bench", "/", "b"], ["Take in", "/take-in", "t"], ["Plan", "/plan", "p"], ["Rack", "/rack", "r"],
                       ["Shelf", "/shelf", "s"],
                       ["Cards", "/cards", "c"], ["Customers", "/customers", "u"], ["Bills", "/bills", "i"],
                       ["Sheets", "/sheets", "h"]].freeze

@@ -5,7 +5,6 @@ module UprightBench
     # When could a job be promised, with this or that to be done for it? The bench is read once, however often it is
     # asked.
     class AskPromise
-      QUARTER = 15 * 60 # seconds that a promise is rounded up to
       MOVES = 24        # plans tried for a promise that is given
       FEWER = 8         # and for one that is shown beside others
 
@@ -32,7 +31,7 @@ module UprightBench
         @answers[[asks.map(&:to_a).sort_by(&:to_s), moves]] ||= begin
           chain = @bench.chain(@job.number, asks, wet_until: wet_until)
           answer = take_in(chain).call(moves: moves)
-          at = rounded(@bench.time(answer.by))
+          at = @bench.rounded(@bench.time(answer.by))
           Answer.new(at: at, reason: reason(asks, answer, @bench.minutes(at)), schedule: answer.schedule)
         end
       rescue Core::Bench::BeyondHorizon, Core::Bench::Impossible, Core::Bench::NoSlot => e
@@ -47,15 +46,6 @@ module UprightBench
           share: @bench.share, standing: @standing)
         @standing = take_in.standing
         take_in
-      end
-
-      # No promise ends when the shop is closed.
-      def rounded(time)
-        over = time.to_i % QUARTER
-        late = over.zero? ? time : time + (QUARTER - over)
-        minute = @bench.minutes(late)
-        open = @bench.shop.open
-        open.worked(minute) == open.worked(minute - 1) ? @bench.time(open.open_from(minute)) : late
       end
 
       def reason(asks, answer, at)

@@ -6,6 +6,7 @@ module UprightBench
     # somebody can work, and the plan that stands. The core counts whole minutes from that moment on.
     class BenchAt
       HORIZON_DAYS = 400
+      QUARTER = 15 * 60 # seconds that a promise is rounded up to
       SLOT = 1 # size of every slot, and of every part
       RUNNING_SECONDS = 3600 # whoever did something of a job within that time goes on with it (house rule)
 
@@ -13,10 +14,13 @@ module UprightBench
 
       # @param at [Time]
       # @param policies [Policies]
-      def initialize(at:, policies: Policies.now)
+      # @param wanted [Hash{Integer=>Hash{String=>Hash, nil}}] number of a job => key of a step => what is wanted of it
+      #   instead of what is; nil for nothing
+      def initialize(at:, policies: Policies.now, wanted: {})
         @zero = Time.at(at.to_i - (at.to_i % 60))
         @at = at
         @policies = policies
+        @wanted = wanted
       end
 
       # @return [Integer] whole minutes from the beginning of the plan
@@ -29,9 +33,28 @@ module UprightBench
         @zero + (minutes * 60)
       end
 
+      # No promise ends when the shop is closed.
+      # @param time [Time]
+      # @return [Time] on a quarter hour, no sooner
+      def rounded(time)
+        over = time.to_i % QUARTER
+        late = over.zero? ? time : time + (QUARTER - over)
+        minute = minutes(late)
+        shop.open.worked(minute) == shop.open.worked(minute - 1) ? time(shop.open.open_from(minute)) : late
+      end
+
       # @return [Core::Bench::Shop]
       def shop
-        @shop ||= Core::Bench::Shop.new(technicians: technicians, open: open, slots: slots)
+        @shop ||= Core::Bench::Shop.new(technicians: people.call, open: open, slots: slots)
+      end
+
+      # @param hours [OpenHours]
+      # @param days [Range<Date>]
+      # @return [Array<Array(Integer, Integer)>] in minutes
+      def stretches(hours, days)
+        Core::Bench::Stretches.joined(days.flat_map do |date|
+          hours.stretches(date).map { |part| part.map { |time| minutes(time) } }
+        end)
       end
 
       # @param except [Integer, nil] number of a job that is left out
@@ -45,7 +68,8 @@ module UprightBench
       # @return [Core::Bench::Chain] of a job that nothing is promised for
       def chain(number, asks, wet_until: nil)
         wet_minutes = wet_until ? minutes(wet_until) : 0
-        ChainOfJob.new(asks, lasts: lasts, wet_minutes: wet_minutes, most_slots: slots&.size || 0).call(number)
+        ChainOfJob.new(asks, lasts: lasts, shop: shop, tested_by_another: tested_by_another?, wet_minutes: wet_minutes)
+          .call(number)
       end
 
       # @return [Core::Bench::Kept]
@@ -71,11 +95,14 @@ module UprightBench
       private
 
       def chain_of(job)
-        return look_over(job) if Core::Jobs::States.in?(:to_look_over, job[:state])
-
-        chain = chain(job[:number], work.asks(job), wet_until: work.wet_until(job))
-        chain = chain.with(promise: [minutes(job[:promise_at]), 0].max) if job[:promise_at]
+        chain = Core::Jobs::States.in?(:to_look_over, job[:state]) ? look_over(job) : what_is_left(job)
+        chain = wished(chain, work.wishes(job).merge(@wanted.fetch(job[:number], {})).compact)
         running(chain, work.running(job, since: @at - RUNNING_SECONDS))
+      end
+
+      def what_is_left(job)
+        chain = chain(job[:number], work.asks(job), wet_until: work.wet_until(job))
+        job[:promise_at] ? chain.with(promise: [minutes(job[:promise_at]), 0].max) : chain
       end
 
       def look_over(job)
@@ -84,12 +111,21 @@ module UprightBench
         Core::Bench::Chain.new(number: job[:number], operations: [operation])
       end
 
-      # What somebody is at is not taken away from them.
+      def wished(chain, wishes)
+        return chain if wishes.empty?
+
+        chain.with(operations: chain.operations.map do |operation|
+          wish = wishes[operation.key.to_s]
+          wish ? Wished.new(wish, bench: self).call(operation) : operation
+        end)
+      end
+
+      # What somebody is at is not taken away from them, unless they went away.
       def running(chain, person_id)
-        return chain unless technicians.any? { |technician| technician.id == person_id }
+        return chain if shop.technicians.none? { |technician| technician.id == person_id } || people.away?(person_id)
 
         first, *others = chain.operations
-        return chain if first.not_before.positive?
+        return chain if first.not_before.positive? || first.technician
 
         chain.with(operations: [first.with(technician: person_id, pinned: true), *others])
       end
@@ -102,35 +138,26 @@ module UprightBench
         @lasts ||= work.lasts
       end
 
-      def technicians
-        @technicians ||= people.map { |id| Core::Bench::Technician.new(id: id, calendar: open) }
+      # Nobody can test what somebody else did where nobody else is.
+      def tested_by_another?
+        @policies["final_test_by"] == "another" && shop.technicians.size > 1
       end
 
-      # Where nobody is a technician, whoever owns the shop works alone.
       def people
-        staff = Models::Person.may_sign_in.order(:id).select_hash_groups(:role, :id)
-        staff["technician"] || [staff.fetch("owner", [0]).first]
+        @people ||= PeopleAtBench.new(self, days: days, open: open, policies: @policies)
       end
 
       def open
-        @open ||= begin
-          stretches = days.flat_map { |date| @policies.schedule.stretches(date) }
-          Core::Bench::Calendar.new(joined(stretches.map { |part| part.map { |time| minutes(time) } }))
-        end
+        @open ||= Core::Bench::Calendar.new(stretches(@policies.schedule, days))
       end
 
       # A shop may be closed for a season.
       # @return [Range<Date>]
       # @raise [Refused] when it is closed for longer than a shop ever is
       def days
-        first = Config::Zone.date(@zero)
-        first..(@policies.schedule.open_day(first + 1) + HORIZON_DAYS)
-      end
-
-      # What is over is left out, what goes on began now; stretches that touch are one.
-      def joined(stretches)
-        stretches.select { |_, till| till.positive? }.each_with_object([]) do |(from, till), all|
-          all.any? && all.last.last >= from ? all.last[1] = till : all << [[from, 0].max, till]
+        @days ||= begin
+          first = Config::Zone.date(@zero)
+          first..(@policies.schedule.open_day(first + 1) + HORIZON_DAYS)
         end
       end
 

@@ -7,24 +7,30 @@ module UprightBench
     class ChainOfJob
       REFIT_MINUTES = 15 # to refit, test and label once everything is there and dry (house rule)
       MOST_LEAD_DAYS = 150 # the plan looks no further: what is later than thought may take twice as long
+      TEST_MINUTES = 5 # of these, to test it, where somebody else does (house rule)
       LAST = :refit # key of what is left when all is there
+      KEYS = %i[look_over work refit test].freeze
       LATE_SPREAD = Core::Shelf::LeadTime::STATED_SPREAD # of the days that a part takes
 
       # @param asks [Array<Promises::Ask>]
       # @param lasts [Hash{String=>Core::Bench::Lasts}] by action
+      # @param shop [Core::Bench::Shop] whose rack may have fewer slots than is washed: the rest goes there later, or
+      #   lies elsewhere
+      # @param tested_by_another [Boolean] whoever did the work does not test it
       # @param wet_minutes [Integer] until when something of it dries already, 0 for nothing
-      # @param most_slots [Integer] of the rack: what is washed beyond that goes there later, or lies elsewhere
-      def initialize(asks, lasts:, wet_minutes: 0, most_slots: 0)
+      def initialize(asks, lasts:, shop:, tested_by_another: false, wet_minutes: 0)
         @now, @later = asks.partition { |ask| ask.lead_days.zero? }
         @lasts = lasts
         @wet_minutes = wet_minutes
-        @most_slots = most_slots
+        @shop = shop
+        @most_slots = shop.slots&.size || 0
+        @tested_by_another = tested_by_another
       end
 
       # @param number [Integer] the job's
       # @return [Core::Bench::Chain]
       def call(number)
-        Core::Bench::Chain.new(number: number, operations: [(work if @now.any?), refit].compact)
+        Core::Bench::Chain.new(number: number, operations: [(work if @now.any?), refit, (test if apart?)].compact)
       end
 
       private
@@ -32,15 +38,35 @@ module UprightBench
       def work
         pieces, spread = together(@now)
         washes = @now.count { |ask| ask.wait_hours.positive? }
-        Core::Bench::Operation.new(key: :work, pieces: pieces, spread: spread,
+        Core::Bench::Operation.new(key: :work, pieces: pieces, spread: spread, skill: skill(@now),
           dry_minutes: (@now.map(&:wait_hours).max * 60).ceil, slots: Array.new([washes, @most_slots].min, BenchAt::SLOT))
       end
 
       def refit
-        pieces, spread = together([*@later, Promises::Ask.new(REFIT_MINUTES, 0, 0)])
+        pieces, spread = together([*@later, Promises::Ask.new(REFIT_MINUTES - (apart? ? TEST_MINUTES : 0), 0, 0)])
         arrival = ([@later.map(&:lead_days).max || 0, MOST_LEAD_DAYS].min * 1440).ceil
-        Core::Bench::Operation.new(key: LAST, pieces: pieces, spread: spread, not_before: [arrival, @wet_minutes].max,
-          late_spread: arrival > @wet_minutes ? LATE_SPREAD : 0.0)
+        Core::Bench::Operation.new(key: LAST, pieces: pieces, spread: spread, skill: skill(@later),
+          not_before: [arrival, @wet_minutes].max, late_spread: arrival > @wet_minutes ? LATE_SPREAD : 0.0)
+      end
+
+      # By whoever may, and not by whoever did the work where the owner wants it so.
+      def test
+        Core::Bench::Operation.new(key: :test, pieces: [TEST_MINUTES], spread: Core::Bench::Lasts::SPREAD,
+          skill: named(:final_tests), other_hands: @tested_by_another)
+      end
+
+      # @return [Boolean] whether the test is a step of its own
+      def apart?
+        @tested_by_another || !named(:final_tests).nil?
+      end
+
+      def skill(asks)
+        named(:motor_heads) if asks.any? { |ask| ask.skill == :motor_heads }
+      end
+
+      # What nobody is named for, everybody may.
+      def named(skill)
+        skill if @shop.technicians.any? { |technician| technician.skills.include?(skill) }
       end
 
       def together(asks)

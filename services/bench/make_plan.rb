@@ -35,6 +35,7 @@ module UprightBench
 
           schedule = better(standing(bench, chains), moves)
           KeepPlan.call(schedule, bench, at: at)
+          KeepPlan.look_for_ways(schedule, bench)
           schedule
         end
       end
@@ -44,15 +45,20 @@ module UprightBench
       #   work may
       def in_danger?(job, at:)
         bench = BenchAt.new(at: at)
-        share = standing(bench, bench.chains).shares[job.number]
+        share = standing(bench).shares[job.number]
         share.nil? || share < bench.share * Core::Bench::Standing::DANGER
       end
 
-      def standing(bench, chains)
+      # @param bench [BenchAt]
+      # @return [Core::Bench::Standing] the plan that stands
+      def standing(bench, chains = bench.chains)
         problem = Core::Bench::Problem.new(bench.shop, chains, bench.kept.holds)
         Core::Bench::Standing.of(problem, bench.kept, share: bench.share)
       end
 
+      # @param standing [Core::Bench::Standing]
+      # @param moves [Integer]
+      # @return [Core::Bench::Schedule] one that is worth it, else the one that stands
       def better(standing, moves)
         before = standing.schedule
         aim = Core::Bench::Aim.of(standing)
@@ -63,7 +69,7 @@ module UprightBench
       def worth?(before, after)
         (after.first(2) <=> before.first(2)).negative? || before.last - after.last >= WORTH
       end
-      private_class_method :standing, :better, :worth?
+      private_class_method :worth?
     end
   end
 end

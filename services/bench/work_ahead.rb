@@ -3,7 +3,7 @@
 module UprightBench
   module Services
     # What is still to be done for the jobs on which somebody can work: those that are to be looked over, and those
-    # whose customer agreed, unless a stop stands. Five queries.
+    # whose customer agreed, unless a stop stands. Six queries.
     class WorkAhead
       LEARNED_DAYS = 730 # of the shop's own minutes, as far back as is looked
 
@@ -24,9 +24,16 @@ module UprightBench
       def asks(job)
         sheet = Models::SheetVersion.parsed(job[:sheet_version_id])
         items.fetch(job[:id], []).map do |item|
-          ask = Promises.ask(sheet.position(item[:position]), item[:action], nil, item[:minutes], policies: @policies)
+          ask = Promises.ask(sheet, sheet.position(item[:position]), item[:action], nil, item[:minutes],
+            policies: @policies)
           ask.tap { |asked| asked.lead_days = days_to_come(job, item) }
         end
+      end
+
+      # @return [Hash{String=>Hash}] key of a step => what somebody wants of it
+      def wishes(job)
+        @wishes ||= Models::StepWish.where(job_id: ids).naked.all.group_by { |wish| wish[:job_id] }
+        @wishes.fetch(job[:id], []).to_h { |wish| [wish[:key], wish] }
       end
 
       # @return [Time, nil]

@@ -34,6 +34,7 @@ module UprightBench
 
       def call(key, result, note)
         refuse_too_early
+        MayTest.check(@job, by: @by)
         trial = TrialsOfJob.trials(@job).find { |one| one.key == key }
         raise NotFound, "Nothing like that is tried at this machine." unless trial && known?(result)
 

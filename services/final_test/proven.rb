@@ -13,6 +13,7 @@ module UprightBench
       def check(job, reason, by:, at:)
         state = TrialsOfJob.state(job)
         refuse_open(state)
+        MayTest.check(job, by: by) if state.open.any?
         refuse_failed(job, state) if reason.empty?
         AnswerTrial.pass_rest(job, state, by: by, at: at)
         state.failed.empty? ? {} : { not_mended_reason: reason[0, 300], not_mended_by: by.id }

@@ -5,8 +5,8 @@ module UprightBench
     # The promise of a job from what is left to do on it, and what it would be if something else were chosen.
     module Promises
       # What a thing to do asks for: minutes at the bench, hours on the rack, days until its part is there; and what it
-      # is, as the shop's own minutes are counted.
-      Ask = Struct.new(:minutes, :wait_hours, :lead_days, :action)
+      # is, as the shop's own minutes are counted; `skill` that not everybody has, of Core::Bench::Skills.
+      Ask = Struct.new(:minutes, :wait_hours, :lead_days, :action, :skill)
       DAYS_UNKNOWN = 7 # until a part comes of which nobody said how long it takes (house rule)
 
       module_function
@@ -52,16 +52,17 @@ module UprightBench
       # @param reserved [Hash{Integer=>Integer}] part's id => pieces that are reserved for others
       # @return [Ask]
       def ask_of(item, sheet, reserved:, policies:)
-        ask(sheet.position(item.position), item.action, item.part&.to_core(reserved: reserved[item.part_id]),
+        ask(sheet, sheet.position(item.position), item.action, item.part&.to_core(reserved: reserved[item.part_id]),
           item.minutes, policies: policies)
       end
 
       # @param part [Core::Fit::Part, nil]
       # @return [Ask]
-      def ask(place, action, part = nil, minutes = Core::Work::Plan.minutes(place, action), policies:)
+      def ask(sheet, place, action, part = nil, minutes = Core::Work::Plan.minutes(place, action), policies:)
         hours = action == "wash" ? drying(place, policies).hours || Core::Drying::DryingTime::MOST_HOURS : 0
         comes = action == "replace" && part && !part.on_shelf?
-        Ask.new(minutes, hours, comes ? part.lead_days || DAYS_UNKNOWN : 0, action)
+        Ask.new(minutes, hours, comes ? part.lead_days || DAYS_UNKNOWN : 0, action,
+          Core::Bench::Skills.of(sheet, place, action))
       end
 
       # @return [Core::Drying::DryingTime::Answer]

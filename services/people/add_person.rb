@@ -10,7 +10,8 @@ module UprightBench
       # @return [Models::Person]
       def call(name:, email:, role:, password:, at:, password_given: false)
         Models::Person.create(name: name, email: email, role: role, password_hash: Passwords.digest(password),
-          password_given: password_given, password_given_at: (at if password_given), created_at: at)
+          password_given: password_given, password_given_at: (at if password_given), created_at: at,
+          at_bench: role == "technician")
       end
     end
   end

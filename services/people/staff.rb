@@ -37,6 +37,22 @@ module UprightBench
         end
       end
 
+      # When they work at the bench, and what they may do there.
+      # @param fields [Hash] at_bench, bench_hours (nil for the shop's), skills
+      # @raise [Invalid] when the hours run backwards
+      def put_at_bench(person, fields, by:, at:)
+        Permissions.check!(:people, by)
+        hours = fields.fetch(:bench_hours)
+        OpenHours.for(hours: hours, closed_days: [], time_zone: Config::Zone.name) if hours
+        DB.transaction do
+          person.lock!
+          person.update(at_bench: fields.fetch(:at_bench), bench_hours: hours && Sequel.pg_jsonb(hours),
+            skills: Sequel.pg_array(fields.fetch(:skills), :text))
+          History.note("changed", person, by: by, at: at, data: fields.slice(:at_bench, :skills))
+          MakePlan.ask
+        end
+      end
+
       # Locked out at once, everywhere; their name stays in the history.
       # @raise [Refused] when no owner would be left
       def close(person, by:, at:)

@@ -6,7 +6,7 @@ module UprightBench
     # for the same few days again and again.
     class OpenHours
       SEARCHED_DAYS = 400 # a shop that stays closed for longer is closed
-      KEPT = 4
+      KEPT = 40 # of the shop, and of those who work there
       TIME = /\A(?:([01]\d|2[0-3]):([0-5]\d)|24:00)\z/
       DAYS = %w[sun mon tue wed thu fri sat].freeze # as Date#wday counts them
 

@@ -1,0 +1,60 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Bench
+      # What another plan would mean for the promises that were given: how sure each is now, and how sure it would be.
+      class Effects
+        # @!attribute number [Integer] of a job with a promise
+        # @!attribute before [Float] share of draws in which it is kept, as the plan stands
+        # @!attribute after [Float] likewise, in the other plan
+        # @!attribute by [Integer] the moment by which it would be ready as surely as a promise is to be kept
+        Effect = Struct.new(:number, :before, :after, :by, keyword_init: true)
+
+        LEAST = 0.02 # of all draws, that are worth a word
+
+        # @param before [Standing]
+        # @param after [Standing] of the same jobs
+        # @param share [Float] of promises that are to be kept
+        def initialize(before, after, share:)
+          @before = before
+          @after = after
+          @share = share
+        end
+
+        # @return [Array<Effect>] promises that would be in danger and are not, or more than they are; the worst first
+        def breaks
+          @breaks ||= changed.select { |effect| effect.after < effect.before && in_danger?(effect.after) }
+            .sort_by(&:after)
+        end
+
+        # @return [Array<Effect>] promises that are in danger and would not be
+        def saves
+          @saves ||= changed.select { |effect| in_danger?(effect.before) && !in_danger?(effect.after) }
+        end
+
+        # @param number [Integer]
+        # @return [Effect, nil] nil for a job without a promise
+        def of(number)
+          all.find { |effect| effect.number == number }
+        end
+
+        private
+
+        def in_danger?(share)
+          share < @share * Standing::DANGER
+        end
+
+        def changed
+          all.select { |effect| (effect.after - effect.before).abs >= LEAST }
+        end
+
+        def all
+          @all ||= @after.shares.map do |number, after|
+            Effect.new(number: number, before: @before.shares.fetch(number), after: after, by: @after.by(number))
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,147 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Bench
+      # What would save a promise that is in danger. Each way is tried: the plan is made with it and carried out in all
+      # draws, and it counts when the promise is out of danger and none that was safe comes into it.
+      class Rescue
+        # @!attribute kind [Symbol] of KINDS
+        # @!attribute other [Integer, nil] number of the job that would wait
+        # @!attribute technician [Integer, nil] id of whoever would stay on
+        # @!attribute share [Float] of draws in which the promise would be kept
+        # @!attribute by [Integer, nil] until when the other job could be promised instead, where its customer is asked
+        #   for a later day
+        Way = Struct.new(:kind, :other, :technician, :share, :by, keyword_init: true)
+
+        KINDS = %i[wait new_instead stay_on later_day].freeze # the easiest first
+        STAY_ON = 60 # minutes after closing (house rule)
+        MOVES = 24 # plans that are tried for each way
+        MOST_OTHERS = 4
+
+        # @param standing [Standing] the plan as it is
+        # @param share [Float] of promises that are to be kept
+        def initialize(standing, share:, draws: Draws.usual)
+          @standing = standing
+          @schedule = standing.schedule
+          @problem = @schedule.problem
+          @share = share
+          @draws = draws
+        end
+
+        # @param number [Integer] of a job whose promise is in danger
+        # @return [Array<Way>]
+        def call(number)
+          @number = number
+          @job = @problem.job(number)
+          [*waits, *others_aside].compact.sort_by { |way| [KINDS.index(way.kind), -way.share] }
+        end
+
+        private
+
+        # What is no merit of theirs is not put down to them: where another order alone would do, nobody stays on.
+        def others_aside
+          saved?(effects(@problem.chains)) ? [] : [new_instead, *stay_on]
+        end
+
+        # Another job is begun only when this one is ready.
+        def waits
+          others.filter_map do |other|
+            ready = @schedule.ready(@job)
+            effects = effects(changed(other) { |operation| later(operation, ready) }, focus: @number)
+            next unless saved?(effects)
+
+            broken = effects.breaks
+            next way(:wait, effects, other: other) if broken.empty?
+
+            way(:later_day, effects, other: other, by: broken.first.by) if broken.map(&:number) == [other]
+          end
+        end
+
+        def later(operation, ready)
+          operation.with(not_before: [operation.not_before, ready].max, late_spread: 0.0, pinned: false)
+        end
+
+        # Those that are planned before it is ready, and are not pinned: what holds it up before all others.
+        def others
+          numbers = @problem.steps.select { |step| early?(step) }.map { |step| @problem.chains[step.job].number }
+          ((HeldUp.by(@schedule, @job) & numbers) | numbers).first(MOST_OTHERS)
+        end
+
+        def early?(step)
+          step.job != @job && !step.operation.pinned && @schedule.starts[step.index] < @schedule.ready(@job)
+        end
+
+        # New parts are fitted instead of washing the old ones.
+        def new_instead
+          return if @problem.chains[@job].operations.none? { |operation| operation.dry_minutes.positive? }
+
+          effects = effects(changed(@number) { |operation| operation.with(dry_minutes: 0, slots: []) })
+          way(:new_instead, effects) if harmless?(effects)
+        end
+
+        def stay_on
+          @schedule.people.values_at(*@problem.steps_of[@job].map(&:index)).uniq.filter_map do |person|
+            technician = @problem.shop.technicians[person]
+            effects = effects(@problem.chains, shop: with_longer_day(technician))
+            way(:stay_on, effects, technician: technician.id) if harmless?(effects)
+          end
+        end
+
+        def with_longer_day(technician)
+          stretches = technician.calendar.from.zip(technician.calendar.till)
+          longer = technician.with(calendar: Calendar.new(longer(stretches)))
+          @problem.shop.with(technicians: @problem.shop.technicians.map { |one| one.id == longer.id ? longer : one })
+        end
+
+        # The last of them before the promise, as far as the next one leaves room.
+        def longer(stretches)
+          last = stretches.rindex { |from, _| from < @problem.chains[@job].promise } || 0
+          from, till = stretches[last]
+          following = stretches[last + 1]&.first || (till + STAY_ON + 1)
+          stretches[last] = [from, [till + STAY_ON, following - 1].min]
+          stretches
+        end
+
+        def changed(number, &)
+          @problem.chains.map do |chain|
+            chain.number == number ? chain.with(operations: chain.operations.map(&)) : chain
+          end
+        end
+
+        def effects(chains, shop: @problem.shop, focus: nil)
+          problem = Problem.new(shop, chains, @problem.holds)
+          schedule = Placing.new(problem).call(Kept.of(@schedule).order(problem, limits(problem)), [])
+          improve = Improve.new(Placing.new(problem), Aim.new(problem, limits: limits(problem)),
+            focus: focus && problem.job(focus))
+          after = Standing.new(improve.call(schedule, moves: MOVES), share: @share, draws: @draws)
+          Effects.new(@standing, after, share: @share)
+        end
+
+        # As early before each promise as the plan that stands is, for the others; this one as surely as it should be.
+        def limits(problem)
+          given = @standing.limits.except(@number).transform_keys { |number| problem.job(number) }
+          given.merge(problem.job(@number) => safe_limit(problem))
+        end
+
+        # In the middle of what it takes and of what it may take.
+        def safe_limit(problem)
+          spread = @problem.worked(@standing.by(@number)) - @problem.worked(@schedule.ready(@job))
+          problem.worked(@problem.chains[@job].promise) - [spread, 0].max
+        end
+
+        def saved?(effects)
+          effects.saves.any? { |effect| effect.number == @number }
+        end
+
+        def harmless?(effects)
+          saved?(effects) && effects.breaks.empty?
+        end
+
+        def way(kind, effects, **more)
+          Way.new(kind: kind, share: effects.of(@number).after, **more)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Policies
+      # Rules of when a machine is ready, who tests it, and of what nobody fetched.
+      module PromiseRules
+        ALL = [
+          Number.new(key: "promises_kept_percent", group: :promises, label: "Promises that are to be kept", unit: "%",
+            range: 50..99, default: 90, hint: "Of a hundred. The more, the later a machine is promised."), # house rule
+          Choice.new(key: "final_test_by", group: :promises, label: "The final test is done by", default: "anybody",
+            options: { "anybody" => "anybody who may",
+                       "another" => "somebody else than whoever did the work last" }),
+          Number.new(key: "fetch_again_days", group: :promises, label: "Remind of what was not fetched after",
+            unit: "days", range: 1..90, default: 14), # house rule
+          Number.new(key: "most_fetch_reminders", group: :promises, label: "Remind at most", unit: "times",
+            range: 0..10, default: 3) # house rule
+        ].freeze
+      end
+    end
+  end
+end

@@ -1,0 +1,93 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Screens
+    module Plan
+      # How the plan is worded.
+      module PlanWords
+        # @param kept [Core::Stats::Wilson]
+        # @return [String] how many promises were kept
+        def kept_words(kept)
+          return "No promise has come due yet." if kept.tries.zero?
+
+          share, low, high = [kept.share, kept.low, kept.high].map { |part| (part * 100).round }
+          "#{kept.hits} of #{counted(kept.tries, 'promise')} kept in half a year: #{share} %, give or take #{low} to " \
+            "#{high}; #{policies['promises_kept_percent']} % are wanted."
+        end
+
+        # @param share [Float]
+        # @return [String] as in "holds 87 times in 100"
+        def holds_words(share)
+          times = (share * 100).floor
+          return "holds nearly always" if times >= 99
+
+          times.zero? ? "does not hold" : "holds #{counted(times, 'time')} in 100"
+        end
+
+        # @param way [Queries::PlanOfBench::Way]
+        def way_words(way, lanes)
+          "#{way_itself(way, lanes)}: it #{holds_words(way.share)} then."
+        end
+
+        # @return [String]
+        def way_itself(way, lanes)
+          other = [way.other, lanes.plan.jobs[way.other]&.customer].compact.join(", ")
+          case way.kind
+          when :wait then "Let #{other} wait until it is ready"
+          when :later_day then "Ask #{other} for a later day, #{moment(way.by)}"
+          when :stay_on then "#{lanes.name(way.technician)} stays on for up to an hour"
+          else "Fit new parts instead of washing"
+          end
+        end
+
+        # @param wish [Models::StepWish]
+        def wish_words(wish, lanes)
+          said = [("by #{lanes.name(wish.person_id)}" if wish.person_id),
+                  ("not before #{moment(wish.not_before)}" if wish.not_before), ("stays there" if wish.pinned)]
+          "Wanted: #{said.compact.join(', ')}."
+        end
+
+        # @return [String] as the shop writes the time of day
+        def clock_of(time)
+          Core::Units::Moment.clock(Config::Zone.local(time))
+        end
+
+        def rack_free_words(rack)
+          slots, free = rack
+          slots.zero? ? "" : "Rack: #{free} of #{slots} slots free"
+        end
+
+        # @return [Hash{String=>String}] id => name
+        def people_of(lanes)
+          lanes.plan.lanes.to_h { |lane| [lane.id.to_s, lane.name] }
+        end
+
+        # What one would do most often, with one press: words => what is asked then.
+        # @return [Hash{String=>String}]
+        def quick_moves(lanes, step)
+          { "Take it up now" => wish_query(step.person, now, true), **gifts(lanes, step),
+            "Pin it where it is" => wish_query(step.person, step.from, true),
+            "Put it off to #{day(zone_date(lanes.next_day))}" => wish_query(nil, lanes.next_day, false) }
+        end
+
+        def gifts(lanes, step)
+          others = lanes.plan.lanes.reject { |lane| lane.id == step.person }
+          others.to_h { |lane| ["Give it to #{lane.name.split.first}", wish_query(lane.id, nil, false)] }
+        end
+
+        def wish_query(person_id, not_before, pinned)
+          fields = { person_id: person_id, not_before: not_before && Moments.write(not_before),
+                     pinned: ("1" if pinned) }
+          URI.encode_www_form(fields.compact)
+        end
+
+        # @param form [Screens::Plan::WishForm]
+        # @return [Hash{Symbol=>String}] as they were asked
+        def wish_fields(form)
+          fields = %i[person_id not_before pinned].to_h { |name| [name, form.value(name).to_s] }
+          fields.reject { |_, typed| typed.empty? }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,121 @@
+# frozen_string_literal: true
+
+require_relative "../test_helper"
+
+# Who works at the bench, when, and what they may do there: the plan asks it, and so does the final test.
+class PeopleAtBenchTest < DatabaseTest
+  def setup
+    super
+    Models::Job.in_shop.update(state: "declined")
+    Models::WorkItem.dataset.update(took_minutes: nil)
+  end
+
+  def monday
+    @monday ||= Config::Zone.at(today + ((8 - today.wday) % 7) + 7, 9)
+  end
+
+  def put(person, at_bench: true, hours: nil, skills: [])
+    Services::Staff.put_at_bench(person, { at_bench: at_bench, bench_hours: hours, skills: skills }, by: owner, at: NOW)
+  end
+
+  def alone
+    Models::Person.exclude(id: technician.id).update(at_bench: false)
+    technician
+  end
+
+  def job(findings = { "roll" => { turns: "stuck" } })
+    take_in(at: monday).tap do |one|
+      findings.each { |position, observed| record(one, position, observed, at: monday) }
+      Services::FinishLookOver.call(one.number, by: technician, at: monday)
+    end.refresh
+  end
+
+  def technicians
+    Services::BenchAt.new(at: monday).shop.technicians
+  end
+
+  def test_own_hours_put_a_promise_off
+    put(alone, hours: { "tue" => { "13:00" => "17:00" } })
+
+    assert_equal monday + 86_400 + (4.75 * 3600), job.promise_at, "as from nine to a quarter to ten, on Tuesday"
+  end
+
+  def test_an_absence_puts_it_off_and_called_off_brings_it_back
+    away = Services::TellAbsence.call(alone, from: monday - 3600, till: monday + 86_400, by: technician, at: NOW)
+
+    assert_equal monday + 86_400 + (0.75 * 3600), job.promise_at
+    Services::TellAbsence.call_off(away.id, by: technician, at: NOW)
+
+    assert_equal monday + (0.75 * 3600), job.promise_at
+  end
+
+  def test_who_is_away_for_good_leaves_the_work_to_the_owner
+    Services::TellAbsence.call(alone, from: monday - 3600, till: monday + (500 * 86_400), by: technician, at: NOW)
+
+    assert_equal [Models::Person.first(role: "owner").id], technicians.map(&:id)
+  end
+
+  def test_absences_run_forwards_and_are_of_somebody_at_the_bench
+    assert_raises(Services::Invalid) do
+      Services::TellAbsence.call(technician, from: monday, till: monday, by: technician, at: NOW)
+    end
+    assert_raises(Services::Forbidden) do
+      Services::TellAbsence.call(technician, from: monday, till: monday + 60, by: looker, at: NOW)
+    end
+  end
+
+  def test_what_nobody_is_named_for_everybody_may
+    sheet = job.sheet
+    chain = -> { Services::BenchAt.new(at: monday).chain(1, [ask(sheet)]) }
+
+    assert_nil chain.call.operations.first.skill
+    put(technician, skills: ["motor_heads"])
+
+    assert_equal :motor_heads, chain.call.operations.first.skill
+  end
+
+  def ask(_sheet)
+    Services::Promises::Ask.new(10, 0, 0, "replace", :motor_heads)
+  end
+
+  def test_the_test_is_a_step_of_its_own_where_somebody_else_does_it
+    put(counter_person)
+    keys = -> { Services::BenchAt.new(at: monday).chain(1, [ask(nil)]).operations.map(&:key) }
+
+    assert_equal %i[work refit], keys.call
+    Services::SavePolicies.call({ "final_test_by" => "another" }, by: owner, at: NOW)
+
+    assert_equal %i[work refit test], keys.call
+  end
+
+  def counter_person
+    Models::Person.first(role: "counter")
+  end
+
+  def looker
+    Models::Person.first(role: "look_only") ||
+      Services::AddPerson.call(name: "Only Looks", email: "looks@example.org", role: "look_only", password: "x" * 20,
+        at: NOW)
+  end
+
+  def tested_by(person)
+    one = settled({ "roll" => { turns: "drags" } })
+    do_all(one)
+    Services::AnswerTrial.call(one.number, "complaint", "pass", by: person, at: NOW + 60)
+  end
+
+  def test_whoever_did_the_work_does_not_test_it
+    Services::SavePolicies.call({ "final_test_by" => "another" }, by: owner, at: NOW)
+
+    assert_match(/somebody else tests it/, assert_raises(Services::Refused) { tested_by(technician) }.message)
+    assert tested_by(counter_person)
+  end
+
+  def test_who_is_named_for_tests_does_them
+    put(technician, skills: ["final_tests"])
+
+    assert_match(/is tested by #{technician.name}/, assert_raises(Services::Refused) { tested_by(counter_person) }
+      .message)
+    assert tested_by(technician)
+  end
+end
