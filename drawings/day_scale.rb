@@ -17,8 +17,7 @@ module UprightBench
         @days = days
         @share = (to - from - (GAP * (days.size - 1))) / (FIRST + days.size - 1)
         @pieces = days.each_with_index.map do |stretches, index|
-          left = from + (0...index).sum { |before| width(before) + GAP }
-          [stretches.first.first, stretches.last.last, left, width(index)]
+          [stretches.first.first, stretches.last.last, from + before(index), width(index)]
         end
       end
 
@@ -55,7 +54,11 @@ module UprightBench
       def width(index)
         index.zero? ? @share * FIRST : @share
       end
-      private :width
+
+      def before(index)
+        (0...index).sum { |place| width(place) + GAP }
+      end
+      private :width, :before
 
       # @return [Array<Array(Float, Float)>] left and width of the breaks within the days
       def breaks

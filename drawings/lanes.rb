@@ -10,17 +10,17 @@ module UprightBench
       HEAD = 44
       FLAG = 22
       LANE = 56
+      MOST_LANE = 130
       WAIT = 20
-      NUMBER = 36 # what a job's number takes, written along
-      LEAST = 9 # and across
 
       # What is drawn.
       # @!attribute lanes [Array] each with name, steps (job, key, from, till) and away (from, till)
       # @!attribute waits [Array] each with job, from, till and words
       # @!attribute promises [Array] each with job, at and danger
+      # @!attribute customers [Hash{Integer=>String}] by job
       # @!attribute pinned [Array<Array(Integer, Symbol)>] job and key
       # @!attribute chosen [Array(Integer, Symbol), nil] likewise
-      Drawn = Struct.new(:lanes, :waits, :promises, :pinned, :chosen, keyword_init: true)
+      Drawn = Struct.new(:lanes, :waits, :promises, :customers, :pinned, :chosen, keyword_init: true)
 
       # @param drawn [Drawn]
       # @param scale [DayScale]
@@ -28,13 +28,15 @@ module UprightBench
       # @param zone [#call] Time => Time on the shop's clock
       # @param words [#call] step => what it says to whoever cannot see it
       # @param path [#call] step => address
-      def initialize(drawn, scale:, now:, zone:, words:, path:)
+      # @param least_height [Integer] that lanes grow to fill, as far as they may
+      def initialize(drawn, scale:, now:, zone:, words:, path:, least_height: 0)
         @drawn = drawn
         @scale = scale
         @now = now
         @zone = zone
         @words = words
         @path = path
+        @least_height = least_height
       end
 
       # @return [String]
@@ -54,7 +56,14 @@ module UprightBench
       end
 
       def lanes_end
-        lanes_begin + (@drawn.lanes.size * LANE) + 6
+        lanes_begin + (@drawn.lanes.size * lane_height) + 6
+      end
+
+      def lane_height
+        @lane_height ||= begin
+          others = lanes_begin + (wait_rows.size * WAIT) + 14
+          ((@least_height - others) / [@drawn.lanes.size, 1].max).clamp(LANE, MOST_LANE)
+        end
       end
 
       def days
@@ -89,7 +98,7 @@ module UprightBench
       def wait_rows
         @wait_rows ||= rows(in_sight(@drawn.waits)) do |wait|
           left, width = @scale.span(wait.from, wait.till)
-          [left, [width, 8 + (wait.words.size * 7.2)].max]
+          [left, [width, 8 + (wait.words.size * LaneBlocks::LETTER)].max]
         end
       end
 
@@ -118,58 +127,29 @@ module UprightBench
       end
 
       def lanes
-        @drawn.lanes.each_with_index.map { |lane, place| lane(lane, lanes_begin + (place * LANE)) }.join
+        @drawn.lanes.each_with_index.map { |lane, place| lane(lane, lanes_begin + (place * lane_height)) }.join
       end
 
       def lane(lane, top)
-        below = top + LANE - 4
-        [Svg.tag(:line, x1: LEFT, y1: below, x2: WIDTH, y2: below, class: "lane-line"),
-         Svg.text(lane.name, x: LEFT - 8, y: top + 31, class: "lane-name"),
-         *in_sight(lane.away).map { |away| gone(away, top) },
-         *in_sight(lane.steps).map { |step| block(step, top) }].join
+        [line(top + lane_height - 4), name(lane, top),
+         *in_sight(lane.away).map { |away| blocks.away(away, top) },
+         *in_sight(lane.steps).map { |step| blocks.step(step, top) }].join
+      end
+
+      def name(lane, top)
+        Svg.text(lane.name, x: LEFT - 8, y: top + (lane_height / 2) + 3, class: "lane-name")
+      end
+
+      def line(down)
+        Svg.tag(:line, x1: LEFT, y1: down, x2: WIDTH, y2: down, class: "lane-line")
+      end
+
+      def blocks
+        @blocks ||= LaneBlocks.new(@drawn, scale: @scale, height: lane_height, words: @words, path: @path)
       end
 
       def in_sight(things)
         things.select { |thing| @scale.shows?(thing.from, thing.till) }
-      end
-
-      def gone(away, top)
-        left, width = @scale.span(away.from, away.till)
-        Svg.tag(:rect, x: left, y: top + 3, width: width, height: LANE - 12, class: "lane-away") +
-          (width > 40 ? Svg.text("away", x: left + 6, y: top + 29, class: "lane-away-word") : "")
-      end
-
-      def block(step, top)
-        left, width = @scale.span(step.from, step.till)
-        width = [width - 1, 4].max
-        path = @path.call(step)
-        Svg.tag(:a, inside(step, left, width, top), href: path, aria_label: @words.call(step), class: css(step),
-          hx_get: path, hx_target: "#step", hx_select: "#step", hx_swap: "outerHTML", hx_push_url: "true")
-      end
-
-      def inside(step, left, width, top)
-        box = Svg.tag(:rect, x: left, y: top + 3, width: width, height: LANE - 12, rx: 2)
-        pin = Svg.tag(:circle, cx: left + width - 5, cy: top + 8, r: 3.5, class: "lane-pin") if pinned?(step)
-        "#{box}#{number(step, left, width, top)}#{pin}"
-      end
-
-      def css(step)
-        chosen = @drawn.chosen == [step.job, step.key]
-        ["lane-block", "lane-#{step.key.to_s.tr('_', '-')}", ("lane-chosen" if chosen)].compact.join(" ")
-      end
-
-      def pinned?(step)
-        @drawn.pinned.include?([step.job, step.key])
-      end
-
-      # Along where there is room, else across.
-      def number(step, left, width, top)
-        middle = (left + (width / 2)).round(1)
-        return Svg.text(step.job, x: middle, y: top + 30, class: "lane-number") if width >= NUMBER
-        return "" if width < LEAST
-
-        Svg.text(step.job, x: middle, y: top + 25, transform: "rotate(-90 #{middle} #{top + 25}) translate(0 4)",
-          class: "lane-number lane-across")
       end
 
       def waits

@@ -26,7 +26,8 @@ module UprightBench
         # @return [Schedule] no worse than the one given
         def call(schedule, moves:)
           @problem = schedule.problem
-          @movable = @problem.steps.reject { |step| step.operation.pinned }.map(&:index)
+          @movable = @problem.steps.reject(&:fixed).map(&:index)
+          @focused = @focus ? @problem.steps_of[@focus].map(&:index) & @movable : []
           return schedule if @movable.empty?
 
           @best = @current = [schedule, @aim.cost(schedule)]
@@ -74,7 +75,7 @@ module UprightBench
 
         # Half of the time an operation of the job in focus, if there is one.
         def put_next(order)
-          return put(order, chosen, @numbers.below(order.size)) if @focus && @numbers.below(2).zero?
+          return put(order, chosen, @numbers.below(order.size)) if @focused.any? && @numbers.below(2).zero?
 
           @turn += 1
           step, place = ((@turn * STRIDE) % (@movable.size * order.size)).divmod(order.size)
@@ -82,11 +83,8 @@ module UprightBench
         end
 
         def chosen
-          if @focus && @numbers.below(2).zero?
-            steps = @problem.steps_of[@focus]
-            return steps[@numbers.below(steps.size)].index
-          end
-          @movable[@numbers.below(@movable.size)]
+          steps = @focused.any? && @numbers.below(2).zero? ? @focused : @movable
+          steps[@numbers.below(steps.size)]
         end
 
         # Or to nobody, for whoever is soonest; one time in a few, so is everything.
@@ -108,11 +106,11 @@ module UprightBench
           steps = @problem.steps
           before = steps[step].before
           following = steps[step + 1] unless steps[step].last
-          [[before ? order.index(before) + 1 : 0, pinned].max, following ? order.index(following.index) : order.size]
+          [[before ? order.index(before) + 1 : 0, fixed].max, following ? order.index(following.index) : order.size]
         end
 
         # They stand first.
-        def pinned
+        def fixed
           @problem.steps.size - @movable.size
         end
 

@@ -58,7 +58,7 @@ module UprightBench
         # What is pinned first, and nothing before what it follows in its job.
         def in_turn(problem, steps)
           done = {}
-          steps.partition { |step| step.operation.pinned }.flatten(1)
+          steps.partition(&:fixed).flatten(1)
             .flat_map { |step| with_those_before(problem, step, done) }
         end
 

@@ -7,8 +7,10 @@ module UprightBench
       # own place in that row, the one before it in its job and who may do it.
       class Problem
         # One operation of the row. `people` are indices of technicians, `before` the index of the one before it in its
-        # job, `dry` what must pass after that one; `pieces` are short enough for anybody's day.
-        Step = Struct.new(:index, :job, :before, :pieces, :minutes, :people, :dry, :not_before, :operation, :last)
+        # job, `dry` what must pass after that one; `pieces` are short enough for anybody's day; `fixed` says
+        # that it is pinned, or that something pinned follows it in its job.
+        Step = Struct.new(:index, :job, :before, :pieces, :minutes, :people, :dry, :not_before, :operation, :last,
+          :fixed)
 
         CHUNK = 60 # minutes: what is longer than anybody's stretch is done in parts like this
 
@@ -48,13 +50,18 @@ module UprightBench
 
         def add(chain, job)
           dry = 0
+          fixed = chain.operations.rindex(&:pinned) || -1
           chain.operations.each_with_index do |operation, place|
-            before = place.zero? ? nil : @steps.size - 1
-            pieces = operation.pieces.flat_map { |piece| short(piece) }
-            @steps << Step.new(@steps.size, job, before, pieces, operation.minutes, people(chain, operation), dry,
-              not_before(chain, operation), operation, place == chain.operations.size - 1)
+            @steps << step(chain, operation, job, (@steps.size - 1 unless place.zero?), dry, place <= fixed)
             dry = operation.dry_minutes
           end
+        end
+
+        def step(chain, operation, job, before, dry, fixed)
+          pieces = operation.pieces.flat_map { |piece| short(piece) }
+          last = operation.equal?(chain.operations.last)
+          Step.new(@steps.size, job, before, pieces, operation.minutes, people(chain, operation), dry,
+            not_before(chain, operation), operation, last, fixed)
         end
 
         # What somebody pinned was not put there to leave room for others.

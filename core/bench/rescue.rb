@@ -69,7 +69,7 @@ module UprightBench
         end
 
         def early?(step)
-          step.job != @job && !step.operation.pinned && @schedule.starts[step.index] < @schedule.ready(@job)
+          step.job != @job && !step.fixed && @schedule.starts[step.index] < @schedule.ready(@job)
         end
 
         # New parts are fitted instead of washing the old ones.

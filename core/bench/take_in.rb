@@ -149,8 +149,8 @@ module UprightBench
         end
 
         def placed_at(others, people, place)
-          pinned = others.count { |step| @problem.steps[step].operation.pinned }
-          @placing.call(others.dup.insert([place, pinned].max, *steps.map(&:index)), people)
+          fixed = others.count { |step| @problem.steps[step].fixed }
+          @placing.call(others.dup.insert([place, fixed].max, *steps.map(&:index)), people)
         end
 
         def given

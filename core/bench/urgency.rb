@@ -24,7 +24,7 @@ module UprightBench
 
         # @return [Boolean] whether it may wait for the other
         def later?(step, other)
-          !step.operation.pinned && rank(step) > rank(other)
+          !step.fixed && rank(step) > rank(other)
         end
 
         private

@@ -19,12 +19,11 @@ module UprightBench
           @chosen = chosen
         end
 
+        # @param height [Integer] that it fills at least, where a wide screen has room
         # @return [String] SVG
-        def drawing
-          drawn = Drawings::Lanes::Drawn.new(lanes: plan.lanes, waits: waits, promises: promises,
-            pinned: plan.wishes.select { |_, wish| wish.pinned }.keys, chosen: @chosen)
+        def drawing(height: 0)
           Drawings::Lanes.new(drawn, scale: scale, now: @now, zone: ->(time) { Config::Zone.local(time) },
-            words: method(:words), path: ->(step) { "/plan/#{step.job}/#{step.key}" }).render
+            words: method(:words), path: ->(step) { "/plan/#{step.job}/#{step.key}" }, least_height: height).render
         end
 
         # @return [PlannedJobs::Step, nil]
@@ -89,6 +88,12 @@ module UprightBench
         Flag = Struct.new(:job, :at, :danger)
         Wait = Struct.new(:job, :from, :till, :words)
         private_constant :Flag, :Wait
+
+        def drawn
+          Drawings::Lanes::Drawn.new(lanes: plan.lanes, waits: waits, promises: promises, chosen: @chosen,
+            customers: plan.jobs.transform_values(&:customer),
+            pinned: plan.wishes.select { |_, wish| wish.pinned }.keys)
+        end
 
         def promises
           in_danger = plan.dangers.map(&:job)

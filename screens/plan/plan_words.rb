@@ -11,8 +11,8 @@ module UprightBench
           return "No promise has come due yet." if kept.tries.zero?
 
           share, low, high = [kept.share, kept.low, kept.high].map { |part| (part * 100).round }
-          "#{kept.hits} of #{counted(kept.tries, 'promise')} kept in half a year: #{share} %, give or take #{low} to " \
-            "#{high}; #{policies['promises_kept_percent']} % are wanted."
+          "#{kept.hits} of #{counted(kept.tries, 'promise')} kept in half a year: #{share} % (likely " \
+            "#{low} to #{high} %). Wanted: #{policies['promises_kept_percent']} %."
         end
 
         # @param share [Float]
@@ -22,6 +22,12 @@ module UprightBench
           return "holds nearly always" if times >= 99
 
           times.zero? ? "does not hold" : "holds #{counted(times, 'time')} in 100"
+        end
+
+        # @return [String] as in "Today 09:20 to 10:30"
+        def from_till_words(from, till)
+          ends = zone_date(from) == zone_date(till) ? clock_of(till) : moment(till)
+          "#{moment(from).sub(/\A./, &:upcase)} to #{ends}"
         end
 
         # @param way [Queries::PlanOfBench::Way]

@@ -24,8 +24,15 @@ class PagesTest < BrowserTest
      *drafts, "/take-in/many?customer_id=#{machine.customer_id}",
      "/take-in/taken?customer_id=#{stopped.customer_id}&from=#{stopped.number}&to=#{stopped.number}",
      *counter(machine), "/customer-lists", customer_list, "/archives",
+     "/plan", "/plan/wall", plan_step, "/people/#{owner.id}/bench",
      "/settings", "/settings/shop", "/people", "/people/roles", "/audit?group=signing_in", "/take-over", "/me",
      "/otp-setup", "/legend", "/logout", "/nothing", "#{open.fetch('settled')}/history"]
+  end
+
+  # With what a move would do.
+  def plan_step
+    step = Queries::PlannedJobs.steps.max_by(&:from)
+    "/plan/#{step.job}/#{step.key}?person_id=#{step.person}"
   end
 
   # Money, parcels, what waits, and another part for something to do.

@@ -28,6 +28,7 @@ class FuzzTest < DatabaseTest
               discount_percent discount_reason
               supplier part order before digest code lead_days until at_once shown customer_ids move line card_id on
               note drop_off_on language look sign tool shares lights runs_without_filter taken gauge gauge_id point
+              away_id person_id not_before pinned at_bench own_hours skills
               plate_mm exhaust_off cause check result remedy power pattern unit error_percent weak_reason
               email_body months minutes starts_on ends_on channel first_only sheet List-Unsubscribe after sure].freeze
   DEEP = { "a" => { "b" => { "c" => ["d", { "e" => "f" }] } } }.freeze

@@ -41,6 +41,20 @@ class BenchImproveTest < CoreTest
     end
   end
 
+  # The last of a job is pinned, and what comes before it is not.
+  def test_what_comes_before_what_is_pinned_stays_before_it
+    for_all(times: 15) do |random|
+      first, last = Array.new(2) { operation(random.rand(10..60)) }
+      pinned = chain(1, first, last.with(pinned: true, technician: 1, not_before: 300))
+      work = problem(shop(people: 2), pinned, *(2..6).map { |number| random_chain(random, number) })
+      kept = Bench::Kept.of(placed(work))
+      after = better(placed(work, kept.order(work)), Bench::Aim.new(work, limits: {}), focus: 0)
+
+      assert_equal 300, after.starts[1]
+      assert_operator after.ends[0], :<=, 300
+    end
+  end
+
   def test_the_kept_order_comes_back_as_it_was
     for_all(times: 15) do |random|
       work = problem(shop(people: 2), *(1..6).map { |number| random_chain(random, number) })
