@@ -42,7 +42,7 @@ module UprightBench
       # @return [String]
       def render
         Svg.image(WIDTH, height, [days, hours, flags, lanes, waits, now_line].join, label: "Plan of the bench",
-          role: "group", class: "lanes")
+          role: "group", class: "plan-lanes")
       end
 
       private

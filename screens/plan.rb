@@ -10,6 +10,7 @@ module UprightBench
 
         app.get("/plan") { bench_plan_page }
         app.get("/plan/wall") { wall_page }
+        app.get("/plan/ask") { ask_ahead_page(AskForm.new(params)) }
         app.get("/plan/:number/:key") { step_page }
 
         app.post "/plan/absences", may: :work do
@@ -37,6 +38,7 @@ module UprightBench
           @keys = [["Tab", "the next step of the plan"], ["Enter", "what it is, and what can be moved"]]
           status 422 if form.errors.any?
           erb :"plan/page", locals: { lanes: lanes_shown(shown[:chosen]), kept: Queries::PromisesKept.call(now: now),
+                                      days: Services::DaysAhead.new(at: now, policies: policies).call(8),
                                       form: form, chosen: nil, answer: nil, wish: nil, problem: nil, **shown }
         end
 
@@ -54,6 +56,31 @@ module UprightBench
           bench_plan_page(chosen: chosen, answer: answer, wish: form)
         rescue Services::Refused => e
           bench_plan_page(chosen: chosen, wish: form, problem: e.message)
+        end
+
+        # Nothing is asked before somebody says when it comes.
+        def ask_ahead_page(form)
+          @title = "When could it be ready?"
+          answer = ask_ahead(form) if form.asked? && form.ok?
+          status 422 if form.asked? && form.errors.any?
+          form.errors.clear unless form.asked?
+          erb :"plan/ask", locals: { form: form, subject: subject_of(form), answer: answer, problem: nil }
+        rescue Services::Refused => e
+          erb :"plan/ask", locals: { form: form, subject: subject_of(form), answer: nil, problem: e.message }
+        end
+
+        # @return [Queries::AskedMachine]
+        def subject_of(form)
+          Queries::AskedMachine.new(*form.values.values_at(:machine_id, :sheet_id), today: today)
+        end
+
+        def ask_ahead(form)
+          subject = subject_of(form)
+          ask = Services::AskAhead.new(at: now, policies: policies)
+          work = subject.known(form.work)
+          return ask.roughly(form.rough, brought_at: form.brought_at(now)) if work.empty?
+
+          ask.of_model(subject.sheet, work, machine: subject.machine, brought_at: form.brought_at(now))
         end
 
         def move_step(form)

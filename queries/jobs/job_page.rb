@@ -133,7 +133,7 @@ module UprightBench
       private :reserved
 
       def promised(asks)
-        @asked ||= Services::AskPromise.new(@job, at: @now, policies: @policies)
+        @asked ||= Services::AskPromise.new(@job.number, at: @now, policies: @policies)
         @asked.call(asks, wet_until: wet_until)
       end
       private :promised

@@ -58,6 +58,11 @@ module UprightBench
           Core::Units::Moment.clock(Config::Zone.local(time))
         end
 
+        # @param one [Core::Bench::Day]
+        def day_bar(one)
+          Drawings::DayBar.new(one, label: "#{(one.share * 100).round} in a hundred taken").render
+        end
+
         def rack_free_words(rack)
           slots, free = rack
           slots.zero? ? "" : "Rack: #{free} of #{slots} slots free"
@@ -66,6 +71,23 @@ module UprightBench
         # @return [Hash{String=>String}] id => name
         def people_of(lanes)
           lanes.plan.lanes.to_h { |lane| [lane.id.to_s, lane.name] }
+        end
+
+        # @return [Hash{String=>String}] when a machine would be brought, most often: words => as it is sent
+        def brought_choices
+          schedule = policies.schedule
+          days = (1..2).inject([schedule.open_day(today + 1)]) { |all, _| [*all, schedule.open_day(all.last + 1)] }
+          { "now" => AskForm::NOW, **days.to_h { |date| [day(date), Moments.write(schedule.stretches(date).first.first)] } }
+        end
+
+        # What is due is ticked until somebody asked.
+        def ticked_work?(form, choice)
+          form.asked? ? form.work.include?(choice.value.split(":", 2)) : choice.due
+        end
+
+        # @param subject [Queries::AskedMachine]
+        def take_in_path(subject)
+          subject.machine ? "/take-in?machine_id=#{subject.machine.id}" : "/take-in"
         end
 
         # What one would do most often, with one press: words => what is asked then.

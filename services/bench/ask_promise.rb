@@ -13,10 +13,10 @@ module UprightBench
       # @!attribute schedule [Core::Bench::Schedule] of the whole bench
       Answer = Struct.new(:at, :reason, :schedule, keyword_init: true)
 
-      # @param job [Models::Job]
+      # @param number [Integer] the job's; any other, for what is no job yet
       # @param at [Time]
-      def initialize(job, at:, policies: Policies.now)
-        @job = job
+      def initialize(number, at:, policies: Policies.now)
+        @number = number
         @bench = BenchAt.new(at: at, policies: policies)
         @answers = {}
       end
@@ -25,11 +25,12 @@ module UprightBench
 
       # @param asks [Array<Promises::Ask>]
       # @param wet_until [Time, nil] until when something of it dries already
+      # @param brought_at [Time, nil] when it comes to the shop; nil where it is there
       # @return [Answer]
       # @raise [Refused] when nobody could ever do it
-      def call(asks, wet_until: nil, moves: FEWER)
-        @answers[[asks.map(&:to_a).sort_by(&:to_s), moves]] ||= begin
-          chain = @bench.chain(@job.number, asks, wet_until: wet_until)
+      def call(asks, wet_until: nil, brought_at: nil, moves: FEWER)
+        @answers[[asks.map(&:to_a).sort_by(&:to_s), brought_at, moves]] ||= begin
+          chain = @bench.chain(@number, asks, wet_until: wet_until, brought_at: brought_at)
           answer = take_in(chain).call(moves: moves)
           at = @bench.rounded(@bench.time(answer.by))
           Answer.new(at: at, reason: reason(asks, answer, @bench.minutes(at)), schedule: answer.schedule)
@@ -41,7 +42,7 @@ module UprightBench
       private
 
       def take_in(chain)
-        @chains ||= @bench.chains(except: @job.number)
+        @chains ||= @bench.chains(except: @number)
         take_in = Core::Bench::TakeIn.new(shop: @bench.shop, chains: @chains, chain: chain, kept: @bench.kept,
           share: @bench.share, standing: @standing)
         @standing = take_in.standing

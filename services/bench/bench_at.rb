@@ -65,10 +65,11 @@ module UprightBench
 
       # @param asks [Array<Promises::Ask>] what is to be done
       # @param wet_until [Time, nil] until when something of it dries already
+      # @param brought_at [Time, nil] when it comes to the shop, where it has to be looked over first
       # @return [Core::Bench::Chain] of a job that nothing is promised for
-      def chain(number, asks, wet_until: nil)
-        wet_minutes = wet_until ? minutes(wet_until) : 0
-        ChainOfJob.new(asks, lasts: lasts, shop: shop, tested_by_another: tested_by_another?, wet_minutes: wet_minutes)
+      def chain(number, asks, wet_until: nil, brought_at: nil)
+        ChainOfJob.new(asks, lasts: lasts, shop: shop, tested_by_another: tested_by_another?,
+          wet_minutes: wet_until ? minutes(wet_until) : 0, brought_minutes: brought_at && minutes(brought_at))
           .call(number)
       end
 
@@ -106,9 +107,7 @@ module UprightBench
       end
 
       def look_over(job)
-        operation = Core::Bench::Operation.new(key: :look_over, pieces: [Core::Bench::WaitsFor::LOOK_OVER_MINUTES],
-          spread: Core::Bench::Lasts::SPREAD)
-        Core::Bench::Chain.new(number: job[:number], operations: [operation])
+        Core::Bench::Chain.new(number: job[:number], operations: [ChainOfJob.look_over])
       end
 
       def wished(chain, wishes)

@@ -18,10 +18,12 @@ module UprightBench
       #   lies elsewhere
       # @param tested_by_another [Boolean] whoever did the work does not test it
       # @param wet_minutes [Integer] until when something of it dries already, 0 for nothing
-      def initialize(asks, lasts:, shop:, tested_by_another: false, wet_minutes: 0)
+      # @param brought_minutes [Integer, nil] when it comes to the shop, where it has to be looked over first
+      def initialize(asks, lasts:, shop:, tested_by_another: false, wet_minutes: 0, brought_minutes: nil)
         @now, @later = asks.partition { |ask| ask.lead_days.zero? }
         @lasts = lasts
         @wet_minutes = wet_minutes
+        @brought_minutes = brought_minutes
         @shop = shop
         @most_slots = shop.slots&.size || 0
         @tested_by_another = tested_by_another
@@ -30,12 +32,24 @@ module UprightBench
       # @param number [Integer] the job's
       # @return [Core::Bench::Chain]
       def call(number)
-        Core::Bench::Chain.new(number: number, operations: [(work if @now.any?), refit, (test if apart?)].compact)
+        Core::Bench::Chain.new(number: number, operations: [look_over, work, refit, test].compact)
+      end
+
+      # @return [Core::Bench::Operation] of a machine that nobody has looked over yet
+      def self.look_over(not_before: 0)
+        Core::Bench::Operation.new(key: :look_over, pieces: [Core::Bench::WaitsFor::LOOK_OVER_MINUTES],
+          spread: Core::Bench::Lasts::SPREAD, not_before: not_before)
       end
 
       private
 
+      def look_over
+        self.class.look_over(not_before: @brought_minutes) if @brought_minutes
+      end
+
       def work
+        return if @now.empty?
+
         pieces, spread = together(@now)
         washes = @now.count { |ask| ask.wait_hours.positive? }
         Core::Bench::Operation.new(key: :work, pieces: pieces, spread: spread, skill: skill(@now),
@@ -44,13 +58,23 @@ module UprightBench
 
       def refit
         pieces, spread = together([*@later, Promises::Ask.new(REFIT_MINUTES - (apart? ? TEST_MINUTES : 0), 0, 0)])
-        arrival = ([@later.map(&:lead_days).max || 0, MOST_LEAD_DAYS].min * 1440).ceil
+        arrival = arrival_minutes
         Core::Bench::Operation.new(key: LAST, pieces: pieces, spread: spread, skill: skill(@later),
           not_before: [arrival, @wet_minutes].max, late_spread: arrival > @wet_minutes ? LATE_SPREAD : 0.0)
       end
 
+      # Ordered once the machine is there.
+      # @return [Integer] 0 where nothing is to come
+      def arrival_minutes
+        return 0 if @later.empty?
+
+        ([@later.map(&:lead_days).max, MOST_LEAD_DAYS].min * 1440).ceil + @brought_minutes.to_i
+      end
+
       # By whoever may, and not by whoever did the work where the owner wants it so.
       def test
+        return unless apart?
+
         Core::Bench::Operation.new(key: :test, pieces: [TEST_MINUTES], spread: Core::Bench::Lasts::SPREAD,
           skill: named(:final_tests), other_hands: @tested_by_another)
       end

@@ -5,13 +5,6 @@ module UprightBench
     # The day on which a customer brings a machine. One at a time: another day moves it.
     class MakeBooking
       MOST_DAYS_AHEAD = 120
-      OFFERED_DAYS = 10
-
-      # The next open days, for a customer to choose from.
-      # @return [Array<Date>]
-      def self.days(today:, schedule: Policies.now.schedule)
-        (1..OFFERED_DAYS).each_with_object([]) { |_, days| days << schedule.open_day((days.last || today) + 1) }
-      end
 
       # @param customer [Models::Customer]
       # @param on [Date]

@@ -14,14 +14,14 @@ module UprightBench
       # What could be promised as things stand. Nothing is kept free for it.
       # @return [Hash] promise_at and promise_reason, to be written to the job
       def fields(job, at:)
-        columns(answer(job, AskPromise.new(job, at: at), moves: AskPromise::FEWER))
+        columns(answer(job, AskPromise.new(job.number, at: at), moves: AskPromise::FEWER))
       end
 
       # A promise that is given: the plan that keeps it is written down, and others wait until it is.
       # @return [Hash] promise_at and promise_reason, to be written to the job
       def give(job, at:)
         Models::BenchPlan.held
-        asked = AskPromise.new(job, at: at)
+        asked = AskPromise.new(job.number, at: at)
         answer = answer(job, asked, moves: AskPromise::MOVES)
         KeepPlan.call(answer.schedule, asked.bench, at: at)
         columns(answer)

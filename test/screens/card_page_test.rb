@@ -41,8 +41,8 @@ class CardPageTest < DatabaseTest
     offer = Services::Offers.begin({ minutes: 10, starts_on: today, ends_on: today + 30 }, by: owner, at: NOW)
     @card.update(offer_id: offer.id)
     @card.customer.update(language: "xx")
-    submit @path, { "kind" => "will_come", "drop_off_on" => Services::MakeBooking.days(today: today,
-      schedule: Services::Policies.now.schedule).first.iso8601 }, from: @path
+    submit @path, { "kind" => "will_come", "drop_off_on" => Services::DaysAhead.offered(at: NOW).first.iso8601 },
+      from: @path
     read = ["", "/stop"].map { |more| get(@path + more) && page }
     submit "#{@path}/stop", {}, from: "#{@path}/stop"
     read << page

@@ -108,12 +108,12 @@ class PromisesTest < DatabaseTest
     refute_nil job({ "pre-filter" => { grey: 5 }, "post-filter" => { grey: 5 } }).promise_at
     policies = Services::Policies.now
     one = job({ "roll" => { turns: "stuck" } })
-    far = Services::AskPromise.new(one, at: monday, policies: policies)
+    far = Services::AskPromise.new(one.number, at: monday, policies: policies)
       .call([Services::Promises::Ask.new(10, 0, 900, "replace")])
 
     assert_operator far.at, :>, monday + (100 * 86_400)
     closed = (0..300).map { |day| { "on" => (Config::Zone.date(monday) + day).iso8601 } }
-    season = Services::AskPromise.new(one, at: monday, policies: Services::Policies.new("closed_days" => closed))
+    season = Services::AskPromise.new(one.number, at: monday, policies: Services::Policies.new("closed_days" => closed))
 
     assert_operator season.call([Services::Promises::Ask.new(10, 0, 0, "clean")]).at, :>, monday + (300 * 86_400)
   end
