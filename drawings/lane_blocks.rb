@@ -65,7 +65,7 @@ module UprightBench
         who = @drawn.customers[step.job].to_s
         fits = (who.size * LETTER) + 8 < width
         number = Svg.text(step.job, x: across, y: top + middle - (fits ? 6 : -2), class: "lane-number")
-        fits ? number + Svg.text(who, x: across, y: top + middle + 13, class: "lane-who") : number
+        fits ? "#{number} " + Svg.text(who, x: across, y: top + middle + 13, class: "lane-who") : number
       end
 
       def middle

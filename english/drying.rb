@@ -12,7 +12,7 @@ module UprightBench
         not_shaken: "not shaken out: × {factor}",
         draught: "in a cool draught: × {factor}",
         never_below: "never below {hours} h",
-        at_most: "at most {hours} h",
+        too_long: "over {days} days in this air: dry it elsewhere",
         will_not_dry: "room at {humidity} % humidity: it will not dry here, find another place"
       }.freeze
     end

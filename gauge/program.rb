@@ -2,11 +2,13 @@
 
 require "optparse"
 require_relative "reader"
+require_relative "room"
+require_relative "scale"
 require_relative "simulated"
 
 module UprightBench
   module Gauge
-    # The command line of a gauge's reader and of the simulated gauge.
+    # The command line of a device's reader and of the simulated devices.
     class Program
       HELP = <<~WORDS
         bin/gauge read --from PORT --to ADDRESS --token-file FILE
@@ -19,6 +21,9 @@ module UprightBench
             --pty PATH         a pseudo-terminal, to be found at PATH
             --fault KIND:STATION:SIZE   blocked, leak or fan, as in blocked:hose:8 or fan::0.7
             --format TEXT      how it writes, as in "{value} {unit}"
+        bin/gauge simulate --room | --scale
+            a thermometer of a drying room, or a scale, that is not there; --port and --pty as above
+            --grams N          what lies on the scale
         bin/gauge --help       this
       WORDS
 
@@ -54,13 +59,16 @@ module UprightBench
       end
 
       def parse
-        OptionParser.new do |parser|
-          %w[from to token-file pty format].each { |name| parser.on("--#{name} VALUE") { |value| set(name, value) } }
-          %w[baud port].each { |name| parser.on("--#{name} N", Integer) { |value| set(name, value) } }
-          parser.on("--tell") { set("tell", true) }
-          parser.on("--sheet FILE") { |value| @options[:sheet] << value }
-          parser.on("--fault FAULT") { |value| @options[:fault] << value }
-        end.parse!(@arguments)
+        OptionParser.new { |parser| declare(parser) }.parse!(@arguments)
+      end
+
+      def declare(parser)
+        %w[from to token-file pty format].each { |name| parser.on("--#{name} VALUE") { |value| set(name, value) } }
+        %w[baud port].each { |name| parser.on("--#{name} N", Integer) { |value| set(name, value) } }
+        %w[tell room scale].each { |name| parser.on("--#{name}") { set(name, true) } }
+        parser.on("--grams N", Float) { |value| set("grams", value) }
+        parser.on("--sheet FILE") { |value| @options[:sheet] << value }
+        parser.on("--fault FAULT") { |value| @options[:fault] << value }
       end
 
       def set(name, value)
@@ -74,11 +82,19 @@ module UprightBench
       end
 
       def simulate
-        sheets = @options[:sheet].map { |file| Machine.sheet(file) }
-        raise KeyError, "no --sheet" if sheets.empty?
         raise KeyError, "neither --port nor --pty" unless @options[:port] || @options[:pty]
 
-        Simulated.new(sheets, faults: faults, **@options.slice(:format)).serve(**@options.slice(:port, :pty))
+        device.serve(**@options.slice(:port, :pty))
+      end
+
+      def device
+        return Room.new if @options[:room]
+        return Scale.new(**@options.slice(:grams)) if @options[:scale]
+
+        sheets = @options[:sheet].map { |file| Machine.sheet(file) }
+        raise KeyError, "no --sheet" if sheets.empty?
+
+        Simulated.new(sheets, faults: faults, **@options.slice(:format))
       end
 
       # @return [Array, nil] nil for those of each job

@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
-require "pty"
-require "socket"
+require "json"
 require_relative "machine"
+require_relative "serving"
 
 module UprightBench
   module Gauge
@@ -16,7 +16,8 @@ module UprightBench
     # and where several models are known, also job and model: each job's machine has a fault of its own, until it was
     # worked on.
     class Simulated
-      EVERY_SECONDS = 0.2
+      include Serving
+
       REST = 0.35 # of the way to the new value that is left after each line
       UNITS = { pressure: "kPa", flow: "L/s" }.freeze
       SIGNS = { pressure: "-", flow: "" }.freeze
@@ -53,20 +54,6 @@ module UprightBench
         @format.gsub("{value}", "#{SIGNS[what]}#{format('%.2f', [trembling, 0].max)}").gsub("{unit}", UNITS[what])
       end
 
-      # Until it is ended: a line five times a second to everybody who listens.
-      # @param port [Integer, nil] on this machine alone
-      # @param pty [String, nil] a path that shall lead to its pseudo-terminal
-      def serve(port: nil, pty: nil)
-        @listeners = []
-        listen(port) if port
-        lay(pty) if pty
-        loop do
-          written = "#{line}\r\n"
-          @listeners.select! { |io| wrote?(io, written) }
-          sleep EVERY_SECONDS
-        end
-      end
-
       private
 
       # Between two places it shows nothing.
@@ -81,45 +68,6 @@ module UprightBench
       def trembling
         share = @error_percent / 100 * (((@random.rand - 0.5) * 0.6) + (@drift * 0.2))
         @value * (1 + share)
-      end
-
-      def listen(port)
-        server = TCPServer.new("127.0.0.1", port)
-        Thread.new do
-          loop { heed(server.accept) }
-        end
-      end
-
-      # The path leads to the terminal's other end, as a serial port would.
-      def lay(path)
-        master, other = PTY.open
-        master.raw!
-        other.raw!
-        File.unlink(path) if File.symlink?(path)
-        File.symlink(other.path, path)
-        @kept = other # a terminal without it would end
-        heed(master)
-      end
-
-      def heed(io)
-        @listeners << io
-        Thread.new do
-          while (line = io.gets("\n", 500))
-            told(line)
-          end
-        rescue SystemCallError, IOError
-          nil
-        end
-      end
-
-      # Nobody reads a terminal that nobody has opened: what does not fit is dropped.
-      def wrote?(io, text)
-        io.write_nonblock(text)
-        true
-      rescue IO::WaitWritable
-        true
-      rescue SystemCallError, IOError
-        false
       end
     end
   end

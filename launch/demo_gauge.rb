@@ -2,8 +2,10 @@
 
 module UprightBench
   module Launch
-    # The demo's gauge that is not there, and the reader that hands on what it shows.
+    # The demo's devices that are not there, gauge, thermometer and scale, and the readers that hand on what they show.
     module DemoGauge
+      DEVICES = %w[gauge room scale].freeze
+
       module_function
 
       # @param children [Children]
@@ -12,15 +14,23 @@ module UprightBench
       # @param port [String] of the web process
       # @param env [Hash{String=>String, nil}]
       def start(children, root:, folder:, port:, env:)
-        pty, token = %w[gauge gauge.token].map { |name| File.join(folder, name) }
-        return unless File.exist?(token)
-
         program = File.join(root, "bin/gauge")
-        sheets = Dir[File.join(root, "demo/sheets/*.json")].flat_map { |file| ["--sheet", file] }
-        children.start("gauge", env, program, "simulate", "--pty", pty, *sheets)
-        children.start("gauge's reader", env, program, "read", "--from", pty, "--to", "http://127.0.0.1:#{port}",
-          "--token-file", token, "--tell")
+        DEVICES.each do |name|
+          pty, token = [name, "#{name}.token"].map { |file| File.join(folder, file) }
+          next unless File.exist?(token)
+
+          children.start(name, env, program, "simulate", "--pty", pty, *how(name, root))
+          children.start("#{name}'s reader", env, program, "read", "--from", pty, "--to", "http://127.0.0.1:#{port}",
+            "--token-file", token, *("--tell" if name == "gauge"))
+        end
       end
+
+      def how(name, root)
+        return ["--#{name}"] unless name == "gauge"
+
+        Dir[File.join(root, "demo/sheets/*.json")].flat_map { |file| ["--sheet", file] }
+      end
+      private_class_method :how
     end
   end
 end

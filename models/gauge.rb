@@ -4,12 +4,14 @@ require "digest"
 
 module UprightBench
   module Models
-    # A gauge that writes lines.
+    # A gauge, a room thermometer or a scale that writes lines.
     class Gauge < Sequel::Model(:gauges)
       one_to_one :stream, class: "UprightBench::Models::GaugeStream", key: :gauge_id
 
       dataset_module do
         where :in_use, put_away_at: nil
+        where :suction, kind: "suction"
+        where :scales, kind: "scale"
       end
 
       # @param token [String] what its reader shows
@@ -18,9 +20,14 @@ module UprightBench
         in_use.first(token_digest: Digest::SHA256.hexdigest(token))
       end
 
-      # @return [Core::Gauges::LineProfile]
+      # What reads its lines.
       def profile
-        Core::Gauges::LineProfile.new(pattern: pattern, unit: unit)
+        Core::Gauges::Kinds.profile(kind, pattern, unit)
+      end
+
+      # @return [Boolean] whether it reads the air of the drying room
+      def room?
+        kind == "room"
       end
     end
   end

@@ -10,7 +10,7 @@ module UprightBench
 
       def self.registered(app)
         app.helpers Helpers
-        app.get("/gauges") { gauges_page(GaugeForm.blank("error_percent" => "2", "pattern" => "{value} {unit}")) }
+        app.get("/gauges") { gauges_page(blank_gauge) }
 
         app.post("/gauges", may: :settings) { add_gauge(GaugeForm.new(params)) }
 
@@ -45,8 +45,11 @@ module UprightBench
 
         def add_gauge(form)
           given = keep_gauge(form) { Services::KeepGauge.add(form.fields, by: person, at: now) }
-          blank = GaugeForm.blank("error_percent" => "2", "pattern" => "{value} {unit}")
-          gauges_page(given ? blank : form, given: given)
+          gauges_page(given ? blank_gauge : form, given: given)
+        end
+
+        def blank_gauge
+          GaugeForm.blank("kind" => "suction", "error_percent" => "2", "pattern" => "{value} {unit}")
         end
 
         def change_gauge(id, form)

@@ -214,7 +214,10 @@ module UprightBench
         end
 
         def how_washed
-          { shaken: params["not_shaken"].nil?, draught: !params["draught"].nil? }
+          typed = params["dry_grams"].to_s.strip
+          { shaken: params["not_shaken"].nil?, draught: !params["draught"].nil?,
+            elsewhere: Note.of(params["elsewhere"], :elsewhere).to_s,
+            dry_grams: (grams_typed("dry_grams") unless typed.empty?) }
         end
 
         # @return [JobPapers] of the job that the address names

@@ -20,6 +20,21 @@ module UprightBench
           end
         end
 
+        app.post "/rack/:stay/weigh", may: :work do
+          on_rack { |stay| Services::WeighOnRack.call(stay, grams_typed, by: person, at: now) }
+        end
+
+        # What the scale shows, as the field in which it is wanted.
+        app.get "/scale" do
+          grams = Queries::ScaleNow.call(at: now)
+          erb :"rack/_grams", layout: false, locals: {
+            name: params["name"] == "dry_grams" ? "dry_grams" : "grams", grams: grams, heard: true,
+            id: params["id"].to_s[/\A[\w-]{1,40}\z/] || "grams"
+          }
+        end
+
+        app.post("/rack/sizes", may: :settings) { set_sizes }
+
         app.post "/rack/:stay/turn", may: :work do
           on_rack { |stay| Services::TurnOnRack.call(stay, by: person, at: now) }
         end
@@ -38,8 +53,52 @@ module UprightBench
 
         def rack_page(problem: nil, typed: {})
           @title = "Drying rack"
-          erb :"rack/page", locals: { slots: Queries::RackSlots.call, problem: problem, typed: typed,
-                                      air: policies.drying_air }
+          erb :"rack/page", locals: { slots: Queries::RackSlots.call, elsewhere: Queries::RackSlots.elsewhere,
+                                      problem: problem, typed: typed, air: policies.drying_air,
+                                      readings: Queries::RoomOfLate.call(now: now) }
+        end
+
+        # @return [Float]
+        # @raise [Services::Invalid]
+        def grams_typed(name = "grams")
+          Core::Units::Mass.parse(params[name].to_s) ||
+            raise(Services::Invalid, { name.to_sym => ["Write what it weighs, as in 182.5 g."] })
+        end
+
+        def set_sizes
+          sizes = params["size"].is_a?(Hash) ? params["size"].transform_keys(&:to_i).transform_values(&:to_i) : {}
+          Services::SetRack.sizes(sizes, by: person, at: now)
+          redirect "/rack", 303
+        end
+
+        # @return [Boolean] whether a scale can be asked
+        def scale?
+          return @scale if defined?(@scale)
+
+          @scale = Queries::ScaleNow.any?
+        end
+
+        def room_history(readings)
+          from = now - (Queries::RoomOfLate::HOURS * 3600)
+          midnights = (1..3).map { |ago| Config::Zone.at(today - ago + 1, 0) }.select { |time| time > from }
+          Drawings::RoomHistory.new(readings, from: from, till: now,
+            days: midnights.map { |time| [time, day(zone_date(time))] }).render
+        end
+
+        # @param stay [Models::RackStay]
+        # @return [String] what it weighs, and what that means
+        def weighed_words(stay)
+          last = stay.weighings.last
+          return "Dry it weighed #{Core::Units::Mass.words(stay.dry_grams)}." unless last
+
+          "#{Core::Units::Mass.words(last.grams)}, weighed #{moment(last.weighed_at)}: #{weight_means(stay, last)}."
+        end
+
+        def weight_means(stay, last)
+          water = Core::Drying::WeighOut.new(stay.dry_grams, last.grams).water_grams
+          return "#{Core::Units::Mass.words(water)} of water in it" unless last.dry
+
+          "as dry as before the wash#{", but not to be used before #{moment(stay.floor_at)}" if now < stay.floor_at}"
         end
 
         def set_rack
@@ -71,6 +130,14 @@ module UprightBench
           return "dry: take it off" if now >= stay.dry_at
 
           stay.to_turn ? "turn it over" : moment(stay.dry_at)
+        end
+
+        # @return [String] when it is dry, or that nobody can say
+        def stay_clock_words(stay)
+          return "over four days in this air: dry it elsewhere" if stay.too_damp
+          return "dry since #{moment(stay.dry_at)}" if stay.dry?(now)
+
+          "dry #{moment(stay.dry_at)}"
         end
 
         def slot_css(slot)

@@ -8,7 +8,7 @@ module UprightBench
       #   DryingTime.new(floor_hours: 24, usual_hours: 24, air: Air.new(...), shaken: true, draught: false).call
       #   # => Answer with hours 24.0 and the reasons, or hours nil where it will not dry here
       class DryingTime
-        # hours is nil where the room will not dry anything.
+        # hours is nil where the room will not dry it, or not within MOST_HOURS.
         class Answer
           include Value
 
@@ -25,6 +25,12 @@ module UprightBench
         NOT_SHAKEN = 2.0           # common practice: not shaken out doubles the time
         DRAUGHT = 0.75             # house rule; a cool draught helps (common practice)
 
+        # @param how [Hash] shaken, draught
+        # @return [Float] how many times as long it takes
+        def self.factor(shaken: true, draught: false)
+          (shaken ? 1.0 : NOT_SHAKEN) * (draught ? DRAUGHT : 1.0)
+        end
+
         # @param floor_hours [Numeric, nil] the sheet's own number
         # @param usual_hours [Numeric] the shop rule, used where the sheet has no number
         # @param air [Air, nil] nil when nothing was read
@@ -39,22 +45,24 @@ module UprightBench
         # @return [Answer]
         def call
           return will_not_dry if @air && @air.humidity_percent >= WILL_NOT_DRY_PERCENT
+          return too_long if stretched > [MOST_HOURS, base].max
 
           Answer.new(hours: hours, reasons: [base_reason, air_reason, shaken_reason, draught_reason, bound].compact)
         end
 
-        private
-
+        # @return [Float] hours in the air that they are meant for, and the least that it takes
         def base
           (@floor || @usual).to_f
         end
 
+        private
+
         def hours
-          stretched.clamp(base, [MOST_HOURS, base].max)
+          [stretched, base].max
         end
 
         def stretched
-          base * air_factor * (@shaken ? 1 : NOT_SHAKEN) * (@draught ? DRAUGHT : 1)
+          base * air_factor * self.class.factor(shaken: @shaken, draught: @draught)
         end
 
         def air_factor
@@ -80,9 +88,13 @@ module UprightBench
         end
 
         def bound
-          return Reason.of(:never_below, hours: base) if stretched < base
+          Reason.of(:never_below, hours: base) if stretched < base
+        end
 
-          Reason.of(:at_most, hours: hours) if stretched > hours
+        # Beyond that, mold is quicker than the air.
+        def too_long
+          reason = Reason.of(:too_long, days: (MOST_HOURS / 24).round)
+          Answer.new(hours: nil, reasons: [reason, air_reason, shaken_reason].compact)
         end
 
         def will_not_dry

@@ -5,8 +5,8 @@ module UprightBench
     module Gauges
       # What a gauge shows at a moment.
       #
-      # @!attribute value [Float] kPa or L/s, without its sign
-      # @!attribute what [Symbol] :pressure or :flow
+      # @!attribute value [Float] kPa, L/s or g, without its sign
+      # @!attribute what [Symbol] :pressure, :flow or :mass
       # @!attribute held [Boolean] whether it holds the number still
       class Shown
         include Value

@@ -68,11 +68,14 @@ module UprightBench
           .naked.all.group_by { |item| item[:job_id] }
       end
 
+      LIES = Sequel.function(:coalesce, :label, :elsewhere)
+      private_constant :LIES
+
       def on_rack
         @on_rack ||= Models::RackStay.where(off_at: nil).join(:work_items, id: :work_item_id)
-          .join(:rack_slots, id: Sequel[:rack_stays][:rack_slot_id])
+          .left_join(:rack_slots, id: Sequel[:rack_stays][:rack_slot_id])
           .join(:jobs, id: Sequel[:work_items][:job_id]).naked
-          .select(Sequel[:work_items][:job_id], :position, :label, :number,
+          .select(Sequel[:work_items][:job_id], :position, LIES.as(:label), :number,
             :sheet_version_id,
             :washed_at, :dry_at, :ready_at, :turned_at).all
       end

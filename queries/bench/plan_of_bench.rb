@@ -114,8 +114,9 @@ module UprightBench
 
       def stays
         @stays ||= Models::RackStay.where(off_at: nil).join(:work_items, id: :work_item_id)
-          .join(:jobs, id: Sequel[:work_items][:job_id]).join(:rack_slots, id: Sequel[:rack_stays][:rack_slot_id])
-          .order(:label).select_hash_groups(:number, :label)
+          .join(:jobs, id: Sequel[:work_items][:job_id])
+          .left_join(:rack_slots, id: Sequel[:rack_stays][:rack_slot_id]).order(:label)
+          .select(:number, Sequel.function(:coalesce, :label, :elsewhere).as(:label)).to_hash_groups(:number, :label)
       end
     end
   end

@@ -12,7 +12,7 @@ module UprightBench
       # @param since [Time, nil] the last reading that was taken: what was shown until then says nothing of the next
       # @return [GaugeNow, nil] nil where the shop has none
       def self.of(id, at:, since: nil)
-        gauges = GaugesOnFile.call
+        gauges = GaugesOnFile.suction
         return if gauges.empty?
 
         heard = new(gauges.max_by { |gauge| gauge.stream.heard_at.to_f }, gauges, at, since)

@@ -6,9 +6,14 @@ module UprightBench
     module GaugesOnFile
       module_function
 
-      # @return [Array<Models::Gauge>]
-      def call
-        Models::Gauge.in_use.eager(:stream).order(:name).all
+      # @return [Array<Models::Gauge>] of all kinds
+      def call(gauges = Models::Gauge.in_use)
+        gauges.eager(:stream).order(:name).all
+      end
+
+      # @return [Array<Models::Gauge>] that are held to machines
+      def suction
+        call(Models::Gauge.in_use.suction)
       end
     end
   end

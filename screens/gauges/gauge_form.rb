@@ -8,6 +8,7 @@ module UprightBench
         takes do
           params do
             optional(:id).maybe(:string, max_size?: 18)
+            optional(:kind).filled(:string, included_in?: Core::Gauges::Kinds::WORDS.keys)
             required(:name).filled(:string, max_size?: 60)
             required(:pattern).filled(:string, max_size?: 80)
             optional(:unit).maybe(:string, max_size?: 10)
@@ -17,7 +18,7 @@ module UprightBench
 
         # @return [Hash] as Services::KeepGauge takes it
         def fields
-          values.slice(:name, :pattern, :error_percent).merge(unit: values[:unit])
+          values.slice(:kind, :name, :pattern, :error_percent).merge(unit: values[:unit])
         end
       end
     end

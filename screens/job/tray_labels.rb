@@ -26,7 +26,7 @@ module UprightBench
 
         def worked_at
           @items.map do |item|
-            slot = "rack #{item.on_rack.slot.label}" if item.on_rack
+            slot = item.on_rack.lies if item.on_rack
             { name: @page.sheet.position(item.position).name, note: [item.action, slot].compact.join(", ") }
           end
         end

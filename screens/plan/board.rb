@@ -115,7 +115,8 @@ module UprightBench
 
         def words(step)
           times = [step.from, step.till].map { |time| Core::Units::Moment.of_week(Config::Zone.local(time)) }
-          "#{step.job}, #{step_words(step.key)}, #{times.join(' to ')}, #{name(step.person)}"
+          "#{step.job} #{plan.jobs[step.job]&.customer}, #{step_words(step.key)}, #{times.join(' to ')}, " \
+            "#{name(step.person)}"
         end
       end
     end

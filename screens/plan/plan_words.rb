@@ -59,6 +59,12 @@ module UprightBench
         end
 
         # @param one [Core::Bench::Day]
+        def booked_words(one)
+          booked = counted(one.booked, "machine") if one.booked.positive?
+          [booked, ("full" unless one.holds_another?)].compact.join(", ")
+        end
+
+        # @param one [Core::Bench::Day]
         def day_bar(one)
           Drawings::DayBar.new(one, label: "#{(one.share * 100).round} in a hundred taken").render
         end

@@ -69,7 +69,7 @@ module UprightBench
         # @return [String] as in "Cones: rack slot 7, dry Sat 20:12."
         def drying_words(page, stay)
           item = page.items.find { |one| one.id == stay.work_item_id }
-          "#{page.sheet.position(item.position).name}: rack slot #{stay.slot.label}, dry #{moment(stay.dry_at)}."
+          "#{page.sheet.position(item.position).name}: #{stay.lies}, dry #{moment(stay.dry_at)}."
         end
 
         # @return [String] as in "Out: 7 × T8, 8 mm; 1 × cyclone gasket"

@@ -7,7 +7,6 @@ module UprightBench
     class BenchAt
       HORIZON_DAYS = 400
       QUARTER = 15 * 60 # seconds that a promise is rounded up to
-      SLOT = 1 # size of every slot, and of every part
       RUNNING_SECONDS = 3600 # whoever did something of a job within that time goes on with it (house rule)
 
       STATES = Core::Jobs::States.names(:agreed) + Core::Jobs::States.names(:to_look_over)
@@ -164,8 +163,8 @@ module UprightBench
       def slots
         return @slots if defined?(@slots)
 
-        @slots = free_at.map do |time|
-          Core::Bench::Slot.new(size: SLOT, busy_until: time ? [minutes(time), 0].max : 0)
+        @slots = free_at.map do |size, time|
+          Core::Bench::Slot.new(size: size, busy_until: time ? [minutes(time), 0].max : 0)
         end
         @slots = nil if @slots.empty?
         @slots
@@ -173,7 +172,7 @@ module UprightBench
 
       def free_at
         Models::RackSlot.in_use.left_join(:rack_stays, rack_slot_id: Sequel[:rack_slots][:id], off_at: nil)
-          .order(Sequel[:rack_slots][:id]).select_map(:ready_at)
+          .order(Sequel[:rack_slots][:id]).select_map(%i[size ready_at])
       end
     end
   end

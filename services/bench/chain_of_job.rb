@@ -25,7 +25,6 @@ module UprightBench
         @wet_minutes = wet_minutes
         @brought_minutes = brought_minutes
         @shop = shop
-        @most_slots = shop.slots&.size || 0
         @tested_by_another = tested_by_another
       end
 
@@ -51,9 +50,16 @@ module UprightBench
         return if @now.empty?
 
         pieces, spread = together(@now)
-        washes = @now.count { |ask| ask.wait_hours.positive? }
         Core::Bench::Operation.new(key: :work, pieces: pieces, spread: spread, skill: skill(@now),
-          dry_minutes: (@now.map(&:wait_hours).max * 60).ceil, slots: Array.new([washes, @most_slots].min, BenchAt::SLOT))
+          dry_minutes: (@now.map(&:wait_hours).max * 60).ceil, slots: slots)
+      end
+
+      # What no slot is left for dries elsewhere.
+      # @return [Array<Integer>] sizes
+      def slots
+        sizes = @now.select { |ask| ask.wait_hours.positive? }.map { |ask| ask.slot || Core::Drying::SlotSize::LARGEST }
+        left = (@shop.slots || []).map(&:size).sort
+        sizes.sort.reverse.select { |size| left.index { |slot| slot >= size }&.then { |at| left.delete_at(at) } }
       end
 
       def refit

@@ -20,16 +20,17 @@ module UprightBench
         DB.transaction do
           stream = Models::GaugeStream.for_update.with_pk!(gauge.id)
           lines = body.lines.last(MOST_LINES).filter_map { |line| LINE.match(Formats::ReadableText.of(line).chomp) }
-          keep(stream, gauge.profile, lines, at) if lines.any?
+          keep(stream, gauge, lines, at) if lines.any?
           held(stream, at)
         end
       end
 
-      def keep(stream, profile, lines, at)
-        shown = lines.filter_map { |line| row_of(line, profile, at) }
+      def keep(stream, gauge, lines, at)
         last = lines.last[:text]
-        stream.update(shown: Sequel.pg_jsonb(recent(stream, at) + shown), heard_at: at, last_line: last[0, 80],
-          understood: !profile.read(last).nil?)
+        read = gauge.profile.read(last)
+        shown = gauge.room? ? [] : recent(stream, at) + lines.filter_map { |line| row_of(line, gauge.profile, at) }
+        stream.update(shown: Sequel.pg_jsonb(shown), heard_at: at, last_line: last[0, 80], understood: !read.nil?)
+        HearRoom.call(gauge, read, at: at) if gauge.room? && read
       end
 
       # @return [Array, nil] when, the value, what it is, and whether it is held still; nil for what cannot be read

@@ -9,7 +9,7 @@ module UprightBench
     module KeepGauge
       module_function
 
-      # @param fields [Hash] name, pattern, unit, error_percent
+      # @param fields [Hash] kind, name, pattern, unit, error_percent
       # @return [Array(Models::Gauge, String)] the gauge, and its token
       # @raise [Invalid] beside name and pattern
       def add(fields, by:, at:, token: SecureRandom.urlsafe_base64(32))
@@ -27,10 +27,10 @@ module UprightBench
       # @return [Models::Gauge]
       def change(id, fields, by:, at:)
         Permissions.check!(:settings, by)
-        check(fields)
         kept do
           gauge = find(id)
-          gauge.update(fields)
+          check({ **fields, kind: gauge.kind })
+          gauge.update(fields.except(:kind))
           History.note("changed a gauge", gauge, by: by, at: at, data: { name: gauge.name })
           gauge
         end
@@ -56,7 +56,7 @@ module UprightBench
       end
 
       def check(fields)
-        Core::Gauges::LineProfile.new(pattern: fields[:pattern], unit: fields[:unit])
+        Core::Gauges::Kinds.profile(fields.fetch(:kind, "suction"), fields[:pattern], fields[:unit])
       rescue ArgumentError => e
         raise Invalid, { pattern: [e.message] }
       end

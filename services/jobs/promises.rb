@@ -6,7 +6,8 @@ module UprightBench
     module Promises
       # What a thing to do asks for: minutes at the bench, hours on the rack, days until its part is there; and what it
       # is, as the shop's own minutes are counted; `skill` that not everybody has, of Core::Bench::Skills.
-      Ask = Struct.new(:minutes, :wait_hours, :lead_days, :action, :skill)
+      # `slot` is the size of the rack's slot that it takes meanwhile.
+      Ask = Struct.new(:minutes, :wait_hours, :lead_days, :action, :skill, :slot)
       DAYS_UNKNOWN = 7 # until a part comes of which nobody said how long it takes (house rule)
 
       module_function
@@ -59,16 +60,17 @@ module UprightBench
       # @param part [Core::Fit::Part, nil]
       # @return [Ask]
       def ask(sheet, place, action, part = nil, minutes = Core::Work::Plan.minutes(place, action), policies:)
-        hours = action == "wash" ? drying(place, policies).hours || Core::Drying::DryingTime::MOST_HOURS : 0
+        hours = action == "wash" ? drying(place, policies).call.hours || Core::Drying::DryingTime::MOST_HOURS : 0
         comes = action == "replace" && part && !part.on_shelf?
         Ask.new(minutes, hours, comes ? part.lead_days || DAYS_UNKNOWN : 0, action,
-          Core::Bench::Skills.of(sheet, place, action))
+          Core::Bench::Skills.of(sheet, place, action), Core::Drying::SlotSize.of(place))
       end
 
-      # @return [Core::Drying::DryingTime::Answer]
+      # @param how [Hash] shaken, draught, and air where it is not that of the drying room
+      # @return [Core::Drying::DryingTime]
       def drying(position, policies, **how)
         Core::Drying::DryingTime.new(floor_hours: position.drying_floor_hours, usual_hours: policies["drying_hours"],
-          air: policies.drying_air, **how).call
+          air: policies.drying_air, **how)
       end
     end
   end

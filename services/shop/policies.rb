@@ -9,6 +9,14 @@ module UprightBench
         new(Models::Policy.select_hash(:key, :value))
       end
 
+      # As a device in the drying room read it last, else as it was typed.
+      # @return [Core::Drying::Air, nil]
+      def drying_air
+        return @drying_air if defined?(@drying_air)
+
+        @drying_air = Models::RoomReading.fresh(at: Time.now)&.air || super
+      end
+
       # @return [OpenHours]
       def schedule
         @schedule ||= OpenHours.for(hours: open_hours, closed_days: closed_days, time_zone: Config::Zone.name)

@@ -23,6 +23,22 @@ module UprightBench
         end
       end
 
+      # How large a part each slot takes.
+      # @param sizes [Hash{Integer=>Integer}] slot's id => of Core::Drying::SlotSize::WORDS; what is none is left aside
+      def self.sizes(sizes, by:, at:)
+        Permissions.check!(:settings, by)
+        known = sizes.select { |id, size| id.between?(1, Lookup::BIGGEST_ID) && Core::Drying::SlotSize::WORDS.key?(size) }
+        DB.transaction do
+          changed = known.group_by(&:last).sum do |size, pairs|
+            Models::RackSlot.in_use.where(id: pairs.map(&:first)).exclude(size: size).update(size: size)
+          end
+          next if changed.zero?
+
+          History.note("set the rack", Models::Shop.the, by: by, at: at, data: { changed: changed })
+          MakePlan.ask
+        end
+      end
+
       # Those that were taken away come back first.
       def self.grow(more)
         closed = Models::RackSlot.where(closed: true).order(:id).limit(more).select_map(:id)

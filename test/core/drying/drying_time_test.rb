@@ -31,8 +31,10 @@ class DryingTimeTest < CoreTest
   end
 
   def test_at_most_four_days_unless_the_sheet_says_more
-    assert_in_delta 96.0, drying(room: [12, 90], shaken: false).hours
-    assert_in_delta 120.0, drying(floor: 120, shaken: false).hours
+    assert_in_delta 96.0, drying(room: [21, 75], shaken: false).hours, 0.05
+    assert_nil drying(room: [21, 76], shaken: false).hours, "a number that nobody has seen is none"
+    assert_in_delta 120.0, drying(floor: 120).hours
+    assert_nil drying(floor: 120, shaken: false).hours
   end
 
   def test_it_says_what_it_reckoned_with
@@ -43,14 +45,14 @@ class DryingTimeTest < CoreTest
     assert_equal %i[usual_hours no_air not_shaken], keys.call(shaken: false)
     assert_equal %i[usual_hours no_air not_shaken draught], keys.call(shaken: false, draught: true)
     assert_equal %i[usual_hours no_air draught never_below], keys.call(draught: true)
-    assert_equal %i[usual_hours air not_shaken at_most], keys.call(shaken: false, room: [12, 90])
+    assert_equal %i[too_long air not_shaken], keys.call(shaken: false, room: [12, 90])
     assert_equal [Reason.of(:not_shaken, factor: 2.0), Reason.of(:draught, factor: 0.75)],
       drying(shaken: false, draught: true).reasons.last(2)
   end
 
   def test_a_soaked_room_will_not_dry
     refute_predicate drying(room: [18, 95]), :dries?
-    assert_predicate drying(room: [18, 94]), :dries?
+    assert_predicate drying(floor: 9, room: [18, 94]), :dries?
   end
 
   def test_never_below_the_base
@@ -59,8 +61,7 @@ class DryingTimeTest < CoreTest
         shaken: random.rand < 0.5,
         draught: random.rand < 0.5)
 
-      assert_operator answer.hours, :<=, 96.0
-      assert_operator answer.hours, :>=, 1
+      assert_includes 1..96, answer.hours if answer.dries?
       assert_operator answer.reasons.size, :>=, 2
     end
   end

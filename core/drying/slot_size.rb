@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Drying
+      # How large a slot of the rack a part needs, by its longest side where the sheet gives one, else by its kind.
+      module SlotSize
+        WORDS = { 1 => "small", 2 => "medium", 3 => "large" }.freeze
+        LARGEST = WORDS.keys.max
+        SIDES_MM = { 1 => 150, 2 => 300 }.freeze # longest side that still fits (house rule)
+        LENGTHS = %i[diameter_mm length_mm width_mm height_mm outer_mm].freeze
+        # House rule
+        BY_KIND = { bin: 3, tank: 3, dock: 3, cyclone: 2, roll: 2, brush: 2, bag: 2, pad: 2, screen: 2 }.freeze
+
+        module_function
+
+        # @param place [Sheets::Position]
+        # @return [Integer] of WORDS
+        def of(place)
+          longest = place.measures.transform_keys(&:to_sym).values_at(*LENGTHS).grep(Numeric).max
+          return SIDES_MM.find { |_, most| longest <= most }&.first || LARGEST if longest
+
+          BY_KIND.fetch(place.kind, 1)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,21 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Models
+    # The air of the drying room at a moment, as a device read it.
+    class RoomReading < Sequel::Model(:room_readings)
+      FRESH_SECONDS = 3 * 3600 # after that nobody knows what the air is (house rule)
+
+      # @param at [Time]
+      # @return [RoomReading, nil] the last one, unless that is too long ago
+      def self.fresh(at:)
+        where(read_at: (at - FRESH_SECONDS)..(at + 60)).reverse(:read_at).first
+      end
+
+      # @return [Core::Drying::Air]
+      def air
+        Core::Drying::Air.new(temperature_c: temperature_c, humidity_percent: humidity_percent)
+      end
+    end
+  end
+end
