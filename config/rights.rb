@@ -17,7 +17,7 @@ module UprightBench
                      fittings spares home_pieces use_readings before_close_ups sheet_drafts wear_histories
                      part_import_pieces paper_runs paper_pieces due_counts fault_results
                      suction_readings que_jobs que_lockers
-                     customer_import_pieces customer_import_rows step_wishes].freeze
+                     customer_import_pieces customer_import_rows step_wishes room_readings].freeze
 
       module_function
 

@@ -6,7 +6,7 @@ module UprightBench
     class RoomHistory
       WIDTH = 640
       HEIGHT = 150
-      LEFT = 34
+      LEFT = 52
       TOP = 12
       BOTTOM = 126
       TEMPERATURES = (0..40)
@@ -76,8 +76,10 @@ module UprightBench
 
       def names
         @days.map do |midnight, name|
+          late = x(midnight) > WIDTH - 90
           Svg.tag(:line, x1: x(midnight), y1: TOP, x2: x(midnight), y2: BOTTOM, class: "tick") +
-            Svg.text(name, x: x(midnight) + 4, y: HEIGHT - 8, class: "hour")
+            Svg.text(name, x: x(midnight) + (late ? -4 : 4), y: HEIGHT - 8, class: "hour",
+              text_anchor: late ? "end" : "start")
         end.join
       end
     end

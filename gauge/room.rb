@@ -32,8 +32,8 @@ module UprightBench
       def at(time)
         share = (time.to_i % DAY) / DAY
         warmth = Math.sin((share - 0.375) * 2 * Math::PI) # highest at three in the afternoon
-        damp = (time.to_i / DAY).floor % DAMP_NIGHT == 1 ? 22 : 8
-        [20.5 + (1.6 * warmth), 53 - (damp * warmth)]
+        damp = (time.to_i / DAY).floor % DAMP_NIGHT == 1 ? 18 : 7
+        [20.8 + (1.5 * warmth), 49 - (damp * warmth)]
       end
 
       private

@@ -12,6 +12,17 @@ module UprightBench
         where(read_at: (at - FRESH_SECONDS)..(at + 60)).reverse(:read_at).first
       end
 
+      # What is washed lies there by day and by night.
+      # @param at [Time]
+      # @return [Core::Drying::Air, nil] on the whole, in the day before; nil where nobody knows what it is now
+      def self.usual(at:)
+        return unless fresh(at: at)
+
+        day = where(read_at: (at - 86_400)..(at + 60))
+        Core::Drying::Air.new(temperature_c: day.avg(:temperature_c).round(1),
+          humidity_percent: day.avg(:humidity_percent).round(1))
+      end
+
       # @return [Core::Drying::Air]
       def air
         Core::Drying::Air.new(temperature_c: temperature_c, humidity_percent: humidity_percent)

@@ -12,6 +12,7 @@ module UprightBench
         app.get("/plan/wall") { wall_page }
         app.get("/plan/ask") { ask_ahead_page(AskForm.new(params)) }
         app.get("/plan/:number/:key") { step_page }
+        app.get("/jobs/:number/sooner") { sooner_page }
 
         app.post "/plan/absences", may: :work do
           tell_absence(AbsenceForm.new(params))
@@ -46,6 +47,15 @@ module UprightBench
           @title = "Plan on the wall"
           @wall = true
           erb :"plan/wall", locals: { lanes: lanes_shown }
+        end
+
+        # What it would take for a job to be ready sooner, as a part of its page.
+        def sooner_page
+          job = Queries::JobPage.new(Services::Lookup.job_to_show(number_asked), now: now, policies: policies)
+          ways = job.step == :settle ? job.sooner : []
+          @title = "Ready sooner: job #{number_asked}"
+          erb :"plan/_sooner", layout: htmx? ? false : page_layout,
+            locals: { ways: ways, names: Queries::Staff.names(ways.filter_map(&:technician)) }
         end
 
         # What it is, and what would come of what was asked for it.

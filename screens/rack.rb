@@ -122,7 +122,7 @@ module UprightBench
         def air_words(air)
           return "No reading of the drying room" unless air
 
-          "Drying room at #{figure(air.temperature_c)} °C and #{figure(air.humidity_percent)} %"
+          "Drying room at #{figure(air.temperature_c)} °C and #{figure(air.humidity_percent)} % on the whole"
         end
 
         # @return [String] what is to be done with it, or when it is dry

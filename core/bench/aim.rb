@@ -6,20 +6,25 @@ module UprightBench
       # Which of two plans is the better one. First no promise is broken, then as few minutes as can be are late where
       # one is broken already, then the job that is asked about is ready soonest, then all together are.
       class Aim
-        # What keeps the chances of the promises that were given.
+        PATIENCE = 540 # minutes worked (house rule)
+
+        # What keeps the chances of the promises that were given. What nothing is promised for, as a machine that nobody
+        # has looked over, does not wait longer than a day for the sake of what is late anyway.
         # @param standing [Standing]
         # @return [Aim]
         def self.of(standing)
           problem = standing.schedule.problem
           limits = standing.limits.transform_keys { |number| problem.job(number) }
-          broken = limits.keys.select { |job| standing.schedule.ready(job) > problem.chains[job].promise }
-          new(problem, limits: limits.merge(promises(problem, broken)), broken: broken)
+          late = limits.keys.select { |job| standing.schedule.ready(job) > problem.chains[job].promise }
+          late = late.to_h { |job| [job, problem.worked(problem.chains[job].promise)] }.merge(waiting(problem, limits))
+          new(problem, limits: limits.merge(late), broken: late.keys)
         end
 
-        def self.promises(problem, jobs)
-          jobs.to_h { |job| [job, problem.worked(problem.chains[job].promise)] }
+        def self.waiting(problem, limits)
+          unpromised = problem.chains.each_index.reject { |job| limits.key?(job) }
+          unpromised.to_h { |job| [job, problem.worked(0) + PATIENCE] }
         end
-        private_class_method :promises
+        private_class_method :waiting
 
         # @param problem [Problem]
         # @param limits [Hash{Integer=>Integer}] job's index => until when it must be ready, in minutes worked

@@ -7,6 +7,7 @@ module UprightBench
       # asked for some hundred thousand times while a promise is worked out, so a table says for each half hour which
       # stretch is the first that is not over.
       class Calendar
+        BREAK = 180 # minutes: what is longer is a night
         STEP = 5 # bits: the table has a row for every 32 minutes
 
         # @!attribute longest [Integer] minutes of the longest stretch
@@ -52,6 +53,19 @@ module UprightBench
           @before[index] + (time > from ? time - from : 0)
         end
 
+        # Somebody stays on: the stretches at the end of which the shop closes for the day are longer.
+        # @param open [Calendar] of the shop
+        # @param minutes [Integer]
+        # @param before [Integer, nil] a moment: only the last one that begins before it
+        # @return [Calendar]
+        def longer(open, minutes, before = nil)
+          ends = size.times.select { |index| evening?(open, @till[index]) }
+          ends = ends.select { |index| @from[index] < before }.last(1) if before
+          Calendar.new(@from.zip(@till).each_with_index.map do |(from, till), index|
+            [from, ends.include?(index) ? [till + minutes, *room(index)].min : till]
+          end)
+        end
+
         # @param fluid [Boolean] whether it may be laid aside at closing; what may not waits for a stretch in which it
         #   was thought to fit, if there is any. Once begun, what takes longer is gone on with when work begins again
         # @param planned [Integer] minutes that it was thought to take
@@ -70,6 +84,17 @@ module UprightBench
         end
 
         private
+
+        # @return [Array<Integer>] until when it may last at most; none for the last one
+        def room(index)
+          [@from[index + 1]].compact.map { |following| following - 1 }
+        end
+
+        # What is left of the day is no break at noon.
+        def evening?(open, till)
+          following = open.from.bsearch { |from| from >= till }
+          following.nil? || following - till > BREAK
+        end
 
         def check(stretches)
           raise ArgumentError, "nobody ever works" if stretches.empty?

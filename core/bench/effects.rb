@@ -9,9 +9,11 @@ module UprightBench
         # @!attribute before [Float] share of draws in which it is kept, as the plan stands
         # @!attribute after [Float] likewise, in the other plan
         # @!attribute by [Integer] the moment by which it would be ready as surely as a promise is to be kept
-        Effect = Struct.new(:number, :before, :after, :by, keyword_init: true)
+        # @!attribute later [Integer] minutes later than as the plan stands
+        Effect = Struct.new(:number, :before, :after, :by, :later, keyword_init: true)
 
         LEAST = 0.02 # of all draws, that are worth a word
+        LATER = 15 # minutes, likewise
 
         # @param before [Standing]
         # @param after [Standing] of the same jobs
@@ -24,13 +26,12 @@ module UprightBench
 
         # @return [Array<Effect>] promises that would be in danger and are not, or more than they are; the worst first
         def breaks
-          @breaks ||= changed.select { |effect| effect.after < effect.before && in_danger?(effect.after) }
-            .sort_by(&:after)
+          @breaks ||= all.select { |effect| in_danger?(effect.after) && worse?(effect) }.sort_by(&:after)
         end
 
         # @return [Array<Effect>] promises that are in danger and would not be
         def saves
-          @saves ||= changed.select { |effect| in_danger?(effect.before) && !in_danger?(effect.after) }
+          @saves ||= all.select { |effect| in_danger?(effect.before) && !in_danger?(effect.after) }
         end
 
         # @param number [Integer]
@@ -45,13 +46,15 @@ module UprightBench
           share < @share * Standing::DANGER
         end
 
-        def changed
-          all.select { |effect| (effect.after - effect.before).abs >= LEAST }
+        def worse?(effect)
+          effect.before - effect.after >= LEAST || effect.later >= LATER
         end
 
         def all
           @all ||= @after.shares.map do |number, after|
-            Effect.new(number: number, before: @before.shares.fetch(number), after: after, by: @after.by(number))
+            by = @after.by(number)
+            Effect.new(number: number, before: @before.shares.fetch(number), after: after, by: by,
+              later: by - @before.by(number))
           end
         end
       end

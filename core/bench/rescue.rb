@@ -81,26 +81,16 @@ module UprightBench
         end
 
         def stay_on
-          @schedule.people.values_at(*@problem.steps_of[@job].map(&:index)).uniq.filter_map do |person|
-            technician = @problem.shop.technicians[person]
-            effects = effects(@problem.chains, shop: with_longer_day(technician))
+          at_it.filter_map do |technician|
+            shop = @problem.shop.staying_on(technician, STAY_ON, before: @problem.chains[@job].promise)
+            effects = effects(@problem.chains, shop: shop)
             way(:stay_on, effects, technician: technician.id) if harmless?(effects)
           end
         end
 
-        def with_longer_day(technician)
-          stretches = technician.calendar.from.zip(technician.calendar.till)
-          longer = technician.with(calendar: Calendar.new(longer(stretches)))
-          @problem.shop.with(technicians: @problem.shop.technicians.map { |one| one.id == longer.id ? longer : one })
-        end
-
-        # The last of them before the promise, as far as the next one leaves room.
-        def longer(stretches)
-          last = stretches.rindex { |from, _| from < @problem.chains[@job].promise } || 0
-          from, till = stretches[last]
-          following = stretches[last + 1]&.first || (till + STAY_ON + 1)
-          stretches[last] = [from, [till + STAY_ON, following - 1].min]
-          stretches
+        # @return [Array<Technician>] who does some of it
+        def at_it
+          @problem.steps_of[@job].map { |step| @schedule.technician(step.index) }.uniq(&:id)
         end
 
         def changed(number, &)

@@ -10,6 +10,7 @@ module UprightBench
       #   Progress.new(base_hours: 24, factor: 1, washed_at: t0, readings: [[t0, air], [t1, damp]]).dry_at(now)
       class Progress
         SECONDS = 3600.0
+        DAY = 86_400
 
         # @param base_hours [Numeric] in the air that hours are meant for
         # @param factor [Numeric] how many times as long it takes: not shaken out, in a draught
@@ -23,17 +24,18 @@ module UprightBench
           @readings = readings.sort_by(&:first)
         end
 
-        # @param now [Time] after which the last air is taken to stay
+        # @param now [Time] after which the air is taken to be what it was, on the whole, in the day before: a night is
+        #   damper than the day that follows
         # @return [Time, nil] when it is dry; nil when that takes longer than anything should lie here
         def dry_at(now)
           done = 0.0
-          pieces(now).each do |from, till, rate|
+          pieces(@washed_at, now).each do |from, till, rate|
             drawn = (till - from) / SECONDS * rate
             return latest(done_at(from, rate, done)) if rate.positive? && done + drawn >= @need
 
             done += drawn
           end
-          rate = rate_of(@readings.last&.last)
+          rate = usual_rate(now)
           latest(done_at([now, @washed_at].max, rate, done)) if rate.positive?
         end
 
@@ -43,12 +45,20 @@ module UprightBench
           from + ((@need - done) / rate * SECONDS)
         end
 
-        # @return [Array<Array(Time, Time, Float)>] from, till, and how fast it dries then, up to now
-        def pieces(now)
-          ends = [*@readings.map(&:first), now]
+        # Of the day before; where nothing was read yet in it, the air is taken to have been as it is.
+        def usual_rate(now)
+          last = rate_of(@readings.last&.last)
+          first = [now - DAY, @readings.first&.first || now].max
+          known = pieces(first, now)
+          unknown = DAY - known.sum { |from, till, _| till - from }
+          ((unknown * last) + known.sum { |from, till, rate| (till - from) * rate }) / DAY
+        end
+
+        # @return [Array<Array(Time, Time, Float)>] from, till, and how fast it dries then
+        def pieces(first, now)
           rates = [rate_of(nil), *@readings.map { |_, air| rate_of(air) }]
-          [@washed_at, *ends].each_cons(2).zip(rates).filter_map do |(from, till), rate|
-            from = [from, @washed_at].max
+          [first, *@readings.map(&:first), now].each_cons(2).zip(rates).filter_map do |(from, till), rate|
+            from = [from, first].max
             till = [till, now].min
             [from, till, rate] if till > from
           end

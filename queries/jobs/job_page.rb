@@ -113,6 +113,13 @@ module UprightBench
         @promise_now ||= promised(asks(to_do))
       end
 
+      # What it would take to be ready sooner than that.
+      # @return [Array<Core::Bench::Sooner::Way>] with Times
+      def sooner
+        promise_now
+        @asked.sooner(asks(to_do), wet_until: wet_until)
+      end
+
       def asks(items)
         items.map { |item| Services::Promises.ask_of(item, sheet, reserved: reserved, policies: @policies) }
       end

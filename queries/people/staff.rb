@@ -14,6 +14,12 @@ module UprightBench
         Models::Person.order(:status_id, Sequel.function(:lower, :name), :id).all
       end
 
+      # @param ids [Array<Integer>]
+      # @return [Hash{Integer=>String}]
+      def names(ids)
+        Models::Person.where(id: ids).select_hash(:id, :name)
+      end
+
       # @return [Boolean] whether a code from their phone is asked for
       def phone?(person)
         DB[:person_otp_keys].where(id: person.id).any?

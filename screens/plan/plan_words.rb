@@ -46,6 +46,17 @@ module UprightBench
           end
         end
 
+        # @param way [Core::Bench::Sooner::Way]
+        # @param names [Hash{Integer=>String}] of people
+        # @return [String] what it would take
+        def sooner_words(way, names)
+          case way.kind
+          when :new_instead then "fit new parts instead of washing, if they are on the shelf"
+          when :stay_on then "#{names[way.technician] || 'somebody'} stays on for up to an hour"
+          else "ask the customer of #{way.other} for a day later"
+          end
+        end
+
         # @param wish [Models::StepWish]
         def wish_words(wish, lanes)
           said = [("by #{lanes.name(wish.person_id)}" if wish.person_id),

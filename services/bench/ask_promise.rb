@@ -39,12 +39,25 @@ module UprightBench
         raise Refused, "No time can be promised: #{e.message}."
       end
 
+      # What it would take to be promised sooner.
+      # @return [Array<Core::Bench::Sooner::Way>] the soonest first, each with a Time as `by`
+      def sooner(asks, wet_until: nil)
+        ask = ask_of(@bench.chain(@number, asks, wet_until: wet_until))
+        ways = Core::Bench::Sooner.new(ask, Core::Bench::TakeIn.new(**ask).call(moves: FEWER)).call
+        ways.each { |way| way.by = @bench.rounded(@bench.time(way.by)) }
+      rescue Core::Bench::BeyondHorizon, Core::Bench::Impossible, Core::Bench::NoSlot
+        []
+      end
+
       private
 
-      def take_in(chain)
+      def ask_of(chain)
         @chains ||= @bench.chains(except: @number)
-        take_in = Core::Bench::TakeIn.new(shop: @bench.shop, chains: @chains, chain: chain, kept: @bench.kept,
-          share: @bench.share, standing: @standing)
+        { shop: @bench.shop, chains: @chains, chain: chain, kept: @bench.kept, share: @bench.share }
+      end
+
+      def take_in(chain)
+        take_in = Core::Bench::TakeIn.new(**ask_of(chain), standing: @standing)
         @standing = take_in.standing
         take_in
       end

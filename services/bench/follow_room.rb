@@ -16,7 +16,7 @@ module UprightBench
         stays = stays.reject { |stay| stay.dry?(at) }
         return 0 if stays.empty?
 
-        readings = since(stays.map(&:washed_at).min)
+        readings = since([stays.map(&:washed_at).min, at - Core::Drying::Progress::DAY].min)
         schedule = Policies.now.schedule
         moved = stays.count { |stay| follow(stay, readings, schedule, at) }
         MakePlan.ask if moved.positive?
@@ -33,7 +33,7 @@ module UprightBench
       # @return [Boolean] whether its clock moved
       def follow(stay, readings, schedule, at)
         dry_at = Core::Drying::Progress.new(base_hours: stay.base_hours, factor: stay.factor, washed_at: stay.washed_at,
-          readings: held_from(readings, stay.washed_at)).dry_at(at)
+          readings: readings).dry_at(at)
         return false if dry_at && !stay.too_damp && (dry_at - stay.dry_at).abs < WORTH_SECONDS
         return false if dry_at.nil? && stay.too_damp
 
@@ -49,14 +49,7 @@ module UprightBench
       def longest(stay)
         stay.washed_at + ([Core::Drying::DryingTime::MOST_HOURS, stay.base_hours].max * 3600)
       end
-
-      # Before the wash only the last one says anything.
-      def held_from(readings, washed_at)
-        before, after = readings.partition { |time, _| time <= washed_at }
-        [*before.last(1), *after]
-      end
-
-      private_class_method :since, :follow, :lies_until, :longest, :held_from
+      private_class_method :since, :follow, :lies_until, :longest
     end
   end
 end

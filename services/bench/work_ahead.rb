@@ -3,7 +3,7 @@
 module UprightBench
   module Services
     # What is still to be done for the jobs on which somebody can work: those that are to be looked over, and those
-    # whose customer agreed, unless a stop stands. Six queries.
+    # whose customer agreed, unless a stop stands. Seven queries.
     class WorkAhead
       LEARNED_DAYS = 730 # of the shop's own minutes, as far back as is looked
 
@@ -78,13 +78,25 @@ module UprightBench
         Sequel[:parts][:supplier_days])
       private_constant :DAYS
 
-      # Counted from when the customer agreed; what should have come by now comes tomorrow.
+      # Counted from when it was ordered, or, where no order is on file, from when the customer agreed; what should have
+      # come by now comes tomorrow.
       def days_to_come(job, item)
         return 0 if item[:action] != "replace" || item[:part_id].nil? || item[:own_spare] || there?(job, item)
 
-        left = (item[:days] || Promises::DAYS_UNKNOWN) - ((@at - (job[:agreed_at] || @at)) / 86_400)
-        [left, 1].max
+        since = ordered[item[:part_id]] || job[:agreed_at] || @at
+        [(item[:days] || Promises::DAYS_UNKNOWN) - ((@at - since) / 86_400), 1].max
       end
+
+      # @return [Hash{Integer=>Time}] part => when the oldest order was sent of which pieces are still to come
+      def ordered
+        @ordered ||= Models::OrderLine.join(:supplier_orders, id: :order_id, closed_at: nil)
+          .where(part_id: claims.keys).where(Sequel[:pieces] > CAME).group(:part_id)
+          .select(:part_id, Sequel.function(:min, :ordered_at).as(:ordered_at)).as_hash(:part_id, :ordered_at)
+      end
+
+      CAME = Sequel.function(:coalesce, Models::StockMove.where(order_line_id: Sequel[:order_lines][:id])
+        .select(Sequel.function(:sum, Sequel[:stock_moves][:pieces])), 0)
+      private_constant :CAME
 
       # Whoever agreed first takes what lies on the shelf.
       def there?(job, item)

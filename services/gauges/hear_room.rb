@@ -7,7 +7,13 @@ module UprightBench
       EVERY_SECONDS = 300
       CHANGED = { temperature_c: 1.0, humidity_percent: 3.0 }.freeze
 
+      KEPT_DAYS = 400 # a year, and the same weeks of the one before
+
       module_function
+
+      def forget_old(at:)
+        Models::RoomReading.where(Sequel[:read_at] < at - (KEPT_DAYS * 86_400)).delete
+      end
 
       # @param gauge [Models::Gauge]
       # @param air [Core::Drying::Air]

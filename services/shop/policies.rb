@@ -9,12 +9,12 @@ module UprightBench
         new(Models::Policy.select_hash(:key, :value))
       end
 
-      # As a device in the drying room read it last, else as it was typed.
+      # As a device in the drying room read it in the last day, else as it was typed.
       # @return [Core::Drying::Air, nil]
       def drying_air
         return @drying_air if defined?(@drying_air)
 
-        @drying_air = Models::RoomReading.fresh(at: Time.now)&.air || super
+        @drying_air = Models::RoomReading.usual(at: Time.now) || super
       end
 
       # @return [OpenHours]

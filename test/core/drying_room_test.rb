@@ -25,8 +25,12 @@ class DryingRoomTest < CoreTest
 
   # Six hours at half the speed leave three of them undone.
   def test_a_damp_night_puts_it_off
-    assert_in_delta 27, dry_hours([0, GOOD], [10, DAMP], [16, GOOD], now: 16)
-    assert_in_delta 38, dry_hours([0, GOOD], [10, DAMP], now: 10), 0.01, "as long as the damp is taken to last"
+    night = [[0, GOOD], [10, DAMP], [16, GOOD]]
+
+    assert_in_delta 27, dry_hours(*night, now: 30), 0.01, "as it was"
+    assert_in_delta 16 + (11 / (21.0 / 24)), dry_hours(*night, now: 16), 0.01, "as it looked in the morning"
+    assert_in_delta 24, dry_hours([-24, GOOD], [10, DAMP], now: 10), 0.01, "the day before was not damp"
+    assert_in_delta 20 + (9 / (19.0 / 24)), dry_hours([-24, GOOD], [10, DAMP], now: 20), 0.01, "ten hours of it were"
   end
 
   def test_never_sooner_than_the_hours_it_is_given

@@ -6,6 +6,7 @@ require_relative "../test_helper"
 class DryingRoomServicesTest < DatabaseTest
   def setup
     super
+    Models::RoomReading.dataset.delete
     @room, @token = Services::KeepGauge.add({ kind: "room", name: "Room two", unit: nil, error_percent: 2.0,
                                               pattern: "T {temperature} H {humidity}" }, by: owner, at: NOW)
   end

@@ -54,4 +54,12 @@ class BenchCalendarTest < CoreTest
     assert_raises(ArgumentError) { calendar([]) }
     assert_raises(ArgumentError) { calendar([[10, 20], [15, 30]]) }
   end
+
+  def test_whoever_stays_on_works_longer_in_the_evening_and_not_at_noon
+    week = calendar(open_days(3))
+
+    assert_equal [240, 600, 1680, 2040, 3120, 3480], week.longer(week, 60).till
+    assert_equal [240, 540, 1680, 2040, 3120, 3420], week.longer(week, 60, 1800).till
+    assert_equal week.till, week.longer(week, 60, 0).till
+  end
 end

@@ -41,6 +41,16 @@ class BenchImproveTest < CoreTest
     end
   end
 
+  # Two promises are broken whatever is done; what nothing is promised for waits a day for them, and no longer.
+  def test_what_nothing_is_promised_for_does_not_wait_for_ever
+    late = (1..40).map { |number| chain(number, 60, promise: 10) }
+    work = problem(shop, *late, chain(99, 20))
+    standing = Bench::Standing.new(placed(work), share: 0.9)
+    after = better(standing.schedule, Bench::Aim.of(standing), focus: 40)
+
+    assert_operator after.ready(40), :<, 2 * 1440
+  end
+
   # The last of a job is pinned, and what comes before it is not.
   def test_what_comes_before_what_is_pinned_stays_before_it
     for_all(times: 15) do |random|

@@ -66,6 +66,16 @@ class RescueTest < CoreTest
 
     assert_equal [[1], [2]], [effects.breaks, effects.saves].map { |all| all.map(&:number) }
     assert_operator effects.of(1).after, :<, 0.1
+    assert_equal effects.of(1).by - before.by(1), effects.of(1).later
     assert_nil effects.of(7)
+  end
+
+  def test_what_is_late_already_and_would_be_later_still_is_named
+    late = chain(1, operation(60, spread: 0.2), promise: 10)
+    before = standing(shop, late, chain(2, 50))
+    effects = Bench::Effects.new(before, standing(shop, late, chain(2, 50), order: [1, 0]), share: 0.9)
+
+    assert_equal [1], effects.breaks.map(&:number)
+    assert_operator effects.breaks.first.later, :>=, 50
   end
 end

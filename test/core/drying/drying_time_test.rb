@@ -62,6 +62,7 @@ class DryingTimeTest < CoreTest
         draught: random.rand < 0.5)
 
       assert_includes 1..96, answer.hours if answer.dries?
+
       assert_operator answer.reasons.size, :>=, 2
     end
   end
