@@ -73,15 +73,20 @@ module UprightBench
           @title = "When could it be ready?"
           answer = ask_ahead(form) if form.asked? && form.ok?
           status 422 if form.asked? && form.errors.any?
-          form.errors.clear unless form.asked?
-          erb :"plan/ask", locals: { form: form, subject: subject_of(form), answer: answer, problem: nil }
+          show_ask(form, answer)
         rescue Services::Refused => e
-          erb :"plan/ask", locals: { form: form, subject: subject_of(form), answer: nil, problem: e.message }
+          show_ask(form, nil, e.message)
+        end
+
+        def show_ask(form, answer, problem = nil)
+          subject = subject_of(form)
+          form.errors.clear unless form.asked?
+          erb :"plan/ask", locals: { form: form, subject: subject, answer: answer, problem: problem }
         end
 
         # @return [Queries::AskedMachine]
         def subject_of(form)
-          Queries::AskedMachine.new(*form.values.values_at(:machine_id, :sheet_id), today: today)
+          Queries::AskedMachine.new(*form.ids, today: today)
         end
 
         def ask_ahead(form)

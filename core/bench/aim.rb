@@ -15,16 +15,21 @@ module UprightBench
         def self.of(standing)
           problem = standing.schedule.problem
           limits = standing.limits.transform_keys { |number| problem.job(number) }
-          late = limits.keys.select { |job| standing.schedule.ready(job) > problem.chains[job].promise }
-          late = late.to_h { |job| [job, problem.worked(problem.chains[job].promise)] }.merge(waiting(problem, limits))
+          late = { **broken(standing.schedule, limits.keys), **waiting(problem, limits) }
           new(problem, limits: limits.merge(late), broken: late.keys)
+        end
+
+        def self.broken(schedule, jobs)
+          promises = jobs.to_h { |job| [job, schedule.problem.chains[job].promise] }
+          promises.select { |job, promise| schedule.ready(job) > promise }
+            .transform_values { |promise| schedule.problem.worked(promise) }
         end
 
         def self.waiting(problem, limits)
           unpromised = problem.chains.each_index.reject { |job| limits.key?(job) }
           unpromised.to_h { |job| [job, problem.worked(0) + PATIENCE] }
         end
-        private_class_method :waiting
+        private_class_method :broken, :waiting
 
         # @param problem [Problem]
         # @param limits [Hash{Integer=>Integer}] job's index => until when it must be ready, in minutes worked

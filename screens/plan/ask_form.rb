@@ -22,6 +22,11 @@ module UprightBench
           rule(:brought) { key.failure("is no such day") if value && value != NOW && !Moments.read(value) }
         end
 
+        # @return [Array(Integer, Integer)] ids of machine and model, nil where they are not named or make no sense
+        def ids
+          %i[machine_id sheet_id].map { |name| values[name] if errors_at(name).empty? }
+        end
+
         # @return [Boolean] whether an answer is wanted
         def asked?
           !value(:brought).to_s.empty?

@@ -153,7 +153,7 @@ class FinalTestServicesTest < DatabaseTest
       assert_equal [field], error.errors.keys
     end
     assert_raises(Services::Invalid) { record_safety(@job, tested_on: today + 1) }
-    assert_empty Models::SafetyTest.all
+    assert_empty Models::SafetyTest.where(job_id: @job.id).all
   end
 
   def test_a_safety_test_is_never_rewritten

@@ -118,4 +118,33 @@ class PeopleAtBenchTest < DatabaseTest
       .message)
     assert tested_by(technician)
   end
+
+  # In Berlin on the last Sunday of March the clock goes from two to three: a night shift from half past midnight to six
+  # has four hours and a half of work in it. On the last Sunday of October it has six and a half.
+  def test_on_the_day_when_the_clocks_change_a_minute_of_work_is_a_minute
+    Config::Zone.held.during("Europe/Berlin") do
+      minutes = [[2027, 3, 28], [2027, 10, 31]].map do |day|
+        begins = Config::Zone.at(Date.new(*day), 0, 30)
+        bench = Services::BenchAt.new(at: begins, policies: Services::Policies.new("open_hours" => NIGHTS))
+        bench.shop.open.worked(bench.minutes(Config::Zone.at(Date.new(*day), 12)))
+      end
+
+      assert_equal [270, 390], minutes
+    end
+  end
+
+  # Two hours and a half of work from half past midnight, and a quarter to refit: a quarter past four, not three.
+  def test_a_promise_on_that_sunday_stands_on_the_clock
+    alone
+    Config::Zone.held.during("Europe/Berlin") do
+      at = Config::Zone.at(Date.new(2027, 3, 28), 0, 30)
+      asked = Services::AskPromise.new(1, at: at, policies: Services::Policies.new("open_hours" => NIGHTS,
+        "promises_kept_percent" => 50))
+      answer = asked.call([Services::Promises::Ask.new(150, 0, 0, "clean")])
+
+      assert_includes %w[04:15 04:30], Config::Zone.local(answer.at).strftime("%H:%M")
+    end
+  end
+
+  NIGHTS = { "sun" => { "00:30" => "06:00" }, "mon" => { "08:00" => "12:00" } }.freeze
 end
