@@ -8,7 +8,7 @@ module UprightBench
       # Steps of a job and the service each form calls. `typed` are the request's parameters.
       ACTIONS = {
         "settle" => lambda { |number, typed, by, at|
-          Services::Settle.call(number, **SettleForm.agreed(typed), by: by, at: at)
+          Services::Settle.call(number, **SettleForm.agreed(typed), together: typed["together"] == "1", by: by, at: at)
         },
         "agree" => lambda { |number, typed, by, at|
           Services::Agree.call(number, **SettleForm.agreed(typed), by: by, at: at)

@@ -46,6 +46,15 @@ module UprightBench
           end
         end
 
+        # @return [String] a tick for one promise for all machines of the customer; nothing where this is the only one
+        def promise_together(job, step)
+          others = step == "settle" ? Queries::OthersOfCustomer.call(job) : []
+          return "" if others.empty?
+
+          with = others.map { |number, at| "#{number} (#{moment(at)})" }.join(", ")
+          partial :"plan/_together", with: with
+        end
+
         # @param way [Core::Bench::Sooner::Way]
         # @param names [Hash{Integer=>String}] of people
         # @return [String] what it would take

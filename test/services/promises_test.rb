@@ -65,6 +65,22 @@ class PromisesTest < DatabaseTest
     assert_operator promised.first, :<, promised.last
   end
 
+  # The one that is ready last says when both can be fetched.
+  def test_machines_of_one_customer_are_promised_together
+    first = job({ "roll" => { turns: "stuck" } })
+    settle(first)
+    second = job({ "pre-filter" => { grey: 5 } })
+    second.update(customer_id: first.customer_id)
+
+    assert_equal [[first.number, first.refresh.promise_at]], Queries::OthersOfCustomer.call(second)
+    Services::Settle.call(second.number, agreed_name: "x", agreed_how: "counter", together: true, by: technician,
+      at: monday)
+
+    assert_equal second.refresh.promise_at, first.refresh.promise_at
+    assert_operator first.promise_at, :>, monday + 86_400
+    assert_equal 1, Models::Event.where(verb: "promised together", job_id: first.id).count
+  end
+
   # Two machines and one pair of hands: what is promised to one is kept free for it.
   def test_a_promise_that_was_given_is_kept_free
     work = { "roll" => { turns: "stuck" } }
