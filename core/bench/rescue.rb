@@ -44,22 +44,26 @@ module UprightBench
           saved?(effects(@problem.chains)) ? [] : [new_instead, *stay_on]
         end
 
-        # Another job is begun only when this one is ready.
         def waits
-          others.filter_map do |other|
-            ready = @schedule.ready(@job)
-            effects = effects(changed(other) { |operation| later(operation, ready) }, focus: @number)
-            next unless saved?(effects)
-
-            broken = effects.breaks
-            next way(:wait, effects, other: other) if broken.empty?
-
-            way(:later_day, effects, other: other, by: broken.first.by) if broken.map(&:number) == [other]
-          end
+          others.filter_map { |other| wait(other) }
         end
 
-        def later(operation, ready)
-          operation.with(not_before: [operation.not_before, ready].max, late_spread: 0.0, pinned: false)
+        # Another job is begun only when what comes first of this one is done: while it dries, hands are free.
+        def wait(other)
+          begun = @schedule.ends[@problem.steps_of[@job].first.index]
+          effects = effects(changed(other) { |operation| later(operation, begun) }, focus: @number)
+          return unless saved?(effects)
+
+          broken = effects.breaks
+          return way(:wait, effects, other: other) if broken.empty?
+
+          way(:later_day, effects, other: other, by: broken.first.by) if broken.map(&:number) == [other]
+        end
+
+        def later(operation, begun)
+          return operation if operation.not_before >= begun
+
+          operation.with(not_before: begun, late_spread: 0.0, pinned: false)
         end
 
         # Those that are planned before it is ready, and are not pinned: what holds it up before all others.

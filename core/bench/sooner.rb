@@ -3,8 +3,8 @@
 module UprightBench
   module Core
     module Bench
-      # What it would take to promise a job sooner: new parts instead of a wash, somebody who stays on, or another
-      # customer who is asked for a later day. Each is tried as the promise itself was.
+      # What it would take to promise a job sooner: another place to dry, new parts instead of a wash, somebody who
+      # stays on, or another customer who is asked for a later day. Each is tried as the promise itself was.
       class Sooner
         # @!attribute kind [Symbol] of KINDS
         # @!attribute by [Integer] the moment by which it could be promised then
@@ -12,7 +12,7 @@ module UprightBench
         # @!attribute technician [Integer, nil] id of whoever would stay on
         Way = Struct.new(:kind, :by, :other, :technician, keyword_init: true)
 
-        KINDS = %i[new_instead stay_on later_day].freeze
+        KINDS = %i[elsewhere new_instead stay_on later_day].freeze
         STAY_ON = 60 # minutes (house rule)
         LATER = 1440 # minutes, that another customer would be asked for
         LEAST = 30 # minutes sooner that are worth asking for (house rule)
@@ -28,16 +28,26 @@ module UprightBench
 
         # @return [Array<Way>] the soonest first
         def call
-          [new_instead, *stay_on, *later_day].compact.sort_by { |way| [way.by, KINDS.index(way.kind)] }
+          [elsewhere, new_instead, *stay_on, *later_day].compact.sort_by { |way| [way.by, KINDS.index(way.kind)] }
         end
 
         private
 
+        # What is washed does not wait for slots of the rack.
+        def elsewhere
+          return if @answer.for_room.zero?
+
+          way(:elsewhere, chain: with_operations { |operation| operation.with(slots: []) })
+        end
+
         def new_instead
           return if @ask[:chain].operations.none? { |operation| operation.dry_minutes.positive? }
 
-          operations = @ask[:chain].operations.map { |operation| operation.with(dry_minutes: 0, slots: []) }
-          way(:new_instead, chain: @ask[:chain].with(operations: operations))
+          way(:new_instead, chain: with_operations { |operation| operation.with(dry_minutes: 0, slots: []) })
+        end
+
+        def with_operations(&)
+          @ask[:chain].with(operations: @ask[:chain].operations.map(&))
         end
 
         def stay_on

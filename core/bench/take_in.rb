@@ -15,7 +15,8 @@ module UprightBench
         # @!attribute planned [Integer] when it is ready if everything takes as long as planned
         # @!attribute shares [Hash{Integer=>Float}] number of a job with a promise => share in which it is kept
         # @!attribute held_up_by [Array<Integer>] numbers of jobs that hold it up
-        Answer = Struct.new(:schedule, :by, :planned, :shares, :held_up_by, keyword_init: true)
+        # @!attribute for_room [Integer] how many slots of the rack it waits for; 0 for none
+        Answer = Struct.new(:schedule, :by, :planned, :shares, :held_up_by, :for_room, keyword_init: true)
 
         SHARE = Policies::Table.default("promises_kept_percent") / 100.0 # of promises that are to be kept
         # What planning anew costs later: a promise is given with so much more than is to be kept (measured in
@@ -206,7 +207,11 @@ module UprightBench
         def answer(schedule, replay)
           Answer.new(schedule: schedule, by: replay.quantile(@chain.number, promised_share),
             planned: schedule.ready(@asked), shares: standing.shares_in(replay),
-            held_up_by: HeldUp.by(schedule, @asked))
+            held_up_by: HeldUp.by(schedule, @asked), for_room: for_room(schedule))
+        end
+
+        def for_room(schedule)
+          steps.select { |step| schedule.waits_for_room[step.index] }.sum { |step| step.operation.slots.size }
         end
       end
     end

@@ -78,7 +78,7 @@ module UprightBench
 
       # @return [Core::Drying::DryingTime::Answer]
       def drying(item)
-        Services::Promises.drying(sheet.position(item.position), @policies)
+        Services::Promises.drying(sheet.position(item.position), @policies).call
       end
 
       # When would it be ready, if this were chosen here and all else stayed?

@@ -108,9 +108,10 @@ module UprightBench
         end
 
         def wait_words(wait)
-          return "dries, rack #{wait.slots.join(', ')}" if wait.slots.any?
+          return wait.dries ? "dries" : "waits for a part" if wait.slots.empty?
 
-          wait.dries ? "dries" : "waits for a part"
+          elsewhere, slots = wait.slots.partition { |label| label.match?(/\D/) }
+          ["dries", ("rack #{slots.join(', ')}" if slots.any?), *elsewhere].compact.join(", ")
         end
 
         def words(step)

@@ -60,6 +60,7 @@ module UprightBench
         # @return [String] what it would take
         def sooner_words(way, names)
           case way.kind
+          when :elsewhere then "dry it elsewhere: the rack is full"
           when :new_instead then "fit new parts instead of washing, if they are on the shelf"
           when :stay_on then "#{names[way.technician] || 'somebody'} stays on for up to an hour"
           else "ask the customer of #{way.other} for a day later"

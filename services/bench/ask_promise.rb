@@ -64,9 +64,14 @@ module UprightBench
 
       def reason(asks, answer, at)
         open = @bench.shop.open
-        Core::Reason.of(:ready_by, minutes: asks.sum(&:minutes).round, **waits(asks),
-          refit: ChainOfJob::REFIT_MINUTES, behind: (answer.held_up_by if answer.held_up_by.any?),
-          spare: open.worked(at) - open.worked(answer.planned), share: (@bench.share * 100).round)
+        Core::Reason.of(:ready_by, minutes: asks.sum(&:minutes).round, **waits(asks), **held_up(answer),
+          refit: ChainOfJob::REFIT_MINUTES, spare: open.worked(at) - open.worked(answer.planned),
+          share: (@bench.share * 100).round)
+      end
+
+      # @return [Hash] likewise
+      def held_up(answer)
+        { slots: answer.for_room, behind: answer.held_up_by }.reject { |_, what| [0, []].include?(what) }
       end
 
       # @return [Hash] of those that there are

@@ -34,6 +34,14 @@ class SoonerTest < CoreTest
     assert_equal [240, :later_day, 7, 60], [by, *ways.first.to_h.values_at(:kind, :other, :by)]
   end
 
+  def test_on_a_full_rack_another_place_to_dry_is_sooner
+    rack = [Bench::Slot.new(size: 1, busy_until: 2000)]
+    by, ways = sooner(shop(slots: rack), [], chain(1, operation(20, dry_minutes: 60, slots: [1]), 10))
+
+    assert_operator by, :>, 2000
+    assert_equal [[:new_instead, 30], [:elsewhere, 90]], ways.first(2).map { |way| [way.kind, way.by] }
+  end
+
   def test_nothing_makes_it_sooner_than_its_own_work
     assert_empty sooner(shop, [], chain(1, 60)).last
   end

@@ -54,7 +54,10 @@ class TakeInTest < CoreTest
 
     washed = operation(20, dry_minutes: 60, slots: [1])
 
-    assert_equal 400 + 60 + 10, ask(shop(slots: rack), [], chain(1, washed, 10)).planned
+    answer = ask(shop(slots: rack), [], chain(1, washed, 10))
+
+    assert_equal [400 + 60 + 10, 1], [answer.planned, answer.for_room]
+    assert_equal 0, ask(shop(slots: rack), [], chain(1, 10)).for_room
   end
 
   def test_the_same_question_has_the_same_answer
