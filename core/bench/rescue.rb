@@ -14,7 +14,7 @@ module UprightBench
         #   for a later day
         Way = Struct.new(:kind, :other, :technician, :share, :by, keyword_init: true)
 
-        KINDS = %i[wait new_instead stay_on later_day].freeze # the easiest first
+        KINDS = %i[wait elsewhere new_instead stay_on later_day].freeze # the easiest first
         STAY_ON = 60 # minutes after closing (house rule)
         MOVES = 24 # plans that are tried for each way
         MOST_OTHERS = 4
@@ -41,7 +41,7 @@ module UprightBench
 
         # What is no merit of theirs is not put down to them: where another order alone would do, nobody stays on.
         def others_aside
-          saved?(effects(@problem.chains)) ? [] : [new_instead, *stay_on]
+          harmless?(effects(@problem.chains)) ? [] : [elsewhere, new_instead, *stay_on]
         end
 
         def waits
@@ -74,6 +74,14 @@ module UprightBench
 
         def early?(step)
           step.job != @job && !step.fixed && @schedule.starts[step.index] < @schedule.ready(@job)
+        end
+
+        # What is washed does not wait for slots of the rack.
+        def elsewhere
+          return if @problem.steps_of[@job].none? { |step| @schedule.waits_for_room[step.index] }
+
+          effects = effects(changed(@number) { |operation| operation.with(slots: []) })
+          way(:elsewhere, effects) if harmless?(effects)
         end
 
         # New parts are fitted instead of washing the old ones.

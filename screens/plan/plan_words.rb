@@ -42,6 +42,7 @@ module UprightBench
           when :wait then "Let #{other} wait until it is ready"
           when :later_day then "Ask #{other} for a later day, #{moment(way.by)}"
           when :stay_on then "#{lanes.name(way.technician)} stays on for up to an hour"
+          when :elsewhere then "Dry it elsewhere: the rack is full"
           else "Fit new parts instead of washing"
           end
         end

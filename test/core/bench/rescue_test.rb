@@ -46,6 +46,13 @@ class RescueTest < CoreTest
     assert_equal [:new_instead], ways(here, 1).map(&:kind)
   end
 
+  def test_on_a_full_rack_it_dries_elsewhere
+    rack = [Bench::Slot.new(size: 1, busy_until: 600)]
+    here = standing(shop(slots: rack), chain(1, operation(20, dry_minutes: 60, slots: [1]), 10, promise: 200))
+
+    assert_equal %i[elsewhere new_instead], ways(here, 1).map(&:kind)
+  end
+
   # It ends ten minutes before closing at best; an hour more and it is safe.
   def test_somebody_stays_on
     here = standing(shop, chain(1, operation(240, 230, spread: 0.2), promise: 599))
