@@ -60,7 +60,7 @@ module UprightBench
           "customer" => ["/customers/#{machine.customer_id}"], "machine" => ["/machines/#{machine.id}"],
           "find-the-fault" => [fault_path],
           "sheet-draft" => ["/drafts/#{draft.id}?at=#{drawn.to_core.positions.find(&:washable?).key}"],
-          "fit" => ["/shelf/fit?sheet=#{Models::Sheet.first(model_name: 'Loft K').id}&at=exhaust-filter"],
+          "plan" => ["/plan"],
           "what-to-order" => ["/shelf/short"], "estimate-page" => [estimate_path, PHONE],
           "phone-look-over" => ["/jobs/#{walk}/look-over?at=#{measured(walk)}", PHONE],
           "customers-page" => [card_path, PHONE] }

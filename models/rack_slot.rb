@@ -12,7 +12,7 @@ module UprightBench
 
       # @return [Sequel::Dataset] places with nothing on them
       def self.free
-        in_use.exclude(id: RackStay.where(off_at: nil).select(:rack_slot_id)).order(:id)
+        in_use.exclude(id: RackStay.where(off_at: nil).exclude(rack_slot_id: nil).select(:rack_slot_id)).order(:id)
       end
     end
   end

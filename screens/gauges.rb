@@ -81,6 +81,11 @@ module UprightBench
             "unit" => gauge.unit.to_s, "error_percent" => figure(gauge.error_percent))
         end
 
+        # @return [String] as in "Suction gauge"
+        def gauge_kind(gauge)
+          Core::Gauges::Kinds::WORDS.fetch(gauge.kind).sub(/\A./, &:upcase)
+        end
+
         # @param stream [Models::GaugeStream]
         # @return [String] what it wrote last
         def heard_words(stream)

@@ -13,10 +13,12 @@ module UprightBench
           .exclude(id: job.id).exclude(promise_at: nil).order(:number)
       end
 
+      # Locked in the order of their numbers, and by itself: whoever gives a promise holds a job and waits for the plan.
       # @return [Array<Integer>] numbers of jobs whose promise is later now
       def call(number, by:, at:)
         DB.transaction do
-          all = [Lookup.job(number, lock: true), *others(Lookup.job(number)).for_update]
+          job = Lookup.job(number)
+          all = Models::Job.where(id: [job.id, *others(job).select_map(:id)]).order(:number).for_update.all
           last = all.filter_map(&:promise_at).max
           earlier = all.select { |job| job.promise_at && job.promise_at < last }
           earlier.each { |job| move(job, last, by, at) }

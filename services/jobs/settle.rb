@@ -10,11 +10,9 @@ module UprightBench
       # @raise [Refused] while a part is not chosen, or when somebody else settled it just now
       # @raise [Invalid] when something must be agreed to by name
       def self.call(number, by:, at:, together: false, **agreed)
-        DB.transaction do
-          job = enter(number, by, at, agreed)
-          PromiseTogether.call(number, by: by, at: at) if together
-          job.refresh
-        end
+        job = enter(number, by, at, agreed)
+        PromiseTogether.call(number, by: by, at: at) if together
+        job.refresh
       end
 
       def self.enter(number, by, at, agreed)

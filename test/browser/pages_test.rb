@@ -24,7 +24,7 @@ class PagesTest < BrowserTest
      *drafts, "/take-in/many?customer_id=#{machine.customer_id}",
      "/take-in/taken?customer_id=#{stopped.customer_id}&from=#{stopped.number}&to=#{stopped.number}",
      *counter(machine), "/customer-lists", customer_list, "/archives",
-     "/plan", "/plan/wall", plan_step, "/people/#{owner.id}/bench",
+     "/plan", "/plan/wall", plan_step, "/plan/ask?machine_id=#{machine.id}&brought=now", "/people/#{owner.id}/bench",
      "/settings", "/settings/shop", "/people", "/people/roles", "/audit?group=signing_in", "/take-over", "/me",
      "/otp-setup", "/legend", "/logout", "/nothing", "#{open.fetch('settled')}/history"]
   end

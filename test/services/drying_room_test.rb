@@ -75,6 +75,7 @@ class DryingRoomServicesTest < DatabaseTest
 
     assert_equal [nil, "by the stove"], [elsewhere.rack_slot_id, elsewhere.lies]
     assert_in_delta elsewhere.base_hours * 3600, elsewhere.dry_at - elsewhere.washed_at
+    refute_empty Models::RackSlot.free.all, "what lies elsewhere takes no slot"
     hear("T 21.0 H 50", at: NOW + 7200)
 
     refute stay.refresh.too_damp
