@@ -37,6 +37,12 @@ class ConstraintsTest < DatabaseTest
     assert_equal Fit::FilterClass::PERCENT.keys.map(&:to_sym).sort, listed(:parts_filter_class).sort
   end
 
+  def test_devices_skills_and_steps_of_the_plan
+    assert_equal Gauges::Kinds::WORDS.keys.map(&:to_sym).sort, listed(:gauges_kind).sort
+    assert_equal Bench::Skills::WORDS.keys.sort, listed(:people_skills).sort
+    assert_equal Services::ChainOfJob::KEYS.sort, listed(:step_wishes_key).sort
+  end
+
   # Only core/jobs knows which states there are: everybody else asks for a set by its name.
   def test_no_other_file_lists_states
     states = Jobs::States::ALL.join("|")

@@ -1,0 +1,123 @@
+# frozen_string_literal: true
+
+require_relative "../test_helper"
+require_relative "../support/as_staff"
+
+# The rack and its room on screen, what is asked on the phone, and what it would take to be sooner.
+class RoomScreenTest < DatabaseTest
+  include AsStaff
+
+  def setup
+    super
+    sign_in
+  end
+
+  def washed(**wash)
+    job = settled({ "pre-filter" => { grey: 5 } })
+    washing = item(job, "pre-filter")
+    Services::ChoosePart.call(job.number, washing.id, choice: "wash", by: technician, at: NOW)
+    Services::DoWorkItem.call(job.number, washing.id, by: technician, at: NOW, wash: wash)
+    Models::RackStay.first(work_item_id: washing.id, off_at: nil)
+  end
+
+  def test_what_lies_elsewhere_and_what_it_weighs
+    stay = washed(elsewhere: "window sill", dry_grams: 62.5)
+    get "/rack"
+
+    assert_includes page, "window sill"
+    assert_includes page, "Dry it weighed 62.5 g."
+    submit "/rack/#{stay.id}/weigh", { "grams" => "80,5" }, from: "/rack"
+    get "/rack"
+
+    assert_includes page, "18 g of water in it"
+    submit "/rack/#{stay.id}/weigh", { "grams" => "heavy" }, from: "/rack"
+
+    assert_equal 422, last_response.status
+    assert_includes page, "Write what it weighs"
+    submit "/rack/#{stay.id}/weigh", { "grams" => "5" }, from: "/rack"
+
+    assert_includes page, "Is it this part?"
+  end
+
+  def test_slots_by_size
+    slot = Models::RackSlot.in_use.order(:id).first
+    submit "/rack/sizes", { "size" => { slot.id.to_s => "1", "x" => "2", "999999" => "9" } }, from: "/rack"
+
+    assert_equal 1, slot.refresh.size
+    submit "/rack/sizes", { "size" => "small" }, from: "/rack"
+
+    assert_equal 303, last_response.status
+  end
+
+  def test_the_scale_answers_with_a_field
+    get "/scale?name=dry_grams&id=dry-grams-7"
+
+    assert_includes page, 'name="dry_grams"'
+    assert_includes page, "has not come to rest"
+    get "/scale?name=password&id=%22%3E"
+
+    assert_includes page, 'id="grams"'
+    refute_includes page, "password"
+  end
+
+  def test_the_air_is_drawn_and_said
+    get "/rack"
+
+    assert_includes page, 'class="room-history"'
+    assert_match(/Drying room at .* °C and .* %/, page)
+  end
+
+  def test_devices_by_kind
+    submit "/gauges", { "kind" => "room", "name" => "Attic", "pattern" => "{value} {unit}", "error_percent" => "2" },
+      from: "/gauges"
+
+    assert_equal 422, last_response.status
+    assert_includes page, "{temperature} and {humidity} once each"
+    submit "/gauges", { "kind" => "room", "name" => "Attic", "pattern" => "{temperature};{humidity}", "unit" => "F",
+                        "error_percent" => "2" }, from: "/gauges"
+
+    assert_includes page, "Thermometer of the drying room"
+    assert_predicate Models::Gauge.first(name: "Attic"), :room?
+    submit "/gauges", { "kind" => "kettle", "name" => "Kettle", "pattern" => "{value} g", "error_percent" => "2" },
+      from: "/gauges"
+
+    assert_equal 422, last_response.status
+  end
+
+  def test_asked_on_the_phone
+    get "/plan/ask"
+
+    refute_includes page, "Ready by"
+    get "/plan/ask?brought=now&minutes=45&drying_hours=12"
+
+    assert_match(/Ready by.*45 min of work.*12 h of drying/m, page)
+    get "/plan/ask?brought=now&minutes=lots"
+
+    assert_equal 422, last_response.status
+    sheet = Models::Sheet.first(model_name: "Dart M")
+    get "/plan/ask?brought=now&sheet_id=#{sheet.id}&work[]=pre-filter:wash&work[]=nothing:wash"
+
+    assert_match(/Ready by.*h of drying/m, page)
+    get "/plan/ask?brought=2040-01-01T09:00"
+
+    assert_match(/more than 120 days/, page)
+    get "/plan/ask?machine_id=999999999"
+
+    assert_equal 404, last_response.status
+  end
+
+  def test_what_it_would_take_to_be_sooner
+    job = take_in(at: NOW)
+    record(job, "pre-filter", { grey: 5 }, at: NOW)
+    Services::FinishLookOver.call(job.number, by: technician, at: NOW)
+    washing = item(job, "pre-filter")
+    Services::ChoosePart.call(job.number, washing.id, choice: "wash", by: technician, at: NOW)
+    get "/jobs/#{job.number}/sooner"
+
+    assert_match(/Ready by .*fit new parts instead of washing/m, page)
+    Services::Settle.call(job.number, agreed_name: "Una", agreed_how: "phone", by: technician, at: NOW)
+    get "/jobs/#{job.number}/sooner"
+
+    assert_includes page, "Nothing would make it sooner."
+  end
+end
