@@ -80,6 +80,12 @@ module UprightBench
           Core::Units::Moment.clock(Config::Zone.local(time))
         end
 
+        # @return [String] the next days that are not full
+        def free_days_words
+          @free_days_words ||= Services::DaysAhead.offered(at: now, policies: policies).first(4)
+            .map { |date| day(date) }.join(", ")
+        end
+
         # @param one [Core::Bench::Day]
         def booked_words(one)
           booked = counted(one.booked, "machine") if one.booked.positive?
