@@ -8,6 +8,8 @@ module UprightBench
         ALL = [
           Number.new(key: "promises_kept_percent", group: :promises, label: "Promises that are to be kept", unit: "%",
             range: 50..99, default: 90, hint: "Of a hundred. The more, the later a machine is promised."), # house rule
+          Number.new(key: "bench_seats", group: :promises, label: "Seats at the bench", unit: "seats", range: 1..50,
+            hint: "Where fewer can work at once than people are there. Leave empty if there is a seat for everybody."),
           Choice.new(key: "final_test_by", group: :promises, label: "The final test is done by", default: "anybody",
             options: { "anybody" => "anybody who may",
                        "another" => "somebody else than whoever did the work last" }),

@@ -44,7 +44,7 @@ module UprightBench
 
       # @return [Core::Bench::Shop]
       def shop
-        @shop ||= Core::Bench::Shop.new(technicians: people.call, open: open, slots: slots)
+        @shop ||= Core::Bench::Shop.new(technicians: people.call, open: open, slots: slots, places: places)
       end
 
       # @param hours [OpenHours]
@@ -106,7 +106,7 @@ module UprightBench
       end
 
       def look_over(job)
-        Core::Bench::Chain.new(number: job[:number], operations: [ChainOfJob.look_over])
+        Core::Bench::Chain.new(number: job[:number], operations: [ChainOfJob.look_over(shop)])
       end
 
       def wished(chain, wishes)
@@ -134,6 +134,12 @@ module UprightBench
 
       def lasts
         @lasts ||= work.lasts
+      end
+
+      # @return [Hash{Symbol=>Integer}] seats, where there are fewer than people
+      def places
+        seats = @policies["bench_seats"]
+        seats && seats < people.call.size ? { seat: seats } : {}
       end
 
       # Nobody can test what somebody else did where nobody else is.

@@ -35,22 +35,22 @@ module UprightBench
       end
 
       # @return [Core::Bench::Operation] of a machine that nobody has looked over yet
-      def self.look_over(not_before: 0)
+      def self.look_over(shop, not_before: 0)
         Core::Bench::Operation.new(key: :look_over, pieces: [Core::Bench::WaitsFor::LOOK_OVER_MINUTES],
-          spread: Core::Bench::Lasts::SPREAD, not_before: not_before)
+          spread: Core::Bench::Lasts::SPREAD, not_before: not_before, place: shop.places.keys.first)
       end
 
       private
 
       def look_over
-        self.class.look_over(not_before: @brought_minutes) if @brought_minutes
+        self.class.look_over(@shop, not_before: @brought_minutes) if @brought_minutes
       end
 
       def work
         return if @now.empty?
 
         pieces, spread = together(@now)
-        Core::Bench::Operation.new(key: :work, pieces: pieces, spread: spread, skill: skill(@now),
+        Core::Bench::Operation.new(key: :work, pieces: pieces, spread: spread, skill: skill(@now), place: place,
           dry_minutes: (@now.map(&:wait_hours).max * 60).ceil, slots: slots)
       end
 
@@ -65,7 +65,7 @@ module UprightBench
       def refit
         pieces, spread = together([*@later, Promises::Ask.new(REFIT_MINUTES - (apart? ? TEST_MINUTES : 0), 0, 0)])
         arrival = arrival_minutes
-        Core::Bench::Operation.new(key: LAST, pieces: pieces, spread: spread, skill: skill(@later),
+        Core::Bench::Operation.new(key: LAST, pieces: pieces, spread: spread, skill: skill(@later), place: place,
           not_before: [arrival, @wet_minutes].max, late_spread: arrival > @wet_minutes ? LATE_SPREAD : 0.0)
       end
 
@@ -82,7 +82,12 @@ module UprightBench
         return unless apart?
 
         Core::Bench::Operation.new(key: :test, pieces: [TEST_MINUTES], spread: Core::Bench::Lasts::SPREAD,
-          skill: named(:final_tests), other_hands: @tested_by_another)
+          skill: named(:final_tests), other_hands: @tested_by_another, place: place)
+      end
+
+      # @return [Symbol, nil] that everybody needs, where there are too few
+      def place
+        @shop.places.keys.first
       end
 
       # @return [Boolean] whether the test is a step of its own

@@ -17,8 +17,10 @@ module UprightBench
       # Where nobody works at the bench, whoever owns the shop works alone.
       # @return [Array<Core::Bench::Technician>] without those who are away for as long as is planned
       def call
-        there = people.filter_map { |person| technician(person) }
-        there.empty? ? [Core::Bench::Technician.new(id: owner, calendar: @open)] : there
+        @call ||= begin
+          there = people.filter_map { |person| technician(person) }
+          there.empty? ? [Core::Bench::Technician.new(id: owner, calendar: @open)] : there
+        end
       end
 
       # @return [Boolean] whether they are away right now

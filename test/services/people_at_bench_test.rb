@@ -119,6 +119,24 @@ class PeopleAtBenchTest < DatabaseTest
     assert tested_by(technician)
   end
 
+  # Two people and one seat: what one could do beside the other waits.
+  def test_seats_are_fewer_than_people
+    Models::Person.exclude(id: [technician.id, counter_person.id]).update(at_bench: false)
+    put(counter_person)
+    ends = lambda do
+      Services::MakePlan.call(at: monday)
+      Queries::PlannedJobs.steps.map(&:till).max
+    end
+    2.times { settled({ "roll" => { turns: "stuck" } }, at: monday) }
+    both = ends.call
+    Services::SavePolicies.call({ "bench_seats" => 1 }, by: owner, at: NOW)
+
+    assert_operator ends.call, :>, both
+    Services::SavePolicies.call({ "bench_seats" => 2 }, by: owner, at: NOW)
+
+    assert_equal both, ends.call
+  end
+
   # In Berlin on the last Sunday of March the clock goes from two to three: a night shift from half past midnight to six
   # has four hours and a half of work in it. On the last Sunday of October it has six and a half.
   def test_on_the_day_when_the_clocks_change_a_minute_of_work_is_a_minute
