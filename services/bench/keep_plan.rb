@@ -22,12 +22,14 @@ module UprightBench
         nil
       end
 
-      # What would save a promise is looked for where there is time for it: while one is given there is none.
+      # What would save a promise is looked for once the plan is written down: it takes some seconds, for which nobody
+      # waits who settles a job. If another plan was made meanwhile, it is of no use.
+      # @param at [Time] when the plan was made
       # @return [nil]
-      def look_for_ways(schedule, bench)
+      def look_for_ways(schedule, bench, at:)
         standing = Core::Bench::Standing.new(schedule, share: bench.share)
         dangers = dangers(standing, bench, rescue_by: Core::Bench::Rescue.new(standing, share: bench.share))
-        Models::BenchPlan.dataset.update(dangers: Sequel.pg_jsonb(dangers))
+        Models::BenchPlan.where(made_at: at).update(dangers: Sequel.pg_jsonb(dangers))
         nil
       end
 

@@ -12,7 +12,7 @@ module UprightBench
       # The queue's job that does it.
       class Work < Que::Job
         def run
-          MakePlan.call(at: Time.now)
+          MakePlan.with_ways(at: Time.now)
         end
       end
 
@@ -35,9 +35,15 @@ module UprightBench
 
           schedule = better(standing(bench, chains), moves)
           KeepPlan.call(schedule, bench, at: at)
-          KeepPlan.look_for_ways(schedule, bench)
           schedule
         end
+      end
+
+      # And what would save the promises that are in danger, for which nobody has to wait.
+      # @return [nil]
+      def with_ways(at:)
+        schedule = call(at: at) or return
+        KeepPlan.look_for_ways(schedule, BenchAt.new(at: at), at: at)
       end
 
       # @param job [Models::Job] agreed, with a promise

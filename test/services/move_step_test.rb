@@ -102,6 +102,21 @@ class MoveStepTest < DatabaseTest
     assert_equal [@first.number], board.dangers.map(&:job)
   end
 
+  # Washed it is dry tomorrow; promised for this evening, new parts alone would do.
+  def test_what_would_save_it_is_looked_for_once_the_plan_stands
+    job = settled({ "pre-filter" => { grey: 5 } }, at: monday)
+    job.update(promise_at: monday + (8 * 3600))
+    Services::MakePlan.with_ways(at: monday)
+    danger = Queries::PlanOfBench.new(now: monday).dangers.find { |one| one.job == job.number }
+
+    assert_equal [:new_instead], danger.ways.map(&:kind)
+    Services::MakePlan.call(at: monday + 60)
+    schedule = Services::MakePlan.standing(Services::BenchAt.new(at: monday)).schedule
+    Services::KeepPlan.look_for_ways(schedule, Services::BenchAt.new(at: monday), at: monday)
+
+    assert_empty Queries::PlanOfBench.new(now: monday).dangers.flat_map(&:ways), "of another plan it is of no use"
+  end
+
   def test_of_promises_kept_the_first_one_counts
     Models::Job.exclude(closed_up_at: nil).update(closed_up_at: NOW - (400 * 86_400))
     [@first, @second].each { |job| job.refresh.update(closed_up_at: job.promise_at - 60, state: "closed_up") }
