@@ -145,7 +145,7 @@ module UprightBench
           stay = item.rack_stays.last
           return "Their spare #{name} is washed. Give it to them with the machine." if stay.nil? || stay.off_at
 
-          where = "Their spare #{name} is drying, #{stay.lies}"
+          where = "Their spare #{name} is #{stay.slot ? "on #{stay.lies}" : "drying elsewhere (#{stay.lies})"}"
           if stay.dry?(now)
             "#{where}, dry. Give it to them with the machine."
           else

@@ -115,7 +115,7 @@ class PlanStoriesTest < BrowserTest
     fill_in "It dries elsewhere, at", with: "window sill", match: :first
     click_button "Washed", match: :first
 
-    assert_text "window sill"
+    assert_text "Window sill"
     visit "/rack"
 
     assert_selector "h2", text: "Elsewhere"
