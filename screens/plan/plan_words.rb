@@ -31,15 +31,16 @@ module UprightBench
         end
 
         # @param way [Queries::PlanOfBench::Way]
-        def way_words(way, lanes)
-          "#{way_itself(way, lanes)}: it #{holds_words(way.share)} then."
+        # @param job [Integer] number of the job whose promise it would save
+        def way_words(way, lanes, job)
+          "#{way_itself(way, lanes)}. Then #{job} #{holds_words(way.share)}."
         end
 
         # @return [String]
         def way_itself(way, lanes)
-          other = [way.other, lanes.plan.jobs[way.other]&.customer].compact.join(", ")
+          other = "#{way.other} (#{lanes.plan.jobs[way.other]&.customer})"
           case way.kind
-          when :wait then "Let #{other} wait until it is ready"
+          when :wait then "Let #{other} wait until this one is begun"
           when :later_day then "Ask #{other} for a later day, #{moment(way.by)}"
           when :stay_on then "#{lanes.name(way.technician)} stays on for up to an hour"
           when :elsewhere then "Dry it elsewhere: the rack is full"
