@@ -4,8 +4,8 @@ require_relative "serving"
 
 module UprightBench
   module Gauge
-    # A thermometer of a drying room that is not there: warm in the afternoon, damp before dawn, and some nights damper
-    # than others.
+    # A thermometer of a drying room that is not there: warm in the afternoon, damp in the early morning, and damper on
+    # some nights than on others.
     class Room
       include Serving
 

@@ -14,8 +14,9 @@ module UprightBench
         Core::Drying::Halfway.due?(place, **values.slice(:washed_at, :dry_at, :turned_at), now: now)
       end
 
+      # @return [Boolean] never, of what the room is too damp for, however long it lies there
       def dry?(now)
-        now >= dry_at
+        !too_damp && now >= dry_at
       end
 
       # @return [String] as in "rack slot 7"

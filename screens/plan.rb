@@ -37,7 +37,7 @@ module UprightBench
         def bench_plan_page(form: AbsenceForm.blank(AbsenceForm.begun(now, policies)), **shown)
           @title = "Plan"
           @keys = [["Tab", "the next step of the plan"], ["Enter", "what it is, and what can be moved"]]
-          status 422 if form.errors.any?
+          status 422 if form.errors.any? || shown[:wish]&.errors&.any?
           erb :"plan/page", locals: { lanes: lanes_shown(shown[:chosen]), kept: Queries::PromisesKept.call(now: now),
                                       days: Services::DaysAhead.new(at: now, policies: policies).call(8),
                                       form: form, chosen: nil, answer: nil, wish: nil, problem: nil, **shown }
@@ -99,11 +99,15 @@ module UprightBench
         end
 
         def move_step(form)
-          Services::MoveStep.new(number_asked, key_asked, form.wish, at: now).call(by: person) if form.ok?
-          redirect step_path(number_asked, key_asked), 303
+          number = number_asked
+          key = key_asked
+          return bench_plan_page(chosen: [number, key.to_sym], wish: form) unless form.wish
+
+          Services::MoveStep.new(number, key, form.wish, at: now).call(by: person)
+          redirect step_path(number, key), 303
         rescue Services::Refused => e
           status Web::ErrorTable.status(e)
-          bench_plan_page(chosen: [number_asked, key_asked.to_sym], wish: form, problem: e.message)
+          bench_plan_page(chosen: [number, key.to_sym], wish: form, problem: e.message)
         end
 
         def tell_absence(form)

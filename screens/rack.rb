@@ -24,6 +24,12 @@ module UprightBench
           on_rack { |stay| Services::WeighOnRack.call(stay, grams_typed, by: person, at: now) }
         end
 
+        app.post "/rack/:stay/elsewhere", may: :work do
+          on_rack do |stay|
+            Services::DryElsewhere.call(stay, Job::Note.of(params["elsewhere"], :elsewhere), by: person, at: now)
+          end
+        end
+
         # What the scale shows, as the field in which it is wanted.
         app.get "/scale" do
           grams = Queries::ScaleNow.call(at: now)

@@ -12,6 +12,21 @@ module UprightBench
         # @!attribute promise [Integer, nil] minutes since the beginning of the plan; nil before anything is promised
         fields :number, :operations, promise: nil
 
+        # @return [Chain] in which nothing needs a slot of the rack
+        def off_the_rack
+          with(operations: operations.map { |operation| operation.with(slots: []) })
+        end
+
+        # @return [Chain] in which nothing is washed, so that nothing dries
+        def without_drying
+          with(operations: operations.map { |operation| operation.with(dry_minutes: 0, slots: []) })
+        end
+
+        # @return [Boolean]
+        def dries?
+          operations.any? { |operation| operation.dry_minutes.positive? }
+        end
+
         private
 
         def check

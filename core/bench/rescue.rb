@@ -4,7 +4,8 @@ module UprightBench
   module Core
     module Bench
       # What would save a promise that is in danger. Each way is tried: the plan is made with it and carried out in all
-      # draws, and it counts when the promise is out of danger and none that was safe comes into it.
+      # draws, and it counts when the promise is out of danger and none that was safe comes into it, but for that
+      # of a customer who is asked for a later day.
       class Rescue
         # @!attribute kind [Symbol] of KINDS
         # @!attribute other [Integer, nil] number of the job that would wait
@@ -15,7 +16,6 @@ module UprightBench
         Way = Struct.new(:kind, :other, :technician, :share, :by, keyword_init: true)
 
         KINDS = %i[wait elsewhere new_instead stay_on later_day].freeze # the easiest first
-        STAY_ON = 60 # minutes after closing (house rule)
         MOVES = 24 # plans that are tried for each way
         MOST_OTHERS = 4
 
@@ -51,7 +51,7 @@ module UprightBench
         # Another job is begun only when what comes first of this one is done: while it dries, hands are free.
         def wait(other)
           begun = @schedule.ends[@problem.steps_of[@job].first.index]
-          effects = effects(changed(other) { |operation| later(operation, begun) }, focus: @number)
+          effects = effects(changed(other) { |chain| later(chain, begun) }, focus: @number)
           return unless saved?(effects)
 
           broken = effects.breaks
@@ -60,10 +60,10 @@ module UprightBench
           way(:later_day, effects, other: other, by: broken.first.by) if broken.map(&:number) == [other]
         end
 
-        def later(operation, begun)
-          return operation if operation.not_before >= begun
-
-          operation.with(not_before: begun, late_spread: 0.0, pinned: false)
+        def later(chain, begun)
+          chain.with(operations: chain.operations.map do |operation|
+            operation.not_before < begun ? operation.with(not_before: begun, late_spread: 0.0) : operation
+          end)
         end
 
         # Those that are planned before it is ready, and are not pinned: what holds it up before all others.
@@ -80,21 +80,21 @@ module UprightBench
         def elsewhere
           return if @problem.steps_of[@job].none? { |step| @schedule.waits_for_room[step.index] }
 
-          effects = effects(changed(@number) { |operation| operation.with(slots: []) })
+          effects = effects(changed(@number, &:off_the_rack))
           way(:elsewhere, effects) if harmless?(effects)
         end
 
         # New parts are fitted instead of washing the old ones.
         def new_instead
-          return if @problem.chains[@job].operations.none? { |operation| operation.dry_minutes.positive? }
+          return unless @problem.chains[@job].dries?
 
-          effects = effects(changed(@number) { |operation| operation.with(dry_minutes: 0, slots: []) })
+          effects = effects(changed(@number, &:without_drying))
           way(:new_instead, effects) if harmless?(effects)
         end
 
         def stay_on
           at_it.filter_map do |technician|
-            shop = @problem.shop.staying_on(technician, STAY_ON, before: @problem.chains[@job].promise)
+            shop = @problem.shop.staying_on(technician, before: @problem.chains[@job].promise)
             effects = effects(@problem.chains, shop: shop)
             way(:stay_on, effects, technician: technician.id) if harmless?(effects)
           end
@@ -105,16 +105,15 @@ module UprightBench
           @problem.steps_of[@job].map { |step| @schedule.technician(step.index) }.uniq(&:id)
         end
 
-        def changed(number, &)
-          @problem.chains.map do |chain|
-            chain.number == number ? chain.with(operations: chain.operations.map(&)) : chain
-          end
+        def changed(number)
+          @problem.chains.map { |chain| chain.number == number ? yield(chain) : chain }
         end
 
         def effects(chains, shop: @problem.shop, focus: nil)
           problem = Problem.new(shop, chains, @problem.holds)
-          schedule = Placing.new(problem).call(Kept.of(@schedule).order(problem, limits(problem)), [])
-          improve = Improve.new(Placing.new(problem), Aim.new(problem, limits: limits(problem)),
+          limits = limits(problem)
+          schedule = Placing.new(problem).call(Kept.of(@schedule).order(problem, limits), [])
+          improve = Improve.new(Placing.new(problem), Aim.new(problem, limits: limits),
             focus: focus && problem.job(focus))
           after = Standing.new(improve.call(schedule, moves: MOVES), share: @share, draws: @draws)
           Effects.new(@standing, after, share: @share)

@@ -13,12 +13,13 @@ module UprightBench
         # @!attribute places [Hash{Symbol=>Integer}] how many there are of what is short, as one wet bench for three
         fields :technicians, :open, slots: nil, places: {}
 
+        STAY_ON = 60 # minutes after closing (house rule)
+
         # @param technician [Technician] one of them
-        # @param minutes [Integer]
         # @param before [Integer, nil] a moment: only the last evening before it is longer; all are where left out
         # @return [Shop] in which they stay on after closing
-        def staying_on(technician, minutes, before: nil)
-          longer = technician.with(calendar: technician.calendar.longer(open, minutes, before))
+        def staying_on(technician, before: nil)
+          longer = technician.with(calendar: technician.calendar.longer(open, STAY_ON, before))
           with(technicians: technicians.map { |one| one.id == technician.id ? longer : one })
         end
 

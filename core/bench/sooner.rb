@@ -13,7 +13,6 @@ module UprightBench
         Way = Struct.new(:kind, :by, :other, :technician, keyword_init: true)
 
         KINDS = %i[elsewhere new_instead stay_on later_day].freeze
-        STAY_ON = 60 # minutes (house rule)
         LATER = 1440 # minutes, that another customer would be asked for
         LEAST = 30 # minutes sooner that are worth asking for (house rule)
         MOVES = 8
@@ -37,22 +36,16 @@ module UprightBench
         def elsewhere
           return if @answer.for_room.zero?
 
-          way(:elsewhere, chain: with_operations { |operation| operation.with(slots: []) })
+          way(:elsewhere, chain: @ask[:chain].off_the_rack)
         end
 
         def new_instead
-          return if @ask[:chain].operations.none? { |operation| operation.dry_minutes.positive? }
-
-          way(:new_instead, chain: with_operations { |operation| operation.with(dry_minutes: 0, slots: []) })
-        end
-
-        def with_operations(&)
-          @ask[:chain].with(operations: @ask[:chain].operations.map(&))
+          way(:new_instead, chain: @ask[:chain].without_drying) if @ask[:chain].dries?
         end
 
         def stay_on
           shop = @ask[:shop]
-          shop.technicians.map { |one| way(:stay_on, technician: one.id, shop: shop.staying_on(one, STAY_ON)) }
+          shop.technicians.map { |one| way(:stay_on, technician: one.id, shop: shop.staying_on(one)) }
         end
 
         # Those that hold it up, and have a promise.

@@ -36,7 +36,8 @@ module UprightBench
 
       def rack(job)
         stays = on_rack.select { |stay| stay[:job_id] == job[:id] }
-        { wet_until: stays.map { |stay| stay[:ready_at] }.max, dry: stays.any? { |stay| stay[:dry_at] <= @now } }
+        { wet_until: stays.map { |stay| stay[:ready_at] }.max,
+          dry: stays.any? { |stay| stay[:dry_at] <= @now && !stay[:too_damp] } }
       end
 
       def stay(row)
@@ -77,7 +78,7 @@ module UprightBench
           .join(:jobs, id: Sequel[:work_items][:job_id]).naked
           .select(Sequel[:work_items][:job_id], :position, LIES.as(:label), :number,
             :sheet_version_id,
-            :washed_at, :dry_at, :ready_at, :turned_at).all
+            :washed_at, :dry_at, :ready_at, :turned_at, :too_damp).all
       end
     end
   end

@@ -6,7 +6,7 @@ module UprightBench
     # sure they are. Eight queries.
     class PlanOfBench
       # A job in the plan.
-      Job = Struct.new(:number, :customer, :title, :state, :promise_at, keyword_init: true)
+      Job = Struct.new(:number, :customer, :title, :promise_at, keyword_init: true)
       # Somebody at the bench, or who was when the plan was made.
       Lane = Struct.new(:id, :name, :steps, :away, keyword_init: true)
       Away = Struct.new(:id, :person, :from, :till, :reason, keyword_init: true)
@@ -29,7 +29,7 @@ module UprightBench
           .select(*COLUMNS).to_hash(:number).transform_values { |row| Job.new(**row) }
       end
 
-      COLUMNS = [:number, Sequel[:jobs][:state], :promise_at, Sequel[:customers][:name].as(:customer),
+      COLUMNS = [:number, :promise_at, Sequel[:customers][:name].as(:customer),
                  Sequel.join(%i[maker model_name], " ").as(:title)].freeze
       private_constant :COLUMNS
 
@@ -85,11 +85,6 @@ module UprightBench
       def wishes
         @wishes ||= Models::StepWish.join(:jobs, id: :job_id).select_all(:step_wishes).select_append(:number).all
           .to_h { |wish| [[wish[:number], wish.key.to_sym], wish] }
-      end
-
-      # @return [Time, nil] when the plan was made
-      def made_at
-        plan.made_at
       end
 
       private

@@ -115,6 +115,8 @@ module UprightBench
         end
 
         def dry_words(stay)
+          return "it does not dry in this air" if stay.too_damp
+
           stay.dry?(now) ? "dry" : "dry #{moment(stay.dry_at)}"
         end
 

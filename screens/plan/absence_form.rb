@@ -19,8 +19,9 @@ module UprightBench
 
         # @return [Hash{String=>Object}] from now till the end of the day
         def self.begun(now, policies)
-          first = policies.schedule.open_day(Config::Zone.date(now))
-          { "from" => Moments.write(now), "till" => Moments.write(policies.schedule.stretches(first).last.last) }
+          schedule = policies.schedule
+          day = schedule.open_day(Config::Zone.date(schedule.open_from(now)))
+          { "from" => Moments.write(now), "till" => Moments.write(schedule.stretches(day).last.last) }
         end
 
         # @return [Hash] as Services::TellAbsence takes it

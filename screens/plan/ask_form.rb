@@ -6,7 +6,7 @@ module UprightBench
       # What somebody asks on the phone: which machine, what is to be done, and when they bring it.
       class AskForm < Form
         MOST_MINUTES = 600
-        MOST_HOURS = 96
+        MOST_HOURS = Core::Drying::DryingTime::MOST_HOURS
         NOW = "now"
         USUAL_MINUTES = 30 # of a machine that nobody knows anything of (house rule)
 

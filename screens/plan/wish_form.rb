@@ -13,6 +13,9 @@ module UprightBench
           end
 
           rule(:not_before) { key.failure("is no such day") if value && !Moments.read(value) }
+          rule(:not_before, :pinned) do
+            key.failure("is needed for what is to stay there") if values[:pinned] && values[:not_before].nil?
+          end
         end
 
         # @return [Boolean] whether anything is wanted

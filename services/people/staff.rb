@@ -48,7 +48,8 @@ module UprightBench
           person.lock!
           person.update(at_bench: fields.fetch(:at_bench), bench_hours: hours && Sequel.pg_jsonb(hours),
             skills: Sequel.pg_array(fields.fetch(:skills), :text))
-          History.note("changed", person, by: by, at: at, data: fields.slice(:at_bench, :skills))
+          History.note("changed", person, by: by, at: at,
+            data: { **fields.slice(:at_bench, :skills), own_hours: !hours.nil? })
           MakePlan.ask
         end
       end

@@ -7,7 +7,7 @@ require_relative "../../gauge/program"
 class RoomAndScaleTest < Minitest::Test
   NOON = Time.utc(2026, 3, 2, 15)
 
-  def test_a_room_is_warm_in_the_afternoon_and_damp_before_dawn
+  def test_a_room_is_warm_in_the_afternoon_and_damp_in_the_early_morning
     room = UprightBench::Gauge::Room.new
     afternoon = room.at(NOON)
     night = room.at(NOON + (12 * 3600))

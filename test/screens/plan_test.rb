@@ -54,6 +54,14 @@ class PlanScreenTest < DatabaseTest
     assert_nil wish
   end
 
+  def test_what_is_pinned_needs_a_time
+    submit path, { "pinned" => "1" }, from: path
+
+    assert_equal 422, last_response.status
+    assert_includes page, "is needed for what is to stay there"
+    assert_nil wish
+  end
+
   def test_what_cannot_be_is_said_and_nothing_is_kept
     submit path, { "person_id" => "999999" }, from: path
 

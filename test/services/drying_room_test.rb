@@ -68,6 +68,7 @@ class DryingRoomServicesTest < DatabaseTest
     hear("T 21.0 H 96", at: NOW + 30)
 
     assert stay.refresh.too_damp
+    refute stay.dry?(stay.dry_at + 86_400), "however long it lies there"
     refusal = assert_raises(Services::Refused) { washed }
 
     assert_match(/will not dry here.*say where/i, refusal.message)
@@ -79,6 +80,21 @@ class DryingRoomServicesTest < DatabaseTest
     hear("T 21.0 H 50", at: NOW + 7200)
 
     refute stay.refresh.too_damp
+  end
+
+  def test_what_is_too_damp_moves_elsewhere_and_gets_its_hours_anew
+    stay = washed
+    slot = stay.rack_slot_id
+    hear("T 21.0 H 96", at: NOW + 30)
+    moved = Services::DryElsewhere.call(stay.id, " boiler room ", by: technician, at: NOW + 3600)
+
+    assert_equal ["boiler room", nil, false], [moved.elsewhere, moved.rack_slot_id, moved.too_damp]
+    assert_in_delta 3600 + (24 * 3600), moved.dry_at - NOW, 1
+    assert_includes Models::RackSlot.free.select_map(:id), slot
+    assert_raises(Services::Invalid) { Services::DryElsewhere.call(stay.id, " ", by: technician, at: NOW + 3600) }
+    Services::TakeOffRack.call(stay.id, by: technician, at: NOW + (26 * 3600))
+
+    assert_raises(Services::Refused) { Services::DryElsewhere.call(stay.id, "x", by: technician, at: NOW + 93_700) }
   end
 
   def test_a_part_takes_the_smallest_slot_that_will_do
