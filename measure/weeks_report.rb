@@ -9,7 +9,24 @@ module UprightBench
       PATH = File.expand_path("../docs/promises.md", __dir__)
       MARKS = ["<!-- table -->\n", "<!-- end -->\n"].freeze
       RUN = 10 # weeks without a break, which begin with an empty shop
-      SPARES = (0..600).step(15)
+      SPARES = (0..1500).step(5).to_a
+      KINDS = { "nothing to wait for" => :plain, "something dries" => :dries, "a part within 2 days" => :soon,
+                "a part in 3 or 4 days" => :late }.freeze
+      # A job, and what was given to it.
+      Lived = Struct.new(:job, :asked, :promised, :ready) do
+        # @return [Symbol]
+        def kind
+          part = job.work.operations.last.not_before
+          return part > 2 * Weeks::World::DAY ? :late : :soon if part.positive?
+
+          job.work.operations.first.dry_minutes.positive? ? :dries : :plain
+        end
+
+        # @return [Boolean]
+        def kept?
+          ready <= promised
+        end
+      end
 
       # @param weeks [Integer]
       def initialize(weeks:)
@@ -25,43 +42,67 @@ module UprightBench
 
       def table
         plan = lived { Weeks::Rules::Plan.new }
-        [["rule", "promises kept", "where a part is to come", "days promised", "where a part is to come"], %w[---] * 5,
-         row("the plan of the bench", plan), row("each job by itself, two hours to spare (as it was)", by_itself),
-         first_come(plan), row("three days for all", lived { Weeks::Rules::ThreeDays.new })]
+        [["rule", "promises kept", "days promised", *KINDS.keys], %w[---] * (3 + KINDS.size),
+         row("the plan of the bench", plan),
+         row("each job by itself, two hours to spare (as it was)", lived { Weeks::Rules::ByItself.new }),
+         *first_come(plan), row("three days for all", lived { Weeks::Rules::ThreeDays.new })]
           .map { |cells| "| #{cells.join(' | ')} |\n" }.join
       end
 
-      def by_itself
-        lived { Weeks::Rules::ByItself.new }
-      end
-
-      # With as little to spare as keeps as many.
+      # With as little to spare as keeps as many: of all, and of each kind.
       def first_come(plan)
-        wanted = kept(plan)
-        spare, given = SPARES.lazy.map { |minutes| [minutes, lived { Weeks::Rules::FirstCome.new(minutes) }] }
-          .find { |_, lived| kept(lived) >= wanted }
-        row("first come, first served, #{spare} min to spare", given)
+        with_spares = lived_with_spares
+        spare = least(with_spares, plan)
+        spares = KINDS.values.to_h do |kind|
+          [kind, least(with_spares.transform_values { |all| of(all, kind) }, of(plan, kind))]
+        end
+        each_kind = spares.flat_map { |kind, minutes| of(with_spares.fetch(minutes), kind) }
+        [row("first come, first served, #{spare} min to spare", with_spares.fetch(spare)),
+         row("the same, #{spares.values.join(', ')} min to spare by kind", each_kind)]
       end
 
-      # @return [Array<Array(Weeks::World::Job, Weeks::Shop::Given)>]
-      def lived
-        @worlds.flat_map do |world|
-          given = Weeks::Shop.new(world, yield).live.given
-          world.jobs.map { |job| [job, given.fetch(job.number)] }
+      # @return [Hash{Integer=>Array<Lived>}]
+      def lived_with_spares
+        lived = @worlds.flat_map do |world|
+          rule = Weeks::Rules::FirstCome.new(SPARES)
+          live(world, rule).map { |one| [one, rule] }
+        end
+        SPARES.to_h do |spare|
+          [spare, lived.map { |one, rule| one.dup.tap { |same| same.promised = rule.promised(one.job.number, spare) } }]
         end
       end
 
+      # @return [Integer] minutes
+      def least(with_spares, plan)
+        wanted = kept(plan)
+        with_spares.find { |_, lived| kept(lived) >= wanted }&.first || SPARES.last
+      end
+
+      # @return [Array<Lived>]
+      def lived
+        @worlds.flat_map { |world| live(world, yield) }
+      end
+
+      def live(world, rule)
+        given = Weeks::Shop.new(world, rule).live.given
+        world.jobs.map { |job| Lived.new(job, *given.fetch(job.number).to_a) }
+      end
+
+      def of(lived, kind)
+        lived.select { |one| one.kind == kind }
+      end
+
       def row(name, lived)
-        parts = lived.select { |job, _| job.comes }
-        [name, interval(lived), percent(kept(parts)), days(lived), days(parts)]
+        [name, interval(lived), days(lived), *KINDS.values.map { |kind| of(lived, kind) }
+          .map { |of_kind| "#{percent(kept(of_kind))}, #{days(of_kind)}" }]
       end
 
       def kept(lived)
-        lived.count { |_, given| given.ready <= given.promised }.fdiv(lived.size)
+        lived.count(&:kept?).fdiv(lived.size)
       end
 
       def interval(lived)
-        wilson = Core::Stats::Wilson.new(hits: (kept(lived) * lived.size).round, tries: lived.size)
+        wilson = Core::Stats::Wilson.new(hits: lived.count(&:kept?), tries: lived.size)
         "#{percent(kept(lived))} (#{percent(wilson.low)} to #{percent(wilson.high)})"
       end
 
@@ -70,7 +111,7 @@ module UprightBench
       end
 
       def days(lived)
-        format("%.2f", lived.sum { |_, given| given.promised - given.asked }.fdiv(lived.size * Weeks::World::DAY))
+        format("%.2f", lived.sum { |one| one.promised - one.asked }.fdiv(lived.size * Weeks::World::DAY))
       end
     end
   end

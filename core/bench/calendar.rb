@@ -44,6 +44,12 @@ module UprightBench
           [from, time].max
         end
 
+        # @return [Array(Integer, Integer)] the same moment, and when that stretch ends
+        def stretch_from(time)
+          index = index(time)
+          [[@from[index], time].max, @till[index]]
+        end
+
         # @return [Integer] minutes worked from the beginning of the plan till then
         def worked(time)
           return @before.last if time >= @till.last
@@ -67,7 +73,7 @@ module UprightBench
         end
 
         # @param fluid [Boolean] whether it may be laid aside at closing; what may not waits for a stretch in which it
-        #   was thought to fit, if there is any. Once begun, what takes longer is gone on with when work begins again
+        #   was thought to fit, if there is any, and is finished once it is begun, also after closing
         # @param planned [Integer] minutes that it was thought to take
         # @return [Integer] the moment at which so many minutes are done, when they are begun at a moment or as soon
         #   after it as can be
@@ -76,11 +82,10 @@ module UprightBench
           from = @from[index]
           from = time if time > from
           room = @till[index] - from
-          fits = planned <= room
-          return from + minutes if fits && minutes <= room
+          apart = fluid || planned > @longest
+          return from + minutes if (apart ? minutes : planned) <= room
 
-          begun = fluid || fits || planned > @longest
-          begun ? in_parts(index, minutes - room) : in_one(index + 1, minutes, planned)
+          apart ? in_parts(index, minutes - room) : in_one(index + 1, minutes, planned)
         end
 
         private
@@ -116,8 +121,7 @@ module UprightBench
           index += 1 while (from = @from[index]) && @till[index] - from < planned
           raise BeyondHorizon unless from
 
-          room = @till[index] - from
-          minutes <= room ? from + minutes : in_parts(index, minutes - room)
+          from + minutes
         end
 
         def rows

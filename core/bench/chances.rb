@@ -11,6 +11,7 @@ module UprightBench
           @problem = problem
           @draws = draws
           @minutes = {}
+          @of_steps = {}
         end
 
         # Log-normal, with the planned minutes as the mean.
@@ -19,9 +20,11 @@ module UprightBench
         def minutes(step)
           planned = step.minutes
           spread = step.operation.spread
-          in_order(step, 0, @minutes[[planned, spread]] ||= Draws::SCORES.map do |score|
-            [(planned * Math.exp((spread * score) - (spread * spread / 2))).round, 1].max
-          end)
+          in_order(step, 0) do
+            @minutes[[planned, spread]] ||= Draws::SCORES.map do |score|
+              [(planned * Math.exp((spread * score) - (spread * spread / 2))).round, 1].max
+            end
+          end
         end
 
         # Never less than what was reckoned.
@@ -30,7 +33,9 @@ module UprightBench
           return if step.dry.zero?
 
           spread = @problem.steps[step.before].operation.dry_spread
-          in_order(step, 1, Draws::SCORES.map { |score| (step.dry * Math.exp(spread * [score, 0].max)).round })
+          in_order(step, 1) do
+            Draws::SCORES.map { |score| (step.dry * Math.exp(spread * [score, 0].max)).round }
+          end
         end
 
         # @return [Array<Integer>, nil] moments before which it cannot begin; nil where it can at once
@@ -39,15 +44,19 @@ module UprightBench
           return if moment.zero?
 
           spread = step.operation.late_spread
-          in_order(step, 2, Draws::SCORES.map { |score| (moment * Math.exp(spread * score)).round })
+          in_order(step, 2) { Draws::SCORES.map { |score| (moment * Math.exp(spread * score)).round } }
         end
 
         private
 
         # Each of the three chances of an operation by itself; the same for a job whatever other jobs there are.
-        def in_order(step, chance, values)
-          place = step.index - @problem.steps_of[step.job].first.index
-          values.values_at(*@draws.order((((@problem.chains[step.job].number * 8) + place) * 3) + chance))
+        # Worked out once, for all plans of the problem.
+        def in_order(step, chance)
+          @of_steps[[step.index, chance]] ||= yield.values_at(*@draws.order((key(step) * 3) + chance))
+        end
+
+        def key(step)
+          (@problem.chains[step.job].number * 8) + step.index - @problem.steps_of[step.job].first.index
         end
       end
     end

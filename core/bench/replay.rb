@@ -15,19 +15,27 @@ module UprightBench
         def initialize(schedule, draws: Draws.usual)
           @schedule = schedule
           @problem = schedule.problem
-          @steps = schedule.by_start.map { |index| @problem.steps[index] }
           @calendars = @problem.shop.technicians.map(&:calendar)
-          @alike = @calendars.map { |calendar| [calendar.from, calendar.till] }.uniq.one?
-          @chances = Chances.new(@problem, draws)
+          @opens, @closes = @calendars.map { |calendar| calendar.stretch_from(0) }.transpose
+          @chances = @problem.chances(draws)
+          @draws = []
         end
 
         # @return [Array<Array<Integer>>] by job, the moments at which it is ready in Draws::COUNT draws, in the order
         #   of the draws
         def readies
-          @readies ||= begin
-            draws = @steps.map { |step| drawn(step) }
-            all = Array.new(Draws::COUNT) { |number| carry_out(draws, number) }
-            all.transpose
+          @readies ||= Array.new(Draws::COUNT) { |number| draw(number) }.transpose
+        end
+
+        # Whether every promise is kept as often as it has to be. It is not gone on with once one is not.
+        # @param least [Hash{Integer=>Integer}] number of a job with a promise => draws in which it must be kept
+        # @param order [Array<Integer>] draws, those that are likeliest to break one first
+        def keeps?(least, order)
+          promises = least.map { |number, count| [@problem.job(number), @problem.chain(number).promise, count] }
+          spare = promises.map { |_, _, count| Draws::COUNT - count }
+          order.all? do |number|
+            ready = draw(number)
+            promises.each_with_index.none? { |(job, by, _), at| ready[job] > by && (spare[at] -= 1).negative? }
           end
         end
 
@@ -50,7 +58,11 @@ module UprightBench
         # What does not change from draw to draw: index, the one before, planned start, indices of those who may do it,
         # and whether it may be laid aside; then of each draw its minutes, those before it, and the moment before which
         # it does not begin; the job where it is its last, how urgent it is, and the minutes it is thought to take.
-        def drawn(step)
+        def drawn
+          @drawn ||= @schedule.by_start.map { |index| drawn_of(@problem.steps[index]) }
+        end
+
+        def drawn_of(step)
           [step.index, step.before, @schedule.starts[step.index], people(step), step.pieces.size > 1,
            @chances.minutes(step), @chances.dry(step), not_before(step), step.last ? step.job : nil, rank(step),
            step.minutes]
@@ -76,12 +88,19 @@ module UprightBench
           Array.new(Draws::COUNT, @schedule.starts[step.index])
         end
 
-        # One draw. It stands in one piece: it is gone through some ten thousand times for a promise.
-        def carry_out(draws, number) # rubocop:disable Metrics -- see above
+        # @return [Array<Integer>] by job
+        def draw(number)
+          @draws[number] ||= carry_out(number)
+        end
+
+        # One draw. It stands in one piece: it is gone through some ten thousand times for a promise. What fits before
+        # whoever does it goes home, as most does, is reckoned without asking their calendar.
+        def carry_out(number) # rubocop:disable Metrics -- see above
           ends = []
           ready_at = Array.new(@problem.chains.size)
-          free = @calendars.map { |calendar| calendar.open_from(0) }
-          queue = draws.dup
+          free = @opens.dup
+          closes = @closes.dup
+          queue = drawn.dup
           place = 0
           while (step = queue[place])
             index, before, planned, people, fluid, minutes, dry, not_before, last, rank, thought = step
@@ -92,21 +111,31 @@ module UprightBench
               ready = begun if begun > ready
             end
             person = people.first
-            person = soonest(people, free) if free[person] > planned && free[person] > ready
-            calendar = @calendars[person]
             at = free[person]
-            if at > planned && (other = more_urgent(queue, place, rank, at, ends, number))
-              queue.insert(place, queue.delete_at(other))
-              next
+            if at > planned
+              person = soonest(people, free) if at > ready
+              at = free[person]
+              if at > planned && (other = more_urgent(queue, place, rank, at, ends, number))
+                queue.insert(place, queue.delete_at(other))
+                next
+              end
             end
             place += 1
+            takes = minutes[number]
+            fits = false
             if ready > at && ready > planned
-              free[person] = free_again(calendar, calendar.done([at, planned].max, minutes[number], fluid, thought))
-              done = calendar.done(ready, minutes[number], fluid, thought)
+              done = @calendars[person].done(ready, takes, fluid, thought)
+              gone = @calendars[person].done([at, planned].max, takes, fluid, thought)
             else
               at = ready if ready > at
-              done = calendar.done(at, minutes[number], fluid, thought)
-              free[person] = free_again(calendar, done)
+              till = closes[person]
+              fits = at + takes <= till && at + thought <= till
+              gone = done = fits ? at + takes : @calendars[person].done(at, takes, fluid, thought)
+            end
+            if fits && gone < till
+              free[person] = gone
+            else
+              free[person], closes[person] = @calendars[person].stretch_from(gone)
             end
             ends[index] = done
             ready_at[last] = done if last
@@ -132,13 +161,11 @@ module UprightBench
 
         def soonest(people, free)
           best = people.first
-          people.each { |person| best = person if free[person] < free[best] }
+          place = 0
+          while (person = people[place += 1])
+            best = person if free[person] < free[best]
+          end
           best
-        end
-
-        # Not before they are there again; where all work at the same times, that is the same for all.
-        def free_again(calendar, done)
-          @alike ? done : calendar.open_from(done)
         end
       end
     end

@@ -8,6 +8,8 @@ module UprightBench
       class Standing
         DANGER = 0.8 # of the share that is to be kept: below that, a promise is in danger (house rule)
 
+        NEARLY = 10 # minutes before the promise, that one more job may well take (it only saves time)
+
         attr_reader :schedule
 
         # @param problem [Problem]
@@ -58,12 +60,36 @@ module UprightBench
         end
 
         # @param replay [Replay] of a plan with one more job
-        # @return [Array<Integer>] numbers of jobs whose chance got too small
-        def worse(replay)
-          shares_in(replay).select { |number, share| share < [@share, shares.fetch(number)].min }.keys
+        # @return [Boolean] every promise keeps its chance, or gets no worse
+        def harmless?(replay)
+          replay.keeps?(least, riskiest_first)
         end
 
         private
+
+        # @return [Hash{Integer=>Integer}] number => in how many draws its promise must be kept
+        def least
+          @least ||= shares.transform_values do |share|
+            wanted = [@share, share].min
+            (0..Draws::COUNT).bsearch { |count| count.fdiv(Draws::COUNT) >= wanted }
+          end
+        end
+
+        # @return [Array<Integer>] draws, first those in which a promise is nearly broken that may be broken in few more
+        def riskiest_first
+          @riskiest_first ||= begin
+            risks = Array.new(Draws::COUNT, 0.0)
+            promised.each { |chain| add_risks(risks, chain) }
+            (0...Draws::COUNT).sort_by { |number| [-risks[number], number] }
+          end
+        end
+
+        def add_risks(risks, chain)
+          readies = @replay.readies[@problem.job(chain.number)]
+          more = readies.count { |ready| ready <= chain.promise } - least.fetch(chain.number)
+          risk = 1.0 / ((1 + more)**2)
+          readies.each_with_index { |ready, number| risks[number] += risk if ready + NEARLY > chain.promise }
+        end
 
         def promised
           @promised ||= @problem.chains.select(&:promise)

@@ -11,7 +11,7 @@ module UprightBench
       class TakeIn
         # A plan that is at hand.
         # @!attribute schedule [Schedule]
-        # @!attribute by [Integer] the moment by which the job is ready in `share` of all draws, and RESERVE
+        # @!attribute by [Integer] the moment by which the job is ready in `share` of all draws, and SPARE_MINUTES
         # @!attribute planned [Integer] when it is ready if everything takes as long as planned
         # @!attribute shares [Hash{Integer=>Float}] number of a job with a promise => share in which it is kept
         # @!attribute held_up_by [Array<Integer>] numbers of jobs that hold it up
@@ -19,12 +19,12 @@ module UprightBench
         Answer = Struct.new(:schedule, :by, :planned, :shares, :held_up_by, :for_room, keyword_init: true)
 
         SHARE = Policies::Table.default("promises_kept_percent") / 100.0 # of promises that are to be kept
-        # What planning anew costs later: a promise is given with so much more than is to be kept (measured in
-        # docs/promises.md).
-        RESERVE = 0.02
+        # What planning anew costs later, in minutes worked. Most promises that break do so by a few minutes: a quarter
+        # of an hour for each keeps more of them than a larger share does, and does not put off what waits for a part
+        # (measured in docs/promises.md).
+        SPARE_MINUTES = 15
         MOVES = 24 # plans tried
         ORDERS = 3 # in which the job's place is looked for
-        PADDED = [1.5, 3].freeze # of its minutes, as wide as the gap that it goes into then
 
         # @param shop [Shop]
         # @param chains [Array<Chain>] what is to be done for the others
@@ -48,7 +48,7 @@ module UprightBench
           @problem = Problem.new(@shop, [*@chains, @chain], @kept.holds)
           @placing = Placing.new(@problem)
           @asked = @problem.job(@chain.number)
-          (soonest(moves) || in_a_wide_gap || at_the_end).then { |schedule, replay| answer(schedule, replay) }
+          (soonest(moves) || behind_all).then { |schedule, replay| answer(schedule, replay) }
         end
 
         # The plan without the job that is asked about.
@@ -64,7 +64,7 @@ module UprightBench
         def soonest(moves)
           within(limits_here, moves).each do |schedule|
             replay = replay(schedule)
-            return [schedule, replay] if standing.worse(replay).empty?
+            return [schedule, replay] if standing.harmless?(replay)
           end
           nil
         end
@@ -138,11 +138,10 @@ module UprightBench
           @aim.cost(schedule).first(2).all?(&:zero?)
         end
 
-        def others
-          @others ||= begin
-            own = steps.map(&:index)
-            @kept.order(@problem, limits_here) - own
-          end
+        def behind_all
+          others = @kept.order(@problem, limits_here) - steps.map(&:index)
+          BehindAll.new(problem: @problem, chain: @chain, order: others, given: given, standing: standing,
+            draws: @draws).call
         end
 
         def steps
@@ -158,54 +157,22 @@ module UprightBench
           @given ||= @kept.given(@problem)
         end
 
-        # It goes where a longer job would go too, so that nobody is late when it takes longer.
-        def in_a_wide_gap
-          PADDED.each do |factor|
-            schedule = held(begins_of(@chain.with(operations: @chain.operations.map { |one| wider(one, factor) })))
-            replay = replay(schedule)
-            return [schedule, replay] if standing.worse(replay).empty?
-          rescue BeyondHorizon
-            next
-          end
-          nil
-        end
-
-        def wider(operation, factor)
-          operation.with(pieces: operation.pieces.map { |piece| (piece * factor).ceil })
-        end
-
-        # @return [Hash{Array=>Integer}] operation => when a wider job would begin it, placed after all others
-        def begins_of(chain)
-          wide = Placing.new(Problem.new(@shop, [*@chains, chain], @kept.holds)).call(last_of_all, given)
-          steps.to_h { |step| [[@chain.number, step.operation.key], wide.starts[step.index]] }
-        end
-
-        def last_of_all
-          [*others, *steps.map(&:index)]
-        end
-
-        # @param holds [Hash{Array=>Integer}] of the operations of the job that is asked about
-        def held(holds)
-          Placing.new(Problem.new(@shop, @problem.chains, @kept.holds.merge(holds))).call(last_of_all, given)
-        end
-
-        # After everything that anybody has to do.
-        def at_the_end
-          free_from = standing.schedule.ends.max || 0
-          schedule = held(steps.to_h { |step| [[@chain.number, step.operation.key], free_from] })
-          [schedule, replay(schedule)]
-        end
-
         def replay(schedule)
           Replay.new(schedule, draws: @draws)
         end
 
-        def promised_share
-          [@share + RESERVE, (1 + @share) / 2].min
+        # As much to spare as is left before the shop closes; none where somebody stays on for it.
+        def by(replay)
+          ready = replay.quantile(@chain.number, @share)
+          at = [ready - 1, 0].max
+          opens, closes = @shop.open.stretch_from(at)
+          return ready if opens > at && @shop.technicians.any? { |one| one.calendar.open_from(at) == at }
+
+          [[opens, ready].max + SPARE_MINUTES, closes].min
         end
 
         def answer(schedule, replay)
-          Answer.new(schedule: schedule, by: replay.quantile(@chain.number, promised_share),
+          Answer.new(schedule: schedule, by: by(replay),
             planned: schedule.ready(@asked), shares: standing.shares_in(replay),
             held_up_by: HeldUp.by(schedule, @asked), for_room: for_room(schedule))
         end

@@ -72,22 +72,37 @@ module UprightBench
           end
         end
 
-        # First come, first served; the end of the plan by that order, and so much to spare.
+        # First come, first served; the end of the plan by that order, and so much to spare. What is done when does not
+        # depend on what is promised, so that one life shows the promises with any time to spare.
         class FirstCome < InOrder
-          # @param spare [Integer] open minutes
-          def initialize(spare)
+          # @param spares [Array<Integer>] open minutes; it promises with the first
+          def initialize(spares)
             super()
-            @spare = spare
+            @spares = spares
+            @promises = {}
+          end
+
+          # @param spare [Integer] one of the spares
+          # @return [Integer] what would be promised with it
+          def promised(number, spare)
+            @promises.fetch(number).fetch(spare)
           end
 
           def promise(shop, job)
-            problem = Core::Bench::Problem.new(shop.bench, shop.chains)
-            schedule = Core::Bench::Placing.new(problem).call(Core::Bench::Kept.new(rows: rows(problem)).order(problem))
-            ready = schedule.ready(problem.job(job.number))
-            shop.now + (shop.calendar(nil).done(ready, @spare, true).fdiv(15).ceil * 15)
+            ready = ready(shop, job)
+            open = shop.calendar(nil)
+            promises = @spares.to_h { |spare| [spare, shop.now + (open.done(ready, spare, true).fdiv(15).ceil * 15)] }
+            @promises[job.number] = promises
+            promises.values.first
           end
 
           private
+
+          def ready(shop, job)
+            problem = Core::Bench::Problem.new(shop.bench, shop.chains)
+            order = Core::Bench::Kept.new(rows: rows(problem)).order(problem)
+            Core::Bench::Placing.new(problem).call(order).ready(problem.job(job.number))
+          end
 
           def rows(problem)
             problem.steps.map { |step| [problem.chains[step.job].number, step.operation.key, nil] }

@@ -18,10 +18,14 @@ class BenchCalendarTest < CoreTest
     }
   end
 
-  def test_what_was_thought_to_fit_is_begun_and_gone_on_with
-    assert_equal 270 + 10, calendar.done(210, 40, false, 30)
+  def test_what_was_thought_to_fit_is_begun_and_finished_also_after_closing
+    assert_equal 210 + 40, calendar.done(210, 40, false, 30)
     assert_equal 270 + 20, calendar.done(210, 20, false, 40)
-    assert_equal 1440 + 5, calendar.done(210, 275, false, 40)
+    assert_equal 270 + 275, calendar.done(210, 275, false, 40)
+  end
+
+  def test_what_is_done_sooner_than_was_thought_ends_the_same_day
+    assert_equal 210 + 20, calendar.done(210, 20, true, 40)
   end
 
   def test_what_may_be_laid_aside_goes_on_after_the_break

@@ -15,7 +15,7 @@ class SoonerTest < CoreTest
   def test_new_parts_instead_of_a_wash
     by, ways = sooner(shop, [], chain(1, operation(20, dry_minutes: 1440), 10))
 
-    assert_equal [:new_instead, 30], [ways.first.kind, ways.first.by]
+    assert_equal [:new_instead, 30 + 15], [ways.first.kind, ways.first.by]
     assert_operator by, :>=, 1440
   end
 
@@ -31,7 +31,7 @@ class SoonerTest < CoreTest
   def test_somebody_else_is_asked_for_a_later_day
     by, ways = sooner(shop, [chain(7, 180, promise: 190)], chain(8, 60))
 
-    assert_equal [240, :later_day, 7, 60], [by, *ways.first.to_h.values_at(:kind, :other, :by)]
+    assert_equal [240, :later_day, 7, 60 + 15], [by, *ways.first.to_h.values_at(:kind, :other, :by)]
   end
 
   def test_on_a_full_rack_another_place_to_dry_is_sooner
@@ -39,7 +39,7 @@ class SoonerTest < CoreTest
     by, ways = sooner(shop(slots: rack), [], chain(1, operation(20, dry_minutes: 60, slots: [1]), 10))
 
     assert_operator by, :>, 2000
-    assert_equal [[:new_instead, 30], [:elsewhere, 90]], ways.first(2).map { |way| [way.kind, way.by] }
+    assert_equal [[:new_instead, 30 + 15], [:elsewhere, 90 + 15]], ways.first(2).map { |way| [way.kind, way.by] }
   end
 
   def test_nothing_makes_it_sooner_than_its_own_work

@@ -12,7 +12,12 @@ class TakeInTest < CoreTest
   def test_in_an_empty_shop_it_is_ready_when_it_is_done
     answer = ask(shop, [], chain(1, operation(30, dry_minutes: 60), 15))
 
-    assert_equal [105, 105, [], {}], [answer.by, answer.planned, answer.held_up_by, answer.shares]
+    assert_equal [105 + 15, 105, [], {}], [answer.by, answer.planned, answer.held_up_by, answer.shares]
+  end
+
+  # The noon break begins at 240, the shop closes at 540.
+  def test_to_spare_is_as_much_as_is_left_of_the_day
+    assert_equal [230 + 10, 530 + 10], [[230], [240, 260]].map { |work| ask(shop, [], chain(1, *work)).by }
   end
 
   def test_it_goes_before_others_as_long_as_their_promises_hold
