@@ -5,6 +5,7 @@ require_relative "children"
 require_relative "cluster"
 require_relative "demo_gauge"
 require_relative "gems"
+require_relative "jit"
 require_relative "kept_shop"
 require_relative "packages"
 require_relative "step"
@@ -162,7 +163,7 @@ module UprightBench
 
       # Web and worker never learn the owner's password.
       def settings(as_owner: false)
-        @env.merge(@bundle, "PORT" => @port, "SHOP_TZ" => shop.zone,
+        @env.merge(@bundle, Jit.settings(@env), "PORT" => @port, "SHOP_TZ" => shop.zone,
           "DATABASE_OWNER_URL" => (@env["DATABASE_OWNER_URL"] if as_owner))
       end
 

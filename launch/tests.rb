@@ -2,6 +2,7 @@
 
 require_relative "cluster"
 require_relative "gems"
+require_relative "jit"
 require_relative "packages"
 
 module UprightBench
@@ -97,8 +98,9 @@ module UprightBench
       end
 
       def environment(bundle, cluster)
-        bundle.merge("APP_ENV" => "test", **database(cluster), "STATE_DIR" => File.join(ROOT, "var/test"),
-          "PUBLIC_URL" => "http://127.0.0.1:4610", "SHOP_TZ" => zone, "SMTP_URL" => nil)
+        bundle.merge(Jit.settings, "APP_ENV" => "test", **database(cluster),
+          "STATE_DIR" => File.join(ROOT, "var/test"), "PUBLIC_URL" => "http://127.0.0.1:4610", "SHOP_TZ" => zone,
+          "SMTP_URL" => nil)
       end
 
       # @param cluster [Cluster, nil] nil where the server is another one

@@ -25,11 +25,17 @@ class PlanScreenTest < DatabaseTest
     Models::StepWish.first(job_id: Models::Job.first(number: step.job).id, key: step.key.to_s)
   end
 
+  # Of the next open day; what comes later may be out of sight.
+  def in_sight
+    soon = Services::Policies.now.schedule.open_day(today)
+    Queries::PlannedJobs.steps.select { |step| Config::Zone.date(step.from) <= soon }
+  end
+
   def test_every_step_stands_in_the_lane_of_whoever_does_it
     get "/plan"
 
     assert_equal 200, last_response.status
-    Queries::PlannedJobs.steps.each { |step| assert_includes page, %(href="#{path(step)}") }
+    in_sight.each { |step| assert_includes page, %(href="#{path(step)}") }
     Models::Person.where(at_bench: true).each { |one| assert_includes page, one.name }
   end
 

@@ -37,16 +37,16 @@ class PeopleAtBenchTest < DatabaseTest
   def test_own_hours_put_a_promise_off
     put(alone, hours: { "tue" => { "13:00" => "17:00" } })
 
-    assert_equal monday + 86_400 + (4.75 * 3600), job.promise_at, "as from nine to a quarter to ten, on Tuesday"
+    assert_equal monday + 86_400 + (5 * 3600), job.promise_at, "as from nine to ten, on Tuesday"
   end
 
   def test_an_absence_puts_it_off_and_called_off_brings_it_back
     away = Services::TellAbsence.call(alone, from: monday - 3600, till: monday + 86_400, by: technician, at: NOW)
 
-    assert_equal monday + 86_400 + (0.75 * 3600), job.promise_at
+    assert_equal monday + 86_400 + 3600, job.promise_at
     Services::TellAbsence.call_off(away.id, by: technician, at: NOW)
 
-    assert_equal monday + (0.75 * 3600), job.promise_at
+    assert_equal monday + 3600, job.promise_at
   end
 
   def test_who_is_away_for_good_leaves_the_work_to_the_owner
