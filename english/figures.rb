@@ -10,6 +10,7 @@ module UprightBench
       # Figures that are keys.
       WORDS = { whose: { "sheet" => "its sheet says to change it", "shop" => "we change it" },
                 setting: { "run_minutes" => "at the normal setting", "run_minutes_full" => "at full power" },
+                free_place: { "seat" => "a seat at the bench", "wet_bench" => "a wet bench" },
                 traits: Core::Use::Household::WORDS.transform_keys(&:to_s) }.freeze
 
       # @param figures [Hash{Symbol=>Object}]

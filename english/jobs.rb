@@ -5,7 +5,7 @@ module UprightBench
     # Why a job is ready when it is, whether its machine is in warranty, and how much it is used.
     module Jobs
       TEXTS = {
-        ready_by: ["{minutes} min of work", ", once the rack has room for {slots}",
+        ready_by: ["{minutes} min of work", ", once the rack has room for {slots}", ", once {free_place} is free",
                    ", {wait_hours} h of drying", ", {lead_days} until the parts are there",
                    ", {refit} min to refit and test", ", after work on {behind}",
                    ", {spare} min in case something takes longer (holds {share} times in 100)"],

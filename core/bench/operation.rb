@@ -20,9 +20,11 @@ module UprightBench
         # @!attribute technician [Integer, nil] who does it, and nobody else
         # @!attribute other_hands [Boolean] not whoever did the one before
         # @!attribute place [Symbol, nil] that is taken meanwhile, of those that are short
+        # @!attribute wet_minutes [Integer] the last of them, in which something is washed at a wet bench
         # @!attribute pinned [Boolean] it stays where it is, whatever would be sooner
         fields :pieces, key: :work, spread: 0.0, dry_minutes: 0, dry_spread: 0.0, slots: [], not_before: 0,
-          late_spread: 0.0, skill: nil, technician: nil, other_hands: false, place: nil, pinned: false
+          late_spread: 0.0, skill: nil, technician: nil, other_hands: false, place: nil, wet_minutes: 0,
+          pinned: false
 
         # @return [Integer]
         def minutes

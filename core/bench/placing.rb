@@ -22,7 +22,7 @@ module UprightBench
         def call(order, given = [])
           begin_with_nothing
           order.each { |step| place(@steps[step], given[step]) }
-          Schedule.new(@problem, order, given, [@starts, @ends, @people, @parts, @waits_for_room])
+          Schedule.new(@problem, order, given, [@starts, @ends, @people, @parts, @waits_for])
         end
 
         private
@@ -30,22 +30,20 @@ module UprightBench
         def begin_with_nothing
           @free = @problem.shop.technicians.map { |technician| FreeTime.new(technician.calendar) }
           @rooms = Rooms.new(@problem)
-          @starts, @ends, @people, @parts, @waits_for_room = Array.new(5) { Array.new(@steps.size) }
+          @starts, @ends, @people, @parts, @waits_for = Array.new(5) { Array.new(@steps.size) }
         end
 
         def place(step, given)
           ready = ready(step)
           people = people(step, given)
-          person = nil
           loop do
             person = soonest(step, people, ready)
-            later = @rooms.shift(step, @free[person])
-            break if later.zero?
+            later, what = @rooms.shift(step, @free[person])
+            return take(step, person) if later.zero?
 
             ready = @free[person].starts_at + later
-            @waits_for_room[step.index] = true
+            @waits_for[step.index] = what unless @waits_for[step.index] == :rack # which is what can be helped
           end
-          take(step, person)
         end
 
         def ready(step)

@@ -81,9 +81,9 @@ module UprightBench
           step.operation.other_hands ? own : own | step.people
         end
 
-        # What waits for the rack is begun when the plan says.
+        # What waits for the rack or a place is begun when the plan says.
         def not_before(step)
-          return @chances.not_before(step) unless @schedule.waits_for_room[step.index]
+          return @chances.not_before(step) unless @schedule.waits_for[step.index]
 
           Array.new(Draws::COUNT, @schedule.starts[step.index])
         end

@@ -78,7 +78,7 @@ module UprightBench
 
         # What is washed does not wait for slots of the rack.
         def elsewhere
-          return if @problem.steps_of[@job].none? { |step| @schedule.waits_for_room[step.index] }
+          return if @problem.steps_of[@job].none? { |step| @schedule.waits_for[step.index] == :rack }
 
           effects = effects(changed(@number, &:off_the_rack))
           way(:elsewhere, effects) if harmless?(effects)

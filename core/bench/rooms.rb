@@ -3,8 +3,11 @@
 module UprightBench
   module Core
     module Bench
-      # What of the rack, and of the places that are short, is taken while a plan is made.
+      # What of the rack, and of the places that are short, is taken while a plan is made: a seat for as long as
+      # something is done, the wet bench while it is washed.
       class Rooms
+        NOTHING = [0, nil].freeze
+
         # @param problem [Problem]
         def initialize(problem)
           @problem = problem
@@ -17,23 +20,36 @@ module UprightBench
 
         # @param step [Problem::Step]
         # @param free [FreeTime] that was just asked where the step fits
-        # @return [Integer] minutes by which it must begin later at least, until what it needs is free; 0 for none
+        # @return [Array(Integer, Symbol)] minutes by which it must begin later at least, until what it needs is free; 0
+        #   for none; and what that is: :rack, :seat or :wet_bench
         # @raise [NoSlot]
         def shift(step, free)
-          later = washed?(step) ? rack_from(step, free) - free.ends_at : 0
-          place = @places[step.operation.place]
-          return later unless place
-
-          [later, place.free_from(free.starts_at, free.ends_at, each_of(step)) - free.starts_at].max
+          waits = needs(step, free).map { |place, *time| [free_from(place, *time) - time.first, place] }
+          waits << [rack_from(step, free) - free.ends_at, :rack] if washed?(step)
+          waits.max_by(&:first) || NOTHING
         end
 
         # Takes what it needs.
         def take(step, free)
           sizes(step).each { |size| @rack.take(free.ends_at, off(step, free), among(size)) } if washed?(step)
-          @places[step.operation.place]&.take(free.starts_at, free.ends_at, each_of(step))
+          needs(step, free).each { |place, from, till| @places.fetch(place).take(from, till, each_of(place)) }
         end
 
         private
+
+        # @return [Array<Array(Symbol, Integer, Integer)>] of the places that are short: which, from when, till when
+        def needs(step, free)
+          return [] if @places.empty?
+
+          operation = step.operation
+          minutes = { operation.place => free.ends_at - free.starts_at, wet_bench: operation.wet_minutes }
+          minutes.select { |place, needed| needed.positive? && @places.key?(place) }
+            .map { |place, needed| [place, free.ends_at - needed, free.ends_at] }
+        end
+
+        def free_from(place, from, till)
+          @places.fetch(place).free_from(from, till, each_of(place))
+        end
 
         def washed?(step)
           @slots && step.operation.slots.any?
@@ -59,8 +75,8 @@ module UprightBench
           @among[size] ||= @slots.each_index.select { |slot| @slots[slot].size >= size }
         end
 
-        def each_of(step)
-          (0...@problem.shop.places.fetch(step.operation.place))
+        def each_of(place)
+          (0...@problem.shop.places.fetch(place))
         end
 
         # What is dry is taken off when somebody is there.

@@ -11,14 +11,14 @@ module UprightBench
         # @!attribute ends [Array<Integer>] likewise
         # @!attribute people [Array<Integer>] likewise, the index of a technician
         # @!attribute parts [Array<Array>] likewise, the parts in which it is done
-        # @!attribute waits_for_room [Array<Boolean, nil>] likewise, whether it waits for the rack, or for a place
-        attr_reader :problem, :order, :given, :starts, :ends, :people, :parts, :waits_for_room
+        # @!attribute waits_for [Array<Symbol, nil>] likewise, what it waits for: :rack, :seat or :wet_bench
+        attr_reader :problem, :order, :given, :starts, :ends, :people, :parts, :waits_for
 
         def initialize(problem, order, given, done)
           @problem = problem
           @order = order
           @given = given
-          @starts, @ends, @people, @parts, @waits_for_room = done
+          @starts, @ends, @people, @parts, @waits_for = done
         end
 
         # @param job [Integer] index

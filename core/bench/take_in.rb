@@ -16,7 +16,8 @@ module UprightBench
         # @!attribute shares [Hash{Integer=>Float}] number of a job with a promise => share in which it is kept
         # @!attribute held_up_by [Array<Integer>] numbers of jobs that hold it up
         # @!attribute for_room [Integer] how many slots of the rack it waits for; 0 for none
-        Answer = Struct.new(:schedule, :by, :planned, :shares, :held_up_by, :for_room, keyword_init: true)
+        # @!attribute for_place [Symbol, nil] of what else there is too little of: :seat or :wet_bench
+        Answer = Struct.new(:schedule, :by, :planned, :shares, :held_up_by, :for_room, :for_place, keyword_init: true)
 
         SHARE = Policies::Table.default("promises_kept_percent") / 100.0 # of promises that are to be kept
         # What planning anew costs later, in minutes worked. Most promises that break do so by a few minutes: a quarter
@@ -174,11 +175,12 @@ module UprightBench
         def answer(schedule, replay)
           Answer.new(schedule: schedule, by: by(replay),
             planned: schedule.ready(@asked), shares: standing.shares_in(replay),
-            held_up_by: HeldUp.by(schedule, @asked), for_room: for_room(schedule))
+            held_up_by: HeldUp.by(schedule, @asked), for_room: for_room(schedule),
+            for_place: steps.filter_map { |step| schedule.waits_for[step.index] }.find { |what| what != :rack })
         end
 
         def for_room(schedule)
-          steps.select { |step| schedule.waits_for_room[step.index] }.sum { |step| step.operation.slots.size }
+          steps.select { |step| schedule.waits_for[step.index] == :rack }.sum { |step| step.operation.slots.size }
         end
       end
     end

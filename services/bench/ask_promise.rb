@@ -71,7 +71,8 @@ module UprightBench
 
       # @return [Hash] likewise
       def held_up(answer)
-        { slots: answer.for_room, behind: answer.held_up_by }.reject { |_, what| [0, []].include?(what) }
+        { slots: answer.for_room, free_place: answer.for_place, behind: answer.held_up_by }
+          .reject { |_, what| [0, nil, []].include?(what) }
       end
 
       # @return [Hash] of those that there are

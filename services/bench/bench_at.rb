@@ -106,7 +106,7 @@ module UprightBench
       end
 
       def look_over(job)
-        Core::Bench::Chain.new(number: job[:number], operations: [ChainOfJob.look_over(shop)])
+        Core::Bench::Chain.new(number: job[:number], operations: [ChainOfJob.look_over])
       end
 
       def wished(chain, wishes)
@@ -136,10 +136,10 @@ module UprightBench
         @lasts ||= work.lasts
       end
 
-      # @return [Hash{Symbol=>Integer}] seats, where there are fewer than people
+      # @return [Hash{Symbol=>Integer}] of what there is less than people
       def places
-        seats = @policies["bench_seats"]
-        seats && seats < people.call.size ? { seat: seats } : {}
+        { seat: @policies["bench_seats"], wet_bench: @policies["wet_benches"] }
+          .select { |_, count| count && count < people.call.size }
       end
 
       # Nobody can test what somebody else did where nobody else is.

@@ -9,6 +9,7 @@ module UprightBench
       MOST_LEAD_DAYS = 150 # the plan looks no further: what is later than thought may take twice as long
       TEST_MINUTES = 5 # of these, to test it, where somebody else does (house rule)
       LAST = :refit # key of what is left when all is there
+      SEAT = :seat # that everybody needs who does something at the bench
       KEYS = %i[look_over work refit test].freeze
       LATE_SPREAD = Core::Shelf::LeadTime::STATED_SPREAD # of the days that a part takes
 
@@ -35,23 +36,29 @@ module UprightBench
       end
 
       # @return [Core::Bench::Operation] of a machine that nobody has looked over yet
-      def self.look_over(shop, not_before: 0)
+      def self.look_over(not_before: 0)
         Core::Bench::Operation.new(key: :look_over, pieces: [Core::Bench::WaitsFor::LOOK_OVER_MINUTES],
-          spread: Core::Bench::Lasts::SPREAD, not_before: not_before, place: shop.places.keys.first)
+          spread: Core::Bench::Lasts::SPREAD, not_before: not_before, place: SEAT)
       end
 
       private
 
       def look_over
-        self.class.look_over(@shop, not_before: @brought_minutes) if @brought_minutes
+        self.class.look_over(not_before: @brought_minutes) if @brought_minutes
       end
 
       def work
         return if @now.empty?
 
         pieces, spread = together(@now)
-        Core::Bench::Operation.new(key: :work, pieces: pieces, spread: spread, skill: skill(@now), place: place,
-          dry_minutes: (@now.map(&:wait_hours).max * 60).ceil, slots: slots)
+        Core::Bench::Operation.new(key: :work, pieces: pieces, spread: spread, skill: skill(@now), place: SEAT,
+          dry_minutes: (@now.map(&:wait_hours).max * 60).ceil, slots: slots, wet_minutes: wet_minutes(pieces))
+      end
+
+      # What is washed is washed last, so that all of it begins to dry at once.
+      # @param pieces [Array<Integer>] minutes, of each that is asked
+      def wet_minutes(pieces)
+        pieces.zip(@now).sum { |minutes, ask| ask.wait_hours.positive? ? minutes : 0 }
       end
 
       # What no slot is left for dries elsewhere.
@@ -65,7 +72,7 @@ module UprightBench
       def refit
         pieces, spread = together([*@later, Promises::Ask.new(REFIT_MINUTES - (apart? ? TEST_MINUTES : 0), 0, 0)])
         arrival = arrival_minutes
-        Core::Bench::Operation.new(key: LAST, pieces: pieces, spread: spread, skill: skill(@later), place: place,
+        Core::Bench::Operation.new(key: LAST, pieces: pieces, spread: spread, skill: skill(@later), place: SEAT,
           not_before: [arrival, @wet_minutes].max, late_spread: arrival > @wet_minutes ? LATE_SPREAD : 0.0)
       end
 
@@ -82,12 +89,7 @@ module UprightBench
         return unless apart?
 
         Core::Bench::Operation.new(key: :test, pieces: [TEST_MINUTES], spread: Core::Bench::Lasts::SPREAD,
-          skill: named(:final_tests), other_hands: @tested_by_another, place: place)
-      end
-
-      # @return [Symbol, nil] that everybody needs, where there are too few
-      def place
-        @shop.places.keys.first
+          skill: named(:final_tests), other_hands: @tested_by_another, place: SEAT)
       end
 
       # @return [Boolean] whether the test is a step of its own

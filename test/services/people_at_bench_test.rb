@@ -137,6 +137,21 @@ class PeopleAtBenchTest < DatabaseTest
     assert_equal both, ends.call
   end
 
+  # Two people and one wet bench: the second one washes when the first is done.
+  def test_a_wash_waits_for_the_wet_bench
+    Models::Person.exclude(id: [technician.id, counter_person.id]).update(at_bench: false)
+    put(counter_person)
+    2.times { settled({ "pre-filter" => { grey: 5 } }, at: monday) }
+    in_turn = lambda do |benches|
+      Services::SavePolicies.call({ "wet_benches" => benches }, by: owner, at: NOW)
+      Services::MakePlan.call(at: monday)
+      washes = Queries::PlannedJobs.steps.select { |step| step.key == :work }.sort_by(&:from)
+      washes.first.till <= washes.last.from
+    end
+
+    assert_equal [true, false], [1, 2].map(&in_turn)
+  end
+
   # In Berlin on the last Sunday of March the clock goes from two to three: a night shift from half past midnight to six
   # has four hours and a half of work in it. On the last Sunday of October it has six and a half.
   def test_on_the_day_when_the_clocks_change_a_minute_of_work_is_a_minute

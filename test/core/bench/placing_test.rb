@@ -64,7 +64,7 @@ class BenchPlacingTest < CoreTest
     schedule = placed(problem(shop(slots: rack), chain(1, large, 5), chain(2, small, 5), chain(3, large, 5)))
 
     assert_equal [100, 20, 160], [0, 2, 4].map { |step| schedule.ends[step] }
-    assert_equal [true, nil, true], schedule.waits_for_room.values_at(0, 2, 4)
+    assert_equal [:rack, nil, :rack], schedule.waits_for.values_at(0, 2, 4)
     assert_raises(Bench::NoSlot) { placed(problem(shop(slots: rack), chain(1, large.with(slots: [3]), 5))) }
   end
 
@@ -76,11 +76,22 @@ class BenchPlacingTest < CoreTest
     assert_raises(Bench::NoSlot) { ends.call(2, 2, 2) }
   end
 
-  def test_one_wet_bench_for_two_people
-    wet = operation(30, place: :wet)
-    ends = ->(**places) { placed(problem(shop(people: 2, places: places), chain(1, wet), chain(2, wet))).ends }
+  def test_one_seat_for_two_people
+    work = operation(30, place: :seat)
+    ends = ->(**places) { placed(problem(shop(people: 2, places: places), chain(1, work), chain(2, work))).ends }
 
-    assert_equal [[30, 60], [30, 30]], [ends.call(wet: 1), ends.call]
+    assert_equal [[30, 60], [30, 30]], [ends.call(seat: 1), ends.call]
+  end
+
+  # The second one washes when the first is done washing, and may do the rest before.
+  def test_one_wet_bench_for_two_people
+    wash = operation(30, wet_minutes: 10, place: :seat)
+    schedule = placed(problem(shop(people: 2, places: { wet_bench: 1 }), chain(1, wash), chain(2, wash)))
+
+    assert_equal [[0, 10], [nil, :wet_bench]], [schedule.starts, schedule.waits_for]
+    one_seat = problem(shop(people: 2, places: { wet_bench: 1, seat: 1 }), chain(1, wash), chain(2, wash))
+
+    assert_equal [[0, 30], :seat], [placed(one_seat).starts, placed(one_seat).waits_for.last]
   end
 
   # Whatever the order, what comes out can be carried out.

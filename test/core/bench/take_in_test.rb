@@ -65,6 +65,15 @@ class TakeInTest < CoreTest
     assert_equal 0, ask(shop(slots: rack), [], chain(1, 10)).for_room
   end
 
+  def test_what_else_it_waits_for_is_said
+    wash = ->(number, **more) { chain(number, operation(60, wet_minutes: 60), **more) }
+    two = shop(people: 2, places: { wet_bench: 1 })
+
+    assert_equal [120, :wet_bench], ask(two, [wash.call(1, promise: 70)], wash.call(2)).to_h
+      .values_at(:planned, :for_place)
+    assert_nil ask(two, [], wash.call(2)).for_place
+  end
+
   def test_the_same_question_has_the_same_answer
     answers = Array.new(2) do
       random = Random.new(4)
