@@ -127,7 +127,7 @@ module UprightBench
 
         # In the middle of what it takes and of what it may take.
         def safe_limit(problem)
-          spread = @problem.worked(@standing.by(@number)) - @problem.worked(@schedule.ready(@job))
+          spread = @problem.worked(@standing.ready_by(@number)) - @problem.worked(@schedule.ready(@job))
           problem.worked(@problem.chains[@job].promise) - [spread, 0].max
         end
 

@@ -39,8 +39,14 @@ module UprightBench
 
         # @param number [Integer] a job's
         # @return [Integer] the moment by which it is ready as surely as a promise is to be kept
-        def by(number)
+        def ready_by(number)
           @replay.quantile(number, @share)
+        end
+
+        # @param number [Integer] a job's
+        # @return [Integer] the moment by which it could be promised now
+        def by(number)
+          ToSpare.after(ready_by(number), @problem.shop)
         end
 
         # @return [Array<Integer>] numbers of jobs whose promise may well be broken, the likeliest first
@@ -54,7 +60,7 @@ module UprightBench
         def limits
           @limits ||= promised.to_h do |chain|
             planned = @problem.worked(@schedule.ready(@problem.job(chain.number)))
-            spare = @problem.worked(chain.promise) - @problem.worked(by(chain.number))
+            spare = @problem.worked(chain.promise) - @problem.worked(ready_by(chain.number))
             [chain.number, planned + [spare, 0].max]
           end
         end

@@ -11,7 +11,7 @@ module UprightBench
       class TakeIn
         # A plan that is at hand.
         # @!attribute schedule [Schedule]
-        # @!attribute by [Integer] the moment by which the job is ready in `share` of all draws, and SPARE_MINUTES
+        # @!attribute by [Integer] the moment by which the job is ready in `share` of all draws, with some to spare
         # @!attribute planned [Integer] when it is ready if everything takes as long as planned
         # @!attribute shares [Hash{Integer=>Float}] number of a job with a promise => share in which it is kept
         # @!attribute held_up_by [Array<Integer>] numbers of jobs that hold it up
@@ -20,10 +20,6 @@ module UprightBench
         Answer = Struct.new(:schedule, :by, :planned, :shares, :held_up_by, :for_room, :for_place, keyword_init: true)
 
         SHARE = Policies::Table.default("promises_kept_percent") / 100.0 # of promises that are to be kept
-        # What planning anew costs later, in minutes worked. Most promises that break do so by a few minutes: a quarter
-        # of an hour for each keeps more of them than a larger share does, and does not put off what waits for a part
-        # (measured in docs/promises.md).
-        SPARE_MINUTES = 15
         MOVES = 24 # plans tried
         ORDERS = 3 # in which the job's place is looked for
 
@@ -162,18 +158,8 @@ module UprightBench
           Replay.new(schedule, draws: @draws)
         end
 
-        # As much to spare as is left before the shop closes; none where somebody stays on for it.
-        def by(replay)
-          ready = replay.quantile(@chain.number, @share)
-          at = [ready - 1, 0].max
-          opens, closes = @shop.open.stretch_from(at)
-          return ready if opens > at && @shop.technicians.any? { |one| one.calendar.open_from(at) == at }
-
-          [[opens, ready].max + SPARE_MINUTES, closes].min
-        end
-
         def answer(schedule, replay)
-          Answer.new(schedule: schedule, by: by(replay),
+          Answer.new(schedule: schedule, by: ToSpare.after(replay.quantile(@chain.number, @share), @shop),
             planned: schedule.ready(@asked), shares: standing.shares_in(replay),
             held_up_by: HeldUp.by(schedule, @asked), for_room: for_room(schedule),
             for_place: steps.filter_map { |step| schedule.waits_for[step.index] }.find { |what| what != :rack })
