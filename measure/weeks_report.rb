@@ -51,31 +51,37 @@ module UprightBench
 
       # With as little to spare as keeps as many: of all, and of each kind.
       def first_come(plan)
-        with_spares = lived_with_spares
-        spare = least(with_spares, plan)
+        lived = lived_by_order
+        spare = least(lived, plan)
         spares = KINDS.values.to_h do |kind|
-          [kind, least(with_spares.transform_values { |all| of(all, kind) }, of(plan, kind))]
+          [kind, least(lived.select { |one, _| one.kind == kind }, of(plan, kind))]
         end
-        each_kind = spares.flat_map { |kind, minutes| of(with_spares.fetch(minutes), kind) }
-        [row("first come, first served, #{spare} min to spare", with_spares.fetch(spare)),
-         row("the same, #{spares.values.join(', ')} min to spare by kind", each_kind)]
+        [row("first come, first served, #{spare} min to spare", promised(lived) { spare }),
+         row("the same, #{spares.values.join(', ')} min to spare by kind",
+           promised(lived) { |kind| spares.fetch(kind) })]
       end
 
-      # @return [Hash{Integer=>Array<Lived>}]
-      def lived_with_spares
-        lived = @worlds.flat_map do |world|
+      # @return [Array<Array(Lived, Weeks::Rules::FirstCome)>]
+      def lived_by_order
+        @worlds.flat_map do |world|
           rule = Weeks::Rules::FirstCome.new(SPARES)
           live(world, rule).map { |one| [one, rule] }
-        end
-        SPARES.to_h do |spare|
-          [spare, lived.map { |one, rule| one.dup.tap { |same| same.promised = rule.promised(one.job.number, spare) } }]
         end
       end
 
       # @return [Integer] minutes
-      def least(with_spares, plan)
+      def least(lived, plan)
         wanted = kept(plan)
-        with_spares.find { |_, lived| kept(lived) >= wanted }&.first || SPARES.last
+        SPARES.bsearch do |spare|
+          lived.count { |one, rule| one.ready <= rule.promised(one.job.number, spare) } >= wanted * lived.size
+        end || SPARES.last
+      end
+
+      # @yieldparam kind [Symbol]
+      # @yieldreturn [Integer] minutes to spare
+      # @return [Array<Lived>]
+      def promised(lived)
+        lived.map { |one, rule| one.dup.tap { |same| same.promised = rule.promised(one.job.number, yield(one.kind)) } }
       end
 
       # @return [Array<Lived>]

@@ -8,7 +8,7 @@ module UprightBench
       SHEET = :half
       MARGIN_MM = 12
       ROW = 15
-      NOTE = 90 # a date
+      NOTE = 160 # as in "every 2 months or 20 h of use"
       # heading => rows in `parts`
       PARTS = { found: "What we found", unmended: "Not mended", done: "Done", air: "Before and after",
                 left: "Left as it is", home: "At home", next: "What comes next", back: "With the machine" }.freeze

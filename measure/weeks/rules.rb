@@ -85,15 +85,15 @@ module UprightBench
           # @param spare [Integer] one of the spares
           # @return [Integer] what would be promised with it
           def promised(number, spare)
-            @promises.fetch(number).fetch(spare)
+            @promises.fetch(number).fetch(@spares.index(spare))
           end
 
           def promise(shop, job)
             ready = ready(shop, job)
             open = shop.calendar(nil)
-            promises = @spares.to_h { |spare| [spare, shop.now + (open.done(ready, spare, true).fdiv(15).ceil * 15)] }
+            promises = @spares.map { |spare| shop.now + (open.done(ready, spare, true).fdiv(15).ceil * 15) }
             @promises[job.number] = promises
-            promises.values.first
+            promises.first
           end
 
           private

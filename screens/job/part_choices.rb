@@ -66,7 +66,7 @@ module UprightBench
         def wash
           drying = @page.drying(@item)
           why = English::Sentences.row_of(drying.reasons)
-          why = "dries #{Core::Units::Figure.words(drying.hours)} h: #{why}" if drying.dries?
+          why = "dries #{Core::Units::Figure.words(drying.hours.round(1))} h: #{why}" if drying.dries?
           Choice.new(value: "wash", words: "Wash it and wait", ready: ready("wash"), why: why,
             chosen: @item.action == "wash")
         end

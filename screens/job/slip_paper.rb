@@ -142,9 +142,14 @@ module UprightBench
         end
 
         def home_row(place, task)
-          months = task.clocks.find { |clock| clock.kind == :months }
-          every = months && (months.limit == 1 ? "every month" : "every #{months.limit} months")
-          ["#{place.name}: #{task.action}", every, place.care_for(task.action)]
+          ["#{place.name}: #{task.action}", every(task), place.care_for(task.action)]
+        end
+
+        # Whichever comes first: who uses it daily goes by the hours.
+        def every(task)
+          months, hours = %i[months hours].map { |kind| task.clocks.find { |clock| clock.kind == kind }&.limit }
+          stretches = [months && (months == 1 ? "month" : "#{months} months"), hours && "#{hours} h of use"].compact
+          "every #{stretches.join(' or ')}" if stretches.any?
         end
 
         # By month, as a card says it; nothing that was just left.

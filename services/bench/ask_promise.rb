@@ -77,7 +77,7 @@ module UprightBench
 
       # @return [Hash] of those that there are
       def waits(asks)
-        waits = { wait_hours: asks.map(&:wait_hours).max, lead_days: asks.map(&:lead_days).max&.ceil }
+        waits = { wait_hours: asks.map(&:wait_hours).max&.round(1), lead_days: asks.map(&:lead_days).max&.ceil }
         waits.compact.select { |_, wait| wait.positive? }
       end
     end
