@@ -10,7 +10,7 @@ module UprightBench
             range: 50..99, default: 90, hint: "Of a hundred. The more, the later a machine is promised."), # house rule
           Number.new(key: "bench_seats", group: :promises, label: "Seats at the bench", unit: "seats", range: 1..50,
             hint: "Where fewer can work at once than people are there. Leave empty if there is a seat for everybody."),
-          Number.new(key: "wet_benches", group: :promises, label: "Wet benches", unit: "at once", range: 1..20,
+          Number.new(key: "wet_benches", group: :promises, label: "Wet benches", unit: "benches", range: 1..20,
             hint: "Where somebody has to wait until another is done washing. Leave empty if nobody ever does."),
           Choice.new(key: "final_test_by", group: :promises, label: "The final test is done by", default: "anybody",
             options: { "anybody" => "anybody who may",
