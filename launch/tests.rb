@@ -60,8 +60,8 @@ module UprightBench
       end
 
       def core
-        status(system("ruby", "-w", "-Itest", "-e", load_files(Dir[File.join(ROOT, "test/core/**/*_test.rb")]),
-          chdir: ROOT))
+        files = Dir[File.join(ROOT, "test/core/**/*_test.rb")]
+        status(system(Jit.settings, "ruby", "-w", "-Itest", "-e", load_files(files), chdir: ROOT))
       end
 
       def status(went_well)

@@ -73,4 +73,21 @@ class BenchReplayTest < CoreTest
 
     assert_in_delta 0.9, shares.sum / shares.size, 0.02
   end
+
+  # As by the shares of all draws, though it stops at the first promise that is broken too often.
+  def test_what_harms_a_promise_is_found_before_all_is_carried_out
+    answers = []
+    for_all(times: 30) do |random|
+      others = (1..6).map { |number| random_chain(random, number, promise: random.rand(200..3000)) }
+      before = Bench::Standing.of(problem(shop, *others), Bench::Kept.new, share: 0.9)
+      more = problem(shop, *others, random_chain(random, 7))
+      schedule = placed(more, Bench::Kept.new.order(more).partition { |step| more.steps[step].job == 6 }.flatten)
+      shares = before.shares_in(Bench::Replay.new(schedule))
+      answers << before.harmless?(Bench::Replay.new(schedule))
+
+      assert_equal(shares.all? { |number, share| share >= [0.9, before.shares[number]].min }, answers.last)
+    end
+
+    assert_equal 2, answers.uniq.size
+  end
 end
