@@ -13,15 +13,15 @@ module UprightBench
         # @param order [Array<Integer>] steps of the others
         # @param given [Array<Integer, nil>] by step, whose it is
         # @param standing [Standing] the plan without it
-        # @param draws [Draws]
-        def initialize(problem:, chain:, order:, given:, standing:, draws:)
+        # @param chances [Chances]
+        def initialize(problem:, chain:, order:, given:, standing:, chances: Chances.new)
           @problem = problem
           @chain = chain
           @steps = problem.steps_of[problem.job(chain.number)]
           @order = [*order, *@steps.map(&:index)]
           @given = given
           @standing = standing
-          @draws = draws
+          @chances = chances
         end
 
         # @return [Array(Schedule, Replay)]
@@ -91,7 +91,7 @@ module UprightBench
         def carried_out(holds)
           problem = Problem.new(@problem.shop, @problem.chains, @problem.holds.merge(holds))
           schedule = Placing.new(problem).call(@order, @given)
-          [schedule, Replay.new(schedule, draws: @draws)]
+          [schedule, Replay.new(schedule, chances: @chances)]
         end
       end
     end

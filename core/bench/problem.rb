@@ -42,13 +42,6 @@ module UprightBench
           @chains.fetch(job(number))
         end
 
-        # @param draws [Draws]
-        # @return [Chances]
-        def chances(draws)
-          @chances ||= {}.compare_by_identity
-          @chances[draws] ||= Chances.new(self, draws)
-        end
-
         # @return [Array<Array<Step>>] of each job
         def steps_of
           @steps_of ||= @steps.chunk_while { |step, following| step.job == following.job }.to_a

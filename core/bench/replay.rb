@@ -11,13 +11,13 @@ module UprightBench
         LOOKED_AHEAD = 3 # operations
 
         # @param schedule [Schedule]
-        # @param draws [Draws]
-        def initialize(schedule, draws: Draws.usual)
+        # @param chances [Chances]
+        def initialize(schedule, chances: Chances.new)
           @schedule = schedule
           @problem = schedule.problem
           @calendars = @problem.shop.technicians.map(&:calendar)
           @opens, @closes = @calendars.map { |calendar| calendar.stretch_from(0) }.transpose
-          @chances = @problem.chances(draws)
+          @chances = chances
           @draws = []
         end
 
@@ -64,8 +64,17 @@ module UprightBench
 
         def drawn_of(step)
           [step.index, step.before, @schedule.starts[step.index], people(step), step.pieces.size > 1,
-           @chances.minutes(step), @chances.dry(step), not_before(step), step.last ? step.job : nil, rank(step),
-           step.minutes]
+           *chances(step), step.last ? step.job : nil, rank(step), step.minutes]
+        end
+
+        def chances(step)
+          of = [@problem.chains[step.job], step.index - @problem.steps_of[step.job].first.index]
+          [@chances.minutes(*of), @chances.dry(*of), planned_start(step) || @chances.not_before(*of)]
+        end
+
+        # Of what waits for the rack or a place: it is begun when the plan says.
+        def planned_start(step)
+          Array.new(Draws::COUNT, @schedule.starts[step.index]) if @schedule.waits_for[step.index]
         end
 
         # @return [Integer] the smaller, the more urgent
@@ -79,13 +88,6 @@ module UprightBench
         def people(step)
           own = [@schedule.people[step.index]]
           step.operation.other_hands ? own : own | step.people
-        end
-
-        # What waits for the rack or a place is begun when the plan says.
-        def not_before(step)
-          return @chances.not_before(step) unless @schedule.waits_for[step.index]
-
-          Array.new(Draws::COUNT, @schedule.starts[step.index])
         end
 
         # @return [Array<Integer>] by job

@@ -21,12 +21,12 @@ module UprightBench
 
         # @param standing [Standing] the plan as it is
         # @param share [Float] of promises that are to be kept
-        def initialize(standing, share:, draws: Draws.usual)
+        def initialize(standing, share:)
           @standing = standing
           @schedule = standing.schedule
           @problem = @schedule.problem
           @share = share
-          @draws = draws
+          @chances = Chances.new
         end
 
         # @param number [Integer] of a job whose promise is in danger
@@ -115,7 +115,7 @@ module UprightBench
           schedule = Placing.new(problem).call(Kept.of(@schedule).order(problem, limits), [])
           improve = Improve.new(Placing.new(problem), Aim.new(problem, limits: limits),
             focus: focus && problem.job(focus))
-          after = Standing.new(improve.call(schedule, moves: MOVES), share: @share, draws: @draws)
+          after = Standing.new(improve.call(schedule, moves: MOVES), share: @share, chances: @chances)
           Effects.new(@standing, after, share: @share)
         end
 

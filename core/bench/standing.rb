@@ -15,16 +15,16 @@ module UprightBench
         # @param problem [Problem]
         # @param kept [Kept]
         # @return [Standing]
-        def self.of(problem, kept, share:, draws: Draws.usual)
-          new(Placing.new(problem).call(kept.order(problem), kept.given(problem)), share: share, draws: draws)
+        def self.of(problem, kept, share:, chances: Chances.new)
+          new(Placing.new(problem).call(kept.order(problem), kept.given(problem)), share: share, chances: chances)
         end
 
         # @param share [Float] of promises that are to be kept
-        def initialize(schedule, share:, draws: Draws.usual)
+        def initialize(schedule, share:, chances: Chances.new)
           @schedule = schedule
           @problem = schedule.problem
           @share = share
-          @replay = Replay.new(schedule, draws: draws)
+          @replay = Replay.new(schedule, chances: chances)
         end
 
         # @return [Hash{Integer=>Float}] number => share of draws in which its promise is kept

@@ -28,13 +28,15 @@ module UprightBench
         # @param kept [Kept] the order that stands
         # @param chain [Chain] of the job that is asked about
         # @param standing [Standing, nil] the plan without it, where it was made already
-        def initialize(shop:, chains:, chain:, kept: Kept.new, share: SHARE, draws: Draws.usual, standing: nil)
+        # @param chances [Chances] which may be kept for the next question
+        def initialize(shop:, chains:, chain:, kept: Kept.new, share: SHARE, standing: nil,
+          chances: Chances.new)
           @shop = shop
           @chains = chains
           @chain = chain
           @kept = kept
           @share = share
-          @draws = draws
+          @chances = chances
           @standing = standing
         end
 
@@ -51,7 +53,7 @@ module UprightBench
         # The plan without the job that is asked about.
         # @return [Standing]
         def standing
-          @standing ||= Standing.of(Problem.new(@shop, @chains, @kept.holds), @kept, share: @share, draws: @draws)
+          @standing ||= Standing.of(Problem.new(@shop, @chains, @kept.holds), @kept, share: @share, chances: @chances)
         end
 
         private
@@ -138,7 +140,7 @@ module UprightBench
         def behind_all
           others = @kept.order(@problem, limits_here) - steps.map(&:index)
           BehindAll.new(problem: @problem, chain: @chain, order: others, given: given, standing: standing,
-            draws: @draws).call
+            chances: @chances).call
         end
 
         def steps
@@ -155,7 +157,7 @@ module UprightBench
         end
 
         def replay(schedule)
-          Replay.new(schedule, draws: @draws)
+          Replay.new(schedule, chances: @chances)
         end
 
         def answer(schedule, replay)

@@ -19,6 +19,7 @@ module UprightBench
         @number = number
         @bench = BenchAt.new(at: at, policies: policies)
         @answers = {}
+        @chances = Core::Bench::Chances.new
       end
 
       attr_reader :bench
@@ -57,7 +58,7 @@ module UprightBench
       end
 
       def take_in(chain)
-        take_in = Core::Bench::TakeIn.new(**ask_of(chain), standing: @standing)
+        take_in = Core::Bench::TakeIn.new(**ask_of(chain), standing: @standing, chances: @chances)
         @standing = take_in.standing
         take_in
       end

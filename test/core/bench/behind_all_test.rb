@@ -20,8 +20,8 @@ class BehindAllTest < CoreTest
     standing = Bench::Standing.of(problem(shop, *others), Bench::Kept.new, share: 0.9)
     everything = problem(shop, *others, asked)
     order = Bench::Kept.new.order(everything) - everything.steps_of[everything.job(NEW)].map(&:index)
-    schedule, = Bench::BehindAll.new(problem: everything, chain: asked, order: order, given: [], standing: standing,
-      draws: Bench::Draws.usual).call
+    schedule, = Bench::BehindAll.new(problem: everything, chain: asked, order: order, given: [], standing: standing)
+      .call
     [schedule, standing]
   end
 

@@ -67,7 +67,8 @@ class BenchReplayTest < CoreTest
     for_all(times: 12) do |random|
       chains = (1..8).map { |number| random_chain(random, number) }
       schedule = placed(problem(shop(people: 2), *chains))
-      here, there = [Bench::Draws.usual, Bench::Draws.new(5)].map { |draws| Bench::Replay.new(schedule, draws: draws) }
+      here, there = [Bench::Draws.usual, Bench::Draws.new(5)]
+        .map { |draws| Bench::Replay.new(schedule, chances: Bench::Chances.new(draws)) }
       shares.concat(chains.map { |one| there.share(one.number, here.quantile(one.number, 0.9)) })
     end
 
