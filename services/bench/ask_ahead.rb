@@ -56,7 +56,7 @@ module UprightBench
         end
 
         AskPromise.new(NUMBER, at: @at, policies: @policies)
-          .call(asks, brought_at: [brought_at, @at].max, moves: AskPromise::MOVES)
+          .call(asks, brought_at: [brought_at, @at].max)
       end
     end
   end

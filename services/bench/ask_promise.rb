@@ -5,8 +5,7 @@ module UprightBench
     # When could a job be promised, with this or that to be done for it? The bench is read once, however often it is
     # asked.
     class AskPromise
-      MOVES = 24        # plans tried for a promise that is given
-      FEWER = 8         # and for one that is shown beside others
+      MOVES = 24 # plans tried: as many for a promise that is shown as for one that is given, so that both are the same
 
       # @!attribute at [Time] on a quarter hour
       # @!attribute reason [Core::Reason]
@@ -29,10 +28,10 @@ module UprightBench
       # @param brought_at [Time, nil] when it comes to the shop; nil where it is there
       # @return [Answer]
       # @raise [Refused] when nobody could ever do it
-      def call(asks, wet_until: nil, brought_at: nil, moves: FEWER)
-        @answers[[asks.map(&:to_a).sort_by(&:to_s), brought_at, moves]] ||= begin
+      def call(asks, wet_until: nil, brought_at: nil)
+        @answers[[asks.map(&:to_a).sort_by(&:to_s), brought_at]] ||= begin
           chain = @bench.chain(@number, asks, wet_until: wet_until, brought_at: brought_at)
-          answer = take_in(chain).call(moves: moves)
+          answer = take_in(chain).call(moves: MOVES)
           at = @bench.rounded(@bench.time(answer.by))
           Answer.new(at: at, reason: reason(asks, answer, @bench.minutes(at)), schedule: answer.schedule)
         end
@@ -44,7 +43,7 @@ module UprightBench
       # @return [Array<Core::Bench::Sooner::Way>] the soonest first, each with a Time as `by`
       def sooner(asks, wet_until: nil)
         ask = ask_of(@bench.chain(@number, asks, wet_until: wet_until))
-        ways = Core::Bench::Sooner.new(ask, Core::Bench::TakeIn.new(**ask).call(moves: FEWER)).call
+        ways = Core::Bench::Sooner.new(ask, Core::Bench::TakeIn.new(**ask).call(moves: MOVES)).call
         ways.each { |way| way.by = @bench.rounded(@bench.time(way.by)) }
       rescue Core::Bench::BeyondHorizon, Core::Bench::Impossible, Core::Bench::NoSlot
         []

@@ -15,7 +15,7 @@ module UprightBench
       # What could be promised as things stand. Nothing is kept free for it.
       # @return [Hash] promise_at and promise_reason, to be written to the job
       def fields(job, at:)
-        columns(answer(job, AskPromise.new(job.number, at: at), moves: AskPromise::FEWER))
+        columns(answer(job, AskPromise.new(job.number, at: at)))
       end
 
       # A promise that is given: the plan that keeps it is written down, and others wait until it is.
@@ -23,19 +23,19 @@ module UprightBench
       def give(job, at:)
         Models::BenchPlan.held
         asked = AskPromise.new(job.number, at: at)
-        answer = answer(job, asked, moves: AskPromise::MOVES)
+        answer = answer(job, asked)
         KeepPlan.call(answer.schedule, asked.bench, at: at)
         columns(answer)
       end
 
       # @param asked [AskPromise]
       # @return [AskPromise::Answer]
-      def answer(job, asked, moves:)
+      def answer(job, asked)
         items = job.work_items_dataset.where(state: "to_do").eager(part: :with_shelf.to_proc).all
         policies = Policies.now
         reserved = ReservedParts.for_others(except: job)
         asks = items.map { |item| ask_of(item, job.sheet, reserved: reserved, policies: policies) }
-        asked.call(asks, wet_until: wet_until(job), moves: moves)
+        asked.call(asks, wet_until: wet_until(job))
       end
 
       def columns(answer)

@@ -81,6 +81,16 @@ class PromisesTest < DatabaseTest
     assert_equal 1, Models::Event.where(verb: "promised together", job_id: first.id).count
   end
 
+  # Beside others, with a promise that must hold: what the page shows is what is given.
+  def test_what_is_shown_is_what_is_given
+    settle(job({ "roll" => { turns: "stuck" } }))
+    one = job({ "pre-filter" => { grey: 5 }, "roll" => { turns: "stuck" } })
+    shown = Queries::JobPage.new(one, now: monday, policies: Services::Policies.now).promise_now.at
+    settle(one)
+
+    assert_equal shown, one.refresh.promise_at
+  end
+
   # Three machines and one pair of hands: within the hour that is promised for one there may be room for another, and is
   # none for a third.
   def test_a_promise_that_was_given_is_kept_free
