@@ -162,8 +162,9 @@ module UprightBench
       end
 
       # Web and worker never learn the owner's password.
-      def settings(as_owner: false)
-        @env.merge(@bundle, Jit.settings(@env), "PORT" => @port, "SHOP_TZ" => shop.zone,
+      # @param jit [Boolean] whether Ruby's compiler is worth its memory there
+      def settings(as_owner: false, jit: true)
+        @env.merge(@bundle, jit ? Jit.settings(@env) : {}, "PORT" => @port, "SHOP_TZ" => shop.zone,
           "DATABASE_OWNER_URL" => (@env["DATABASE_OWNER_URL"] if as_owner))
       end
 
@@ -171,7 +172,9 @@ module UprightBench
         @children.start("web", settings, "bundle", "exec", "puma", "-C", "config/puma.rb")
         workers.times { |index| @children.start("worker #{index + 1}", settings, File.join(ROOT, "bin/worker")) }
         @children.wait_until_ready
-        DemoGauge.start(@children, root: ROOT, folder: state_dir, port: @port, env: settings) unless shop.own?
+        unless shop.own?
+          DemoGauge.start(@children, root: ROOT, folder: state_dir, port: @port, env: settings(jit: false))
+        end
         welcome
         @children.watch
       end
