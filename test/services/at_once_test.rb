@@ -56,6 +56,22 @@ class AtOnceTest < CommittedTest
     assert(answers.grep(Services::Error).all? { |error| error.message.match?(/on the bench/) })
   end
 
+  # A fleet's machines, agreed at two counters: nobody waits for the other, and all have the time of the last.
+  def test_machines_of_one_customer_promised_together
+    first = new_machine
+    jobs = [first, *Array.new(3) { new_machine.tap { |one| one.update(customer_id: first.customer_id) } }].map do |one|
+      take_in(one).tap { |job| record(job, "pre-filter", { grey: 5 }) }
+    end
+    jobs.each { |job| Services::FinishLookOver.call(job.number, by: technician, at: NOW) }
+    answers = at_once(jobs.size) do |index|
+      Services::Settle.call(jobs[index].number, agreed_name: "x", agreed_how: "counter", together: true,
+        by: technician, at: NOW)
+    end
+
+    assert_equal [Models::Job], answers.map(&:class).uniq, answers.grep(Services::Error).map(&:message).inspect
+    assert_equal 1, jobs.map { |job| job.refresh.promise_at }.uniq.size
+  end
+
   # Eight at once, half of whom find the shelf empty after their bill was written: no number is left out or used twice.
   def test_bills_are_numbered_without_a_gap
     part = Models::Part.first(number: "HD-2010")
