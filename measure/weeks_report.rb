@@ -46,7 +46,12 @@ module UprightBench
          row("the plan of the bench", plan),
          row("each job by itself, two hours to spare (as it was)", lived { Weeks::Rules::ByItself.new }),
          *first_come(plan), row("three days for all", lived { Weeks::Rules::ThreeDays.new })]
-          .map { |cells| "| #{cells.join(' | ')} |\n" }.join
+          .map { |cells| "| #{cells.join(' | ')} |\n" }.join + size
+      end
+
+      def size
+        "\n#{@worlds.size * RUN} weeks, #{@worlds.sum { |world| world.jobs.size }} machines; for each kind, how many " \
+          "promises were kept, and the days promised.\n"
       end
 
       # With as little to spare as keeps as many: of all, and of each kind.
