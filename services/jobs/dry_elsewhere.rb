@@ -18,6 +18,7 @@ module UprightBench
         DB.transaction do
           stay = Lookup.one(:rack_stay, stay_id).lock!
           raise Refused, "It is not on the rack any more." if stay.off_at
+          next stay if stay.elsewhere == where # said twice, the hours do not begin anew
 
           stay.update(rack_slot_id: nil, elsewhere: where, too_damp: false, **clock(stay, at))
           History.note("moved off rack", stay, by: by, at: at, job: stay.work_item.job, data: { note: where })

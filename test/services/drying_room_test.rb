@@ -91,6 +91,9 @@ class DryingRoomServicesTest < DatabaseTest
     assert_equal ["boiler room", nil, false], [moved.elsewhere, moved.rack_slot_id, moved.too_damp]
     assert_in_delta 3600 + (24 * 3600), moved.dry_at - NOW, 1
     assert_includes Models::RackSlot.free.select_map(:id), slot
+    again = Services::DryElsewhere.call(stay.id, "boiler room", by: technician, at: NOW + 7200)
+
+    assert_in_delta moved.dry_at, again.dry_at, 0.001
     assert_raises(Services::Invalid) { Services::DryElsewhere.call(stay.id, " ", by: technician, at: NOW + 3600) }
     Services::TakeOffRack.call(stay.id, by: technician, at: NOW + (26 * 3600))
 
