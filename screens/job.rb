@@ -137,12 +137,16 @@ module UprightBench
           said = { by: person, at: now }
           case params["step"]
           when "part" then Services::ChoosePart.call(number, item, choice: params["choice"].to_s, **said)
-          when "done" then Services::DoWorkItem.call(number, item, wash: how_washed, **said)
+          when "done" then item_done(number, item, **said)
           when "cover" then Services::CoverItem.call(number, item, covered: params["covered"] == "1", **said)
           when "fits" then Services::TeachFit.fits(number, item, **said)
           when "misfits" then Services::TeachFit.misfits(number, item, reason: misfit_reason, **said)
           when "undo" then Services::UndoWorkItem.call(number, item, **said)
           end
+        end
+
+        def item_done(number, item, **said)
+          Services::DoWorkItem.call(number, item, wash: how_washed, sure: params["sure"] == "1", **said)
         end
 
         def misfit_reason
@@ -167,7 +171,8 @@ module UprightBench
           redirect "/jobs/#{number}#next", 303
         rescue Services::Refused, Services::Stale, Services::Invalid => e
           status Web::ErrorTable.status(e)
-          job_page(number, problem: { where: where, message: e.message }, typed: params,
+          job_page(number, typed: params,
+            problem: { where: where, message: e.message, takes_slot: e.is_a?(Services::TakesSlot) },
             errors: e.is_a?(Services::Invalid) ? e.errors : {})
         end
 

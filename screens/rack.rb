@@ -66,8 +66,13 @@ module UprightBench
 
         # @return [Float]
         # @raise [Services::Invalid]
+        # @return [Float, nil] nil for what is no mass
+        def grams_in(typed)
+          Core::Units::Mass.parse(typed.to_s)
+        end
+
         def grams_typed(name = "grams")
-          Core::Units::Mass.parse(params[name].to_s) ||
+          grams_in(params[name]) ||
             raise(Services::Invalid, { name.to_sym => ["Write what it weighs, as in 182.5 g."] })
         end
 

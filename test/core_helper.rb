@@ -3,6 +3,7 @@
 require "date"
 require "minitest/autorun"
 require_relative "../launch/core_alone"
+require_relative "support/watch"
 
 # For tests of the core: the core's constants at hand, and small property checks.
 class CoreTest < Minitest::Test

@@ -11,6 +11,7 @@ require "fileutils"
 TestDatabase.fill
 UprightBench::LOADER.eager_load
 require_relative "support/worded"
+require_relative "support/watch"
 
 # Everything the application offers, and the small demo to try it on.
 class AppTest < Minitest::Test

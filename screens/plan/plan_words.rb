@@ -42,7 +42,7 @@ module UprightBench
           case way.kind
           when :wait then "Let #{other} wait until this one is begun"
           when :later_day then "Ask #{other} for a later day, #{moment(way.by)}"
-          when :stay_on then "#{lanes.name(way.technician)} stays on for up to an hour"
+          when :stay_on then stay_on_words(lanes.name(way.technician))
           when :elsewhere then "Dry it elsewhere: the rack is full"
           else "Fit new parts instead of washing"
           end
@@ -64,9 +64,15 @@ module UprightBench
           case way.kind
           when :elsewhere then "dry it elsewhere: the rack is full"
           when :new_instead then "fit new parts instead of washing, if they are on the shelf"
-          when :stay_on then "#{names[way.technician] || 'somebody'} stays on for up to an hour"
+          when :stay_on then stay_on_words(names[way.technician] || "somebody")
           else "ask the customer of #{way.other} for a day later"
           end
+        end
+
+        # @return [String] with what it costs, where the shop has said so
+        def stay_on_words(name)
+          an_hour = policies["stay_on_an_hour"]
+          "#{name} stays on for up to an hour#{", for up to #{money(an_hour * policies.currency.units)}" if an_hour}"
         end
 
         # @param wish [Models::StepWish]

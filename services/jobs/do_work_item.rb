@@ -6,12 +6,15 @@ module UprightBench
     # Done twice is done once.
     class DoWorkItem
       # @param wash [Hash] how it was washed: shaken: Boolean, draught: Boolean
+      # @param sure [Boolean] whether it may take a slot of the rack that another job needs
       # @return [Models::WorkItem]
-      # @raise [Refused] while a stop stands, without a part, without stock, or without a free place
-      def self.call(number, item_id, by:, at:, wash: {})
+      # @raise [Refused] while a stop stands, without a part, without stock, or without a free slot
+      # @raise [TakesSlot]
+      def self.call(number, item_id, by:, at:, wash: {}, sure: true)
         DB.transaction do
           job = Lookup.job(number, lock: true)
-          new(job, Lookup.work_item(job, item_id), wash, by, at).call
+          work = new(job, Lookup.work_item(job, item_id), wash, by, at)
+          sure || !work.on_rack? ? work.call : SlotsForOthers.new(job, at: at).watch { work.call }
         end
       end
 
@@ -35,6 +38,11 @@ module UprightBench
         History.note(@item.action, @item, by: @by, at: @at, job: @job, data: { position: @item.position })
         MoveOn.call(@job)
         @item
+      end
+
+      # @return [Boolean] whether it is still to be put on the rack
+      def on_rack?
+        @item.state != "done" && (@item.action == "wash" || @item.rotates) && @wash.fetch(:elsewhere, "").strip.empty?
       end
 
       private

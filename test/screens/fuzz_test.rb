@@ -29,7 +29,7 @@ class FuzzTest < DatabaseTest
               supplier part order before digest code lead_days until at_once shown customer_ids move line card_id on
               note drop_off_on language look sign tool shares lights runs_without_filter taken gauge gauge_id point
               away_id person_id not_before pinned at_bench own_hours skills
-              grams dry_grams elsewhere size final_test_by bench_seats wet_benches work brought minutes
+              grams dry_grams elsewhere size final_test_by bench_seats wet_benches stay_on_an_hour work brought minutes
               drying_hours sheet_id together
               plate_mm exhaust_off cause check result remedy power pattern unit error_percent weak_reason
               email_body months minutes starts_on ends_on channel first_only sheet List-Unsubscribe after sure].freeze

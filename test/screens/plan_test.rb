@@ -39,6 +39,19 @@ class PlanScreenTest < DatabaseTest
     Models::Person.where(at_bench: true).each { |one| assert_includes page, one.name }
   end
 
+  def test_whoever_stays_on_costs_what_the_shop_says
+    ways = [{ kind: "stay_on", technician: technician.id, share: 0.95 }]
+    danger = { job: step.job, share: 0.3, by: NOW.to_i, ways: ways }
+    Models::BenchPlan.dataset.update(dangers: Sequel.pg_jsonb([danger]))
+    get "/plan"
+
+    assert_match(/#{technician.name} stays on for up to an hour\. Then/, page)
+    Services::SavePolicies.call({ "stay_on_an_hour" => 42 }, by: owner, at: NOW)
+    get "/plan"
+
+    assert_match(/#{technician.name} stays on for up to an hour, for up to \$42\.00\. Then/, page)
+  end
+
   def test_a_move_says_what_it_breaks_and_writes_nothing
     get "#{path}?person_id=#{step.person}&not_before=#{(step.from + 86_400).strftime('%Y-%m-%dT%H:%M')}"
 

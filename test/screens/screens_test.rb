@@ -253,6 +253,28 @@ class ScreensTest < DatabaseTest
     assert_says(/Every slot on the rack is taken/)
   end
 
+  # The last slot, which the plan keeps for a wash that is promised for the same day.
+  def test_a_slot_that_another_job_needs_is_taken_only_by_who_says_so
+    Models::Job.in_shop.update(state: "declined")
+    first, second = Array.new(2) { settled({ "pre-filter" => { grey: 5 } }) }
+    Models::RackSlot.exclude(id: Models::RackSlot.free.first.id).update(closed: true)
+    first.update(promise_at: second.promise_at + (30 * 86_400))
+    Services::MakePlan.call(at: NOW)
+    washed = "/jobs/#{first.number}/items/#{item(first, 'pre-filter').id}/done"
+    submit washed, { "not_shaken" => "1", "dry_grams" => "62.5" }
+
+    assert_equal 409, status
+    assert_says(/keeps this slot .* Job #{second.number} could then be promised for/)
+    assert_says(/name="not_shaken" value="1" checked/)
+    assert_says(/value="62.5"/)
+    assert_says(/Take the slot all the same/)
+    assert_nil item(first, "pre-filter").on_rack
+    submit washed, { "not_shaken" => "1", "dry_grams" => "62.5", "sure" => "1" }
+
+    assert_equal 303, status
+    assert_in_delta 62.5, item(first, "pre-filter").on_rack.dry_grams
+  end
+
   # ---- shelf, customers, sheets, settings, cards
   def test_receiving_twice_with_one_key_is_once_and_a_count_leaves_its_reason
     roll = part("HD-2030")

@@ -5,6 +5,14 @@ require_relative "plan_helper"
 class BenchPlacingTest < CoreTest
   include PlanHelper
 
+  def test_small_parts_go_into_large_slots_and_not_the_other_way
+    assert Bench::Slot.enough?([1, 2], [1, 1])
+    assert Bench::Slot.enough?([3, 1], [2])
+    refute Bench::Slot.enough?([1, 1], [2])
+    refute Bench::Slot.enough?([1, 3], [3, 2])
+    refute Bench::Slot.enough?([], [1])
+  end
+
   def test_hands_are_free_while_something_dries
     schedule = placed(problem(shop, chain(1, operation(30, dry_minutes: 120), 15), chain(2, 60)))
 

@@ -47,7 +47,7 @@ class PolicyTableTest < CoreTest
     "drying_hours" => [1..96, 24], "drying_temperature_c" => [-20..50, nil],
     "drying_humidity_percent" => [0..100, nil], "promises_kept_percent" => [50..99, 90],
     "bench_seats" => [1..50, nil],
-    "wet_benches" => [1..20, nil],
+    "wet_benches" => [1..20, nil], "stay_on_an_hour" => [0..1_000_000, nil],
     "fetch_again_days" => [1..90, 14], "most_fetch_reminders" => [0..10, 3],
     "pets_percent" => [40..100, 75], "dust_percent" => [40..100, 70], "long_hair_percent" => [40..100, 90],
     "daily_percent" => [40..100, 80], "smoker_percent" => [40..100, 85], "email_lead_days" => [0..90, 10],
