@@ -61,20 +61,6 @@ class BenchReplayTest < CoreTest
     assert_equal 180.fdiv(199), several.share(1, several.quantile(1, 0.9))
   end
 
-  # A quantile of one set of draws is kept in nine of ten of any others.
-  def test_another_set_of_draws_agrees
-    shares = []
-    for_all(times: 12) do |random|
-      chains = (1..8).map { |number| random_chain(random, number) }
-      schedule = placed(problem(shop(people: 2), *chains))
-      here, there = [Bench::Draws.usual, Bench::Draws.new(5)]
-        .map { |draws| Bench::Replay.new(schedule, chances: Bench::Chances.new(draws)) }
-      shares.concat(chains.map { |one| there.share(one.number, here.quantile(one.number, 0.9)) })
-    end
-
-    assert_in_delta 0.9, shares.sum / shares.size, 0.02
-  end
-
   # As by the shares of all draws, though it stops at the first promise that is broken too often.
   def test_what_harms_a_promise_is_found_before_all_is_carried_out
     answers = []

@@ -78,7 +78,7 @@ class FaultOrdersTest < CoreTest
 
   # Six checks, of which some show two causes and some share what has to come off: all 720 orders.
   def test_against_every_order_that_there_is
-    for_all(times: 25) do |random|
+    for_all(times: 15) do |random|
       checks, belief = with_openings(random, 6)
       every = checks.permutation.map { |order| cost(order, belief, OPENINGS) }
       exact = ExactOrder.new(belief, checks, OPENINGS)

@@ -45,20 +45,6 @@ class FaultTableTest < CoreTest
     assert_empty Findings::OF_KIND.keys - Faults::Kinds::BY_PART.keys, "every kind of part can be at fault"
   end
 
-  def test_every_complaint_of_every_machine_can_be_searched
-    searches.each do |name, _, complaint, search|
-      words = "#{name}: #{complaint.words}"
-
-      assert_in_delta 1.0, search.causes.sum(&:weight) + search.none, 1e-9, words
-      refute_empty search.checks, words
-      looks = search.checks.select { |check| [check.place, Faults::PlanSearch::SETTINGS].include?(check.key) }
-      shown = looks.flat_map { |check| check.shows.keys }
-
-      assert_equal search.causes.map(&:key).sort, shown.sort, "#{words}: each cause is shown by one look"
-      refute_nil Faults::Ladder.new(search).next_step, words
-    end
-  end
-
   # In about nine of ten cordless machines that pulse, the filter is the cause (common practice).
   def test_a_cordless_machine_that_pulses
     SHEETS.select { |_, sheet| sheet.kind == :stick }.each do |name, sheet|
