@@ -5,7 +5,6 @@ require_relative "children"
 require_relative "cluster"
 require_relative "demo_gauge"
 require_relative "gems"
-require_relative "jit"
 require_relative "kept_shop"
 require_relative "packages"
 require_relative "step"
@@ -162,9 +161,8 @@ module UprightBench
       end
 
       # Web and worker never learn the owner's password.
-      # @param jit [Boolean] whether Ruby's compiler is worth its memory there
-      def settings(as_owner: false, jit: true)
-        @env.merge(@bundle, jit ? Jit.settings(@env) : {}, "PORT" => @port, "SHOP_TZ" => shop.zone,
+      def settings(as_owner: false)
+        @env.merge(@bundle, "PORT" => @port, "SHOP_TZ" => shop.zone,
           "DATABASE_OWNER_URL" => (@env["DATABASE_OWNER_URL"] if as_owner))
       end
 
@@ -172,9 +170,7 @@ module UprightBench
         @children.start("web", settings, "bundle", "exec", "puma", "-C", "config/puma.rb")
         workers.times { |index| @children.start("worker #{index + 1}", settings, File.join(ROOT, "bin/worker")) }
         @children.wait_until_ready
-        unless shop.own?
-          DemoGauge.start(@children, root: ROOT, folder: state_dir, port: @port, env: settings(jit: false))
-        end
+        DemoGauge.start(@children, root: ROOT, folder: state_dir, port: @port, env: settings) unless shop.own?
         welcome
         @children.watch
       end

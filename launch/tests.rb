@@ -2,7 +2,6 @@
 
 require_relative "cluster"
 require_relative "gems"
-require_relative "jit"
 require_relative "packages"
 
 module UprightBench
@@ -61,7 +60,7 @@ module UprightBench
 
       def core
         files = Dir[File.join(ROOT, "test/core/**/*_test.rb")]
-        status(system(Jit.settings, "ruby", "-w", "-Itest", "-e", load_files(files), chdir: ROOT))
+        status(system("ruby", "-w", "-Itest", "-e", load_files(files), chdir: ROOT))
       end
 
       def status(went_well)
@@ -98,9 +97,8 @@ module UprightBench
       end
 
       def environment(bundle, cluster)
-        bundle.merge(Jit.settings, "APP_ENV" => "test", **database(cluster),
-          "STATE_DIR" => File.join(ROOT, "var/test"), "PUBLIC_URL" => "http://127.0.0.1:4610", "SHOP_TZ" => zone,
-          "SMTP_URL" => nil)
+        bundle.merge("APP_ENV" => "test", **database(cluster), "STATE_DIR" => File.join(ROOT, "var/test"),
+          "PUBLIC_URL" => "http://127.0.0.1:4610", "SHOP_TZ" => zone, "SMTP_URL" => nil)
       end
 
       # @param cluster [Cluster, nil] nil where the server is another one

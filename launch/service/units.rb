@@ -98,7 +98,6 @@ module UprightBench
         def surroundings
           ["WorkingDirectory=#{@root}", "EnvironmentFile=-#{@environment}",
            "Environment=APP_ENV=production STATE_DIR=#{@state_dir} BUNDLE_PATH=#{@root}/vendor/bundle",
-           *Jit.settings.map { |name, value| %(Environment="#{name}=#{value}") },
            "ReadWritePaths=#{[@state_dir, *@backups, *@continuous].join(' ')}"]
         end
 
