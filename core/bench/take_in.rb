@@ -103,11 +103,12 @@ module UprightBench
           [[as_begun, given], [as_begun, []], [pressing, []]]
         end
 
-        # The new job at some places of an order, evenly spaced, from the first to the last.
+        # The new job at some places of an order, evenly spaced, from the first after what is pinned to the last.
         def places(order, people, tries)
           count = [tries, order.size].min
+          fixed = order.count { |step| @problem.steps[step].fixed }
           (0..count).flat_map do |place|
-            front = place * order.size / [count, 1].max
+            front = [place * order.size / [count, 1].max, fixed].max
             together = placed_at(order, people, front)
             [together, in_time(together, order, people, front)].compact
           rescue BeyondHorizon
@@ -148,8 +149,7 @@ module UprightBench
         end
 
         def placed_at(others, people, place)
-          fixed = others.count { |step| @problem.steps[step].fixed }
-          @placing.call(others.dup.insert([place, fixed].max, *steps.map(&:index)), people)
+          @placing.call(others.dup.insert(place, *steps.map(&:index)), people)
         end
 
         def given

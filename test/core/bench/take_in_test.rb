@@ -74,6 +74,16 @@ class TakeInTest < CoreTest
     assert_nil ask(two, [], wash.call(2)).for_place
   end
 
+  def test_what_somebody_is_at_is_not_put_off
+    for_all(times: 10) do |random|
+      at_it = (1..4).map { |n| chain(n, operation(random.rand(5..40), technician: n, pinned: true), 15, promise: 5000) }
+      others = (5..14).map { |number| random_chain(random, number, promise: random.rand(2000..9000)) }
+      schedule = ask(shop(people: 4), at_it + others, random_chain(random, 15)).schedule
+
+      assert_equal([0] * 4, schedule.problem.steps.select(&:fixed).map { |step| schedule.starts[step.index] })
+    end
+  end
+
   def test_the_same_question_has_the_same_answer
     answers = Array.new(2) do
       random = Random.new(4)
