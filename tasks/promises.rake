@@ -8,6 +8,12 @@ namespace :promises do
       seconds: Integer(ENV.fetch("SECONDS", "20"))).call
   end
 
+  desc "Time a promise in a simulated shop with sixty open jobs and four people (WEEKS=6)"
+  task :ask do
+    require_relative "../measure/ask_report"
+    UprightBench::Measure::AskReport.new(weeks: Integer(ENV.fetch("WEEKS", "6"))).call
+  end
+
   desc "Write the table of docs/promises.md anew from simulated weeks (WEEKS=60)"
   task :weeks do
     require_relative "../measure/weeks_report"

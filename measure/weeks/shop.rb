@@ -29,7 +29,7 @@ module UprightBench
           @now = 0
           @given = {}
           @in_hand = {}
-          @running = Array.new(World::PEOPLE)
+          @running = Array.new(world.people)
           @worked = 0
         end
 
@@ -47,7 +47,7 @@ module UprightBench
 
         # @return [Core::Bench::Shop] from now on
         def bench
-          technicians = (0...World::PEOPLE).map do |person|
+          technicians = (0...@world.people).map do |person|
             Core::Bench::Technician.new(id: person, calendar: calendar(person))
           end
           Core::Bench::Shop.new(technicians: technicians, open: calendar(nil))

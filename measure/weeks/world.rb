@@ -27,14 +27,18 @@ module UprightBench
         DAMP_MINUTES = 360
         ILL = 0.02        # share of anybody's days
 
-        attr_reader :jobs, :days
+        attr_reader :jobs, :days, :people
 
         # @param seed [Integer]
         # @param weeks [Integer]
-        def initialize(seed, weeks)
+        # @param ordered [Float] share of the jobs for which a part is ordered
+        def initialize(seed, weeks, people: PEOPLE, jobs_a_day: JOBS_A_DAY, ordered: ORDERED)
           @random = Random.new(seed)
           @days = weeks * 7
-          @ill = Array.new(PEOPLE) { nights(ILL) }
+          @people = people
+          @jobs_a_day = jobs_a_day
+          @ordered = ordered
+          @ill = Array.new(people) { nights(ILL) }
           @damp = nights(DAMP)
           minutes = (0...@days).select { |day| open?(day) }.flat_map { |day| arrivals(day) }.sort
           @jobs = minutes.each.with_index(1).map { |minute, number| job(number, minute) }
@@ -58,7 +62,7 @@ module UprightBench
         end
 
         def arrivals(day)
-          Array.new(poisson(JOBS_A_DAY)) do
+          Array.new(poisson(@jobs_a_day)) do
             from, till = OPEN[@random.rand < 0.47 ? 0 : 1]
             (day * DAY) + @random.rand(from...till)
           end
@@ -78,7 +82,7 @@ module UprightBench
 
         def job(number, arrives)
           dry = @random.rand < WASHED ? [720, DAY, DAY, 2160].sample(random: @random) : 0
-          days = @random.rand(1..4) if @random.rand < ORDERED
+          days = @random.rand(1..4) if @random.rand < @ordered
           work = chain(number, dry, days)
           Job.new(number: number, arrives: arrives, work: work, takes: work.operations.map { |one| real(one.minutes) },
             dries: dry + damp(arrives, dry), comes: days && comes(arrives, days))
