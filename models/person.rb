@@ -16,10 +16,18 @@ module UprightBench
       # With what their role is allowed and asked for, in one query.
       # @return [Person, nil] nil for somebody who may not sign in
       def self.signed_in(id)
+        @signed_in ||= Sequel::Dataset::PlaceholderLiteralizer.loader(self) { |pl, people| with_role(people, pl.arg) }
+        @signed_in.first(id)
+      end
+
+      # The statement is put together once: every request sends it.
+      def self.with_role(people, id)
         said = Role.where(name: Sequel[:people][:role]).select(:may)
         needs = Shop.select(Sequel.lit("people.role = ANY(second_factor_roles)"))
-        may_sign_in.select_all(:people).select_append(said.as(:said_may), needs.as(:needs_factor)).with_pk(id)
+        people.may_sign_in.where(Sequel[:people][:id] => id).select_all(:people)
+          .select_append(said.as(:said_may), needs.as(:needs_factor)).limit(1)
       end
+      private_class_method :with_role
 
       # @return [Boolean] whether they have to set up a second factor before they go on
       def lacks_second_factor?

@@ -28,11 +28,12 @@ module UprightBench
       private_constant :OF_REQUEST
 
       def route(verb, path, options = {}, &)
-        door = Door.new(verb: verb, path: path, pattern: Mustermann.new(path, **mustermann_opts),
+        door = Door.new(verb: verb, path: path, pattern: Mustermann.new(path, **mustermann_opts).to_regexp,
           may: options[:may], open: options.fetch(:open, false), token: options.fetch(:token, true),
           own: options.fetch(:own, false), most_bytes: options.fetch(:most_bytes, A_FORM)).freeze
         refuse_unsaid(door)
         (@doors ||= []) << door
+        ((@behind ||= {})[verb] ||= []) << door
         condition { enter(door) }
         super(verb, path, options.except(*Door.members), &)
       end
@@ -60,7 +61,7 @@ module UprightBench
         return doors if known == asked
 
         verb, path = asked
-        @doors.select { |door| door.verb == verb && door.pattern.match(path) }.tap do |found|
+        (@behind[verb] || []).select { |door| door.pattern.match?(path) }.tap do |found|
           env[OF_REQUEST] = [asked, found] # asked several times on the way in, and all of them are tried
         end
       end

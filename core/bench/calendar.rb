@@ -11,7 +11,8 @@ module UprightBench
         STEP = 5 # bits: the table has a row for every 32 minutes
 
         # @!attribute longest [Integer] minutes of the longest stretch
-        attr_reader :from, :till, :longest
+        # @!attribute indices [Array<Integer>] of the stretches
+        attr_reader :from, :till, :longest, :indices
 
         # @param stretches [Array<Array(Integer, Integer)>] in order, none touching the next
         # @raise [ArgumentError] when there is none, or they are out of order
@@ -19,6 +20,7 @@ module UprightBench
           check(stretches)
           @from, @till = stretches.transpose
           @before = stretches.each_with_object([0]) { |(from, till), sums| sums << (sums.last + till - from) }
+          @indices = (0...stretches.size).to_a.freeze
           @longest = stretches.map { |from, till| till - from }.max
           @rows = rows
           freeze

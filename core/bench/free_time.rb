@@ -13,7 +13,7 @@ module UprightBench
         def initialize(calendar)
           @from = calendar.from.dup
           @till = calendar.till.dup
-          @stretch = Array.new(calendar.size) { |index| index }
+          @stretch = calendar.indices.dup
           @opens = calendar.from # of each stretch, as it was
           @closes = calendar.till
         end

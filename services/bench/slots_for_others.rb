@@ -53,8 +53,8 @@ module UprightBench
       end
 
       def told(effect)
-        "Job #{effect.number} could then be promised for #{words(bench.rounded(bench.time(effect.by)))}, and not for " \
-          "#{words(Models::Job.where(number: effect.number).get(:promise_at))}. "
+        "Job #{effect.number}, promised for #{words(Models::Job.where(number: effect.number).get(:promise_at))}, " \
+          "would then be ready by #{words(bench.rounded(bench.time(effect.by)))}. "
       end
 
       def words(time)

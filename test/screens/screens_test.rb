@@ -264,7 +264,7 @@ class ScreensTest < DatabaseTest
     submit washed, { "not_shaken" => "1", "dry_grams" => "62.5" }
 
     assert_equal 409, status
-    assert_says(/keeps this slot .* Job #{second.number} could then be promised for/)
+    assert_says(/keeps this slot .* Job #{second.number}, promised for .*, would then be ready by/)
     assert_says(/name="not_shaken" value="1" checked/)
     assert_says(/value="62.5"/)
     assert_says(/Take the slot all the same/)
