@@ -92,17 +92,19 @@ class PromisesTest < DatabaseTest
   end
 
   # Three machines and one pair of hands: within the hour that is promised for one there may be room for another, and is
-  # none for a third.
+  # none for a third. Which of the two that may be hangs on the draws, which go by the jobs' numbers.
   def test_a_promise_that_was_given_is_kept_free
     work = { "roll" => { turns: "stuck" } }
-    first, second, third = jobs = Array.new(3) { job(work) }
+    first, *others = jobs = Array.new(3) { job(work) }
 
     assert_equal [monday + 3600], jobs.map(&:promise_at).uniq
     jobs.each { |one| settle(one) }
 
     assert_equal monday + 3600, first.refresh.promise_at
-    assert_operator third.refresh.promise_at, :>, first.promise_at
-    assert_match(/after work on (#{first.number}|#{second.number})/, third.promise_reason)
+    last = others.map(&:refresh).max_by(&:promise_at)
+
+    assert_operator last.promise_at, :>, first.promise_at
+    assert_match(/after work on (#{jobs.map(&:number).join('|')})/, last.promise_reason)
     assert_equal(jobs.to_h { |one| [one.number, true] }, Queries::PlannedJobs.now.to_h do |number, steps|
       [number, steps.map(&:till).max <= Models::Job.first(number: number).promise_at]
     end)

@@ -39,7 +39,9 @@ class RotationTest < DatabaseTest
     Models::Spare.waiting.first(machine_id: @machine.id, position: "pre-filter")
   end
 
+  # On open days: over a weekend what is washed dries as well.
   def test_the_promise_does_not_wait_and_the_price_is_that_of_the_new_one
+    always_open
     looked_over
     waits = @job.refresh.promise_at
     choose("rotate-#{@filter.id}")
