@@ -10,8 +10,8 @@ module UprightBench
       TEXTS = {
         after_hours: ["{hours} h of use", *SHORTENED, " at {rate} h a week", ": {until_on}"],
         after_months: ["{months}", *SHORTENED, ": {until_on}"],
-        after_bags: ["{bags}", *SHORTENED, ", {counted} counted so far", ": {until_on}"],
-        after_washes: ["{washes}", *SHORTENED, ", {counted} counted so far", ": {until_on}"],
+        after_bags: ["{bags}", " ({counted} so far)", *SHORTENED, ": {until_on}"],
+        after_washes: ["{washes}", " ({counted} so far)", *SHORTENED, ": {until_on}"],
         at_full_indicator: ["the indicator full", *SHORTENED, ", {percent} % on {read_on}", ": {until_on}"],
         start_unknown: "nobody knows since when it has been in: looked at on {found_on}, to be asked about and " \
                        "looked at again",

@@ -79,7 +79,14 @@ module UprightBench
         def ready_for_customer(page, sent)
           return "Ready by #{moment(page.promise_now.at)} if you agree now." if page.job.estimated? && sent
 
-          "Ready by #{moment(page.job.promise_at)}." if page.job.promise_at && page.job.agreed?
+          promised(page.job.promise_at) if page.job.promise_at && page.job.agreed?
+        end
+
+        # What was missed is not promised any more.
+        def promised(promise_at)
+          return "Ready by #{moment(promise_at)}." if promise_at > now
+
+          "It was to be ready by #{moment(promise_at)}, and is late: we tell you when it is ready."
         end
 
         def agreed_for_customer(agreed)

@@ -95,7 +95,7 @@ module UprightBench
           why_hours: ["{amount} of use since {from}, at about {rate} a week{adjusted}: {until}", [*CLOCK, :rate],
                       %i[until], "By hours of use"],
           why_months: ["{amount} since {from}{adjusted}: {until}", CLOCK, %i[until], "By months"],
-          why_counted: ["{amount} since {from}{adjusted}, {counted} so far: {until}", [*CLOCK, :counted], %i[until],
+          why_counted: ["{amount} since {from} ({counted} so far){adjusted}: {until}", [*CLOCK, :counted], %i[until],
                         "By bags or washes"],
           why_indicator: ["its indicator stood at {percent} % on {read}: {until}",
                           %i[percent read from until adjusted], %i[until], "By its indicator"],

@@ -17,7 +17,7 @@ class SentencesTest < CoreTest
       say(:after_months, months: 1, household: 0.75, traits: %i[pets dust], **CLOCK) =>
         "1 month × 0.75 (pets that shed, building dust) from 2 Mar 2026: 15 Feb 2027",
       say(:after_bags, bags: 4, counted: 1, personal: 1.34, gone: :further, jobs: 2, **CLOCK) =>
-        "4 bags ÷ 1.34 (found further gone than expected in 2 jobs) from 2 Mar 2026, 1 counted so far: 15 Feb 2027",
+        "4 bags (1 so far) ÷ 1.34 (found further gone than expected in 2 jobs) from 2 Mar 2026: 15 Feb 2027",
       say(:at_full_indicator, percent: 50, read_on: MONDAY, **CLOCK) =>
         "the indicator full from 2 Mar 2026, 50 % on 2 Mar 2026: 15 Feb 2027" }
       .each { |sentence, words| assert_equal words, sentence }

@@ -36,7 +36,12 @@ class EstimatePageTest < DatabaseTest
       by: technician, at: NOW)
     get @path
 
+    assert_includes page, "Ready by"
     refute_includes page, "What comes next"
+    Models::Job.where(id: @job.id).update(promise_at: NOW - 60)
+    get @path
+
+    assert_match(/It was to be ready by .*, and is late: we tell you when it is ready/, page)
     do_all(@job.refresh)
     close_job(@job)
     get @path
