@@ -72,8 +72,14 @@ module UprightBench
           machines = Queries::CardDues.call(card).group_by(&:machine)
           erb :"card_page/page", layout: :"card_page/layout",
             locals: { card: card, words: words, machines: machines, problem: problem,
-                      answers: card.answers,
+                      answers: standing(card.answers),
                       booking: Queries::Bookings.of_customer(card.customer_id), offer: offer_words(card, words) }
+        end
+
+        # @param answers [Array<Models::Answer>] in the order in which they came
+        def standing(answers)
+          one_of = answers.select { |answer| Services::AnswerCard::ONE_OF.include?(answer.kind) }
+          answers - (one_of - one_of.last(1))
         end
 
         # @return [String, nil] what the card offers, or what became of that

@@ -7,6 +7,7 @@ module UprightBench
       # In the order of the page's buttons. The words are the customer's, in English.
       KINDS = %w[will_come send_part done_elsewhere not_now no_longer_have
                  stop_writing].to_h { |kind| [kind, Core::Cards::Texts::PAGE.fetch(kind.to_sym).first] }.freeze
+      ONE_OF = %w[will_come send_part done_elsewhere not_now].freeze # the one said last stands
       EXPECTED_DAYS = 45 # after "I will come" or "send it" we wait this long before writing again (house rule)
       AFTER_BOOKING_DAYS = 14 # and after a day that was named, this long (house rule)
       PUT_OFF_WEEKS = [4, 8, 13].freeze

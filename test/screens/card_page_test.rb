@@ -25,6 +25,15 @@ class CardPageTest < DatabaseTest
     assert_equal "no-store", last_response["cache-control"]
   end
 
+  def test_a_change_of_mind_is_told_back_as_it_stands
+    %w[not_now will_come no_longer_have].each do |kind|
+      Services::AnswerCard.call(@card, kind: kind, by: behind(@card), at: NOW)
+    end
+    get @path
+
+    assert_includes page, "You told us: I will come by, I no longer have the machine."
+  end
+
   # Every text, worded otherwise, is read somewhere; none is read as it comes.
   def test_speaks_the_customers_language
     texts = { **Core::Cards::Texts::PAGE, **Core::Cards::Texts::WHY }
