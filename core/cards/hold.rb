@@ -23,7 +23,7 @@ module UprightBench
 
         # @return [String] as in "was here on 5 Apr 2026"
         def words
-          format(WORDS.fetch(kind).first, about.is_a?(Date) ? Units::Day.words(about) : about)
+          WORDS.fetch(kind).first.sub("%s") { about.is_a?(Date) ? Units::Day.words(about) : about.to_s }
         end
 
         # @return [String] without the day, as in "was here lately"

@@ -6,7 +6,7 @@ require_relative "strip_cases"
 class StripPlanTest < CoreTest
   include StripCases
 
-  SEEDS = (0..199)
+  SEEDS = (0..99)
 
   def demo(model)
     DEMO.find { |sheet| sheet.model == model }

@@ -192,23 +192,6 @@ class SuctionTest < CoreTest
     assert_in_delta machine.without_exhaust.flow("head"), off, 1e-6
   end
 
-  # A torn seal and a blocked wand: no single thing explains what is read along the path, and both are named.
-  def test_two_things_at_once
-    machine = Expected.of(dart)
-    both = machine.broken(:leak, "bin", 0.3).with_stage("wand", k: 12 * machine.resistance)
-    taken = machine.stages.map(&:key).product(%i[sealed flow]).map do |point, kind|
-      Reading.new(point: point, kind: kind, value: Reading.expected(both, point, kind))
-    end
-    locate = Locate.new(machine, taken)
-
-    assert_equal [[:blocked, "wand"], [:leak, "bin"]], locate.named.keys.sort_by(&:to_s)
-    assert_operator locate.likelihoods[[:leak, "bin"]], :>, locate.likelihoods[[:blocked, "head"]]
-    assert_in_delta 0, Fit.new(taken, 0).misfit(locate.named.machine), 1, "it fits"
-    one = Locate.new(machine, readings(machine.sealed_kpa, 0.5 * machine.flow("head"), "head"))
-
-    assert(one.call.all? { |explanation| explanation.also.nil? }, "one thing where one will do")
-  end
-
   # A machine that pulls a twentieth less than its sheet everywhere is in order; one that does so at one point is not.
   def test_a_factor_that_all_readings_share
     keys = dart_machine.stages.map(&:key)
