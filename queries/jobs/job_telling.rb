@@ -12,9 +12,10 @@ module UprightBench
         @notice = Models::Notice.standing.where(job_id: @job.id).reverse(:id).eager(:teller).first
       end
 
-      # @return [Boolean] it may well not be ready when it was promised, as the plan of the bench stands
+      # @return [Boolean] it may well not be ready when it was promised, as the plan of the bench stands; also where all
+      #   is done and something dries
       def late?
-        return false unless step == :work && @job.promise_at && to_do.any?
+        return false unless step == :work && @job.promise_at
 
         share = PlannedJobs.shares[@job.number]
         !share.nil? && share < @policies["promises_kept_percent"] / 100.0 * Core::Bench::Standing::DANGER

@@ -245,6 +245,21 @@ class ScreensTest < DatabaseTest
     assert_equal 303, status
   end
 
+  def test_what_dries_beyond_its_promise_is_told_though_all_is_done
+    job = settled({ "pre-filter" => { grey: 5 } })
+    do_all(job)
+    job.refresh.update(promise_at: NOW + 3600)
+    Services::MakePlan.call(at: NOW)
+    get "/jobs/#{job.number}"
+
+    assert_says(/as it stands, promised/)
+    assert_says(/Tell them, and promise that/)
+    submit "/jobs/#{job.number}/tell-late"
+
+    assert_equal 303, status
+    assert_operator job.refresh.promise_at, :>=, item(job, "pre-filter").on_rack.ready_at
+  end
+
   def test_a_full_rack_refuses_another_wash
     other = settled({ "post-filter" => { grey: 5 } })
     do_all(settled({ "pre-filter" => { grey: 5 } })) until Models::RackSlot.free.empty?
