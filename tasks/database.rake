@@ -22,6 +22,7 @@ namespace :demo do
       abort "There is a shop of your own here, and the demo would be loaded into it. bin/start --own goes on with it."
     end
     UprightBench::Demo::Load.new(say: ->(text) { puts text }).call
+    UprightBench::Demo::BenchGauge.read_until_now
   end
 
   desc "Load a shop of ten years when the database is empty (for measuring; CUSTOMERS=1000 for a smaller one)"
