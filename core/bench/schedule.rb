@@ -32,6 +32,12 @@ module UprightBench
           @readies ||= @problem.steps_of.map { |steps| @ends[steps.last.index] }
         end
 
+        # @param job [Integer] index
+        # @return [Array<Array(Problem::Step, Symbol)>] its operations that wait for a place, and what they wait for
+        def waiting(job)
+          @problem.steps_of[job].filter_map { |step| [step, @waits_for[step.index]] if @waits_for[step.index] }
+        end
+
         # @param step [Integer]
         # @return [Technician] who does it
         def technician(step)

@@ -17,7 +17,17 @@ module UprightBench
         # @!attribute held_up_by [Array<Integer>] numbers of jobs that hold it up
         # @!attribute for_room [Integer] how many slots of the rack it waits for; 0 for none
         # @!attribute for_place [Symbol, nil] of what else there is too little of: :seat or :wet_bench
-        Answer = Struct.new(:schedule, :by, :planned, :shares, :held_up_by, :for_room, :for_place, keyword_init: true)
+        Answer = Struct.new(:schedule, :by, :planned, :shares, :held_up_by, :for_room, :for_place,
+          keyword_init: true) do
+          # @param schedule [Schedule]
+          # @param job [Integer] index of the job that is asked about
+          # @return [Answer] what the plan says of it
+          def self.of(schedule, job, **more)
+            for_rack, others = schedule.waiting(job).partition { |_, what| what == :rack }
+            new(schedule: schedule, planned: schedule.ready(job), held_up_by: HeldUp.by(schedule, job),
+              for_room: for_rack.sum { |step, _| step.operation.slots.size }, for_place: others.first&.last, **more)
+          end
+        end
 
         SHARE = Policies::Table.default("promises_kept_percent") / 100.0 # of promises that are to be kept
         MOVES = 24 # plans tried
@@ -161,14 +171,8 @@ module UprightBench
         end
 
         def answer(schedule, replay)
-          Answer.new(schedule: schedule, by: ToSpare.after(replay.quantile(@chain.number, @share), @shop),
-            planned: schedule.ready(@asked), shares: standing.shares_in(replay),
-            held_up_by: HeldUp.by(schedule, @asked), for_room: for_room(schedule),
-            for_place: steps.filter_map { |step| schedule.waits_for[step.index] }.find { |what| what != :rack })
-        end
-
-        def for_room(schedule)
-          steps.select { |step| schedule.waits_for[step.index] == :rack }.sum { |step| step.operation.slots.size }
+          Answer.of(schedule, @asked, by: ToSpare.after(replay.quantile(@chain.number, @share), @shop),
+            shares: standing.shares_in(replay))
         end
       end
     end

@@ -21,6 +21,12 @@ module UprightBench
         !share.nil? && share < @policies["promises_kept_percent"] / 100.0 * Core::Bench::Standing::DANGER
       end
 
+      # @return [Time] by which it can be promised instead
+      def later_by
+        danger = Models::BenchPlan.the.dangers.find { |one| one["job"] == @job.number }
+        danger ? Time.at(danger["by"]) : promise_now.at
+      end
+
       # @return [Array<Core::Cards::Channel>] by which they asked to hear when something is due
       def agreed_ways
         return [] if customer.stopped_on

@@ -31,12 +31,21 @@ module UprightBench
       def call(asks, wet_until: nil, brought_at: nil)
         @answers[[asks.map(&:to_a).sort_by(&:to_s), brought_at]] ||= begin
           chain = @bench.chain(@number, asks, wet_until: wet_until, brought_at: brought_at)
-          answer = take_in(chain).call(moves: MOVES)
-          at = @bench.rounded(@bench.time(answer.by))
-          Answer.new(at: at, reason: reason(asks, answer, @bench.minutes(at)), schedule: answer.schedule)
+          told(asks, take_in(chain).call(moves: MOVES))
         end
       rescue Core::Bench::BeyondHorizon, Core::Bench::Impossible, Core::Bench::NoSlot => e
         raise Refused, "No time can be promised: #{e.message}."
+      end
+
+      # For a job that has its place in the plan: when it is ready there, as surely as a promise is to be kept. Nothing
+      # is moved for it.
+      # @return [Answer, nil] nil where it is not in the plan
+      def as_planned(asks)
+        standing = MakePlan.standing(@bench)
+        problem = standing.schedule.problem
+        return if problem.chains.none? { |chain| chain.number == @number }
+
+        told(asks, Core::Bench::TakeIn::Answer.of(standing.schedule, problem.job(@number), by: standing.by(@number)))
       end
 
       # What it would take to be promised sooner.
@@ -50,6 +59,11 @@ module UprightBench
       end
 
       private
+
+      def told(asks, answer)
+        at = @bench.rounded(@bench.time(answer.by))
+        Answer.new(at: at, reason: reason(asks, answer, @bench.minutes(at)), schedule: answer.schedule)
+      end
 
       def ask_of(chain)
         @chains ||= @bench.chains(except: @number)

@@ -28,20 +28,32 @@ module UprightBench
         columns(answer)
       end
 
+      # A promise that is given instead of one that will break: the plan stands as it is.
+      # @param job [Models::Job] agreed
+      # @return [Hash] promise_at and promise_reason, to be written to the job
+      def give_later(job, at:)
+        answer = AskPromise.new(job.number, at: at).as_planned(asks(job))
+        answer ? columns(answer) : give(job, at: at)
+      end
+
       # @param asked [AskPromise]
       # @return [AskPromise::Answer]
       def answer(job, asked)
+        asked.call(asks(job), wet_until: wet_until(job))
+      end
+
+      # @return [Array<Ask>] for what is left to do
+      def asks(job)
         items = job.work_items_dataset.where(state: "to_do").eager(part: :with_shelf.to_proc).all
         policies = Policies.now
         reserved = ReservedParts.for_others(except: job)
-        asks = items.map { |item| ask_of(item, job.sheet, reserved: reserved, policies: policies) }
-        asked.call(asks, wet_until: wet_until(job))
+        items.map { |item| ask_of(item, job.sheet, reserved: reserved, policies: policies) }
       end
 
       def columns(answer)
         { promise_at: answer.at, promise_reason: English::Sentences.of(answer.reason) }
       end
-      private_class_method :answer, :columns
+      private_class_method :answer, :asks, :columns
 
       # @return [Time, nil] until when something of it dries that it waits for
       def wet_until(job)

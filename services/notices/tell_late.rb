@@ -25,7 +25,7 @@ module UprightBench
 
       # @return [Hash] the promise that is given instead
       def later(job, at)
-        fields = Promises.give(job, at: at) if MakePlan.in_danger?(job, at: at)
+        fields = Promises.give_later(job, at: at) if MakePlan.in_danger?(job, at: at)
         return fields if fields && fields[:promise_at] - job.promise_at > LEAST_SECONDS
 
         raise Refused, "It will be ready in time."

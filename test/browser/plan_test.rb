@@ -32,8 +32,8 @@ class PlanStoriesTest < BrowserTest
     assert_selector "#step h2", text: step.job.to_s
     click_link "Pin it where it is"
 
-    assert_text "It breaks no promise."
-    click_button "Move it"
+    assert_text(/It breaks (no|\d+) promise/) # which hangs on the hour
+    find(:button, text: "Move it").click
 
     assert_text "stays there"
     assert_selector "circle.lane-pin", visible: :all
