@@ -64,13 +64,13 @@ module UprightBench
                                       readings: Queries::RoomOfLate.call(now: now) }
         end
 
-        # @return [Float]
-        # @raise [Services::Invalid]
         # @return [Float, nil] nil for what is no mass
         def grams_in(typed)
           Core::Units::Mass.parse(typed.to_s)
         end
 
+        # @return [Float]
+        # @raise [Services::Invalid]
         def grams_typed(name = "grams")
           grams_in(params[name]) ||
             raise(Services::Invalid, { name.to_sym => ["Write what it weighs, as in 182.5 g."] })

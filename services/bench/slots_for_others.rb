@@ -19,9 +19,10 @@ module UprightBench
       def watch
         return yield unless short?
 
-        before = MakePlan.standing(bench)
+        before = planned { MakePlan.standing(bench) }
         result = yield
-        refuse(Core::Bench::Effects.new(before, after, share: bench.share))
+        after = before && planned { after_it }
+        refuse(Core::Bench::Effects.new(before, after, share: bench.share)) if after
         result
       end
 
@@ -37,10 +38,15 @@ module UprightBench
         @bench ||= BenchAt.new(at: @at)
       end
 
-      def after
-        then_bench = BenchAt.new(at: @at)
-        chains = then_bench.chains
-        schedule = MakePlan.better(MakePlan.standing(then_bench, chains), MOVES)
+      # What cannot be planned keeps nobody from the rack.
+      def planned
+        yield
+      rescue Core::Bench::BeyondHorizon, Core::Bench::Impossible, Core::Bench::NoSlot
+        nil
+      end
+
+      def after_it
+        schedule = MakePlan.better(MakePlan.standing(BenchAt.new(at: @at)), MOVES)
         Core::Bench::Standing.new(schedule, share: bench.share)
       end
 

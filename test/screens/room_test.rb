@@ -106,7 +106,9 @@ class RoomScreenTest < DatabaseTest
     assert_equal 404, last_response.status
   end
 
+  # On open days: over a weekend what is washed dries as well.
   def test_what_it_would_take_to_be_sooner
+    always_open
     job = take_in(at: NOW)
     record(job, "pre-filter", { grey: 5 }, at: NOW)
     Services::FinishLookOver.call(job.number, by: technician, at: NOW)
