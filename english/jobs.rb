@@ -6,8 +6,9 @@ module UprightBench
     module Jobs
       TEXTS = {
         ready_by: ["{minutes} min of work", ", once the rack has room for {slots}", ", once {free_place} is free",
-                   ", {wait_hours} h of drying", ", {lead_days} until the parts are there",
-                   ", {refit} min to refit and test", ", after work on {behind}",
+                   ", {wait_hours} h of drying", ", {wet_hours} h until all is dry",
+                   ", {lead_days} until the parts are there", ", {refit} min to refit and test",
+                   ", after work on {behind}",
                    ", {spare} min in case something takes longer (holds {share} times in 100)"],
         stored: "stored, no use: the calendar alone counts",
         assumed_use: "{mean} h a week, likely {low} to {high} (nothing said, an hour a week assumed)",

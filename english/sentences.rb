@@ -3,7 +3,7 @@
 module UprightBench
   module English
     # A sentence for each reason that the core gives, as the shop's staff read it. A text may come in pieces: a piece
-    # whose figures are missing is left out.
+    # whose figures are missing is left out, and what is first then begins without a comma.
     #
     #   Sentences.of(Core::Reason.of(:bag_room_left, fill: 40, limit: 80))  # => "40 % full; changed at 80 %."
     module Sentences
@@ -22,7 +22,7 @@ module UprightBench
         figures = Figures.new(reason.figures, unit)
         return fill(text, figures) if text.is_a?(String)
 
-        text.select { |piece| figures.all?(names(piece)) }.map { |piece| fill(piece, figures) }.join
+        text.select { |piece| figures.all?(names(piece)) }.map { |piece| fill(piece, figures) }.join.delete_prefix(", ")
       end
 
       # @param reasons [Array<Core::Reason>]

@@ -12,6 +12,13 @@ module UprightBench
         first!
       end
 
+      # @param number [Integer] of a job
+      # @return [Time, nil] by which it could be promised instead; nil where its promise is not in danger
+      def later_by(number)
+        danger = dangers.find { |one| one["job"] == number }
+        danger && Time.at(danger["by"])
+      end
+
       # Whoever is about to make another plan waits here until the one before is written down.
       # @return [BenchPlan]
       def self.held

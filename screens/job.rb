@@ -42,7 +42,9 @@ module UprightBench
           Services::TakeBack.call(number, reason: reason, by: by, at: at)
         },
         "tell" => ->(number, _, by, at) { Services::TellAgain.call(number, by: by, at: at) },
-        "tell-late" => ->(number, _, by, at) { Services::TellLate.call(number, by: by, at: at) },
+        "tell-late" => lambda { |number, typed, by, at|
+          Services::TellLate.call(number, till: Time.at(typed["till"].to_s.to_i), by: by, at: at)
+        },
         "deposit" => lambda { |number, typed, by, at|
           form = Bills::PaymentForm.new(typed)
           raise Services::Invalid, { deposit: ["A deposit is a sum above 0."] } unless form.ok?

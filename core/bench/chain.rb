@@ -7,10 +7,13 @@ module UprightBench
       class Chain
         include Value
 
+        SHARE = Policies::Table.default("promises_kept_percent") / 100.0
+
         # @!attribute number [Integer] the job's
         # @!attribute operations [Array<Operation>]
         # @!attribute promise [Integer, nil] minutes since the beginning of the plan; nil before anything is promised
-        fields :number, :operations, promise: nil
+        # @!attribute share [Float] of draws in which its promise is to be kept
+        fields :number, :operations, promise: nil, share: SHARE
 
         # @return [Chain] in which nothing needs a slot of the rack
         def off_the_rack
@@ -22,6 +25,11 @@ module UprightBench
           with(operations: operations.map { |operation| operation.with(dry_minutes: 0, slots: []) })
         end
 
+        # @return [Boolean] a part is still to come
+        def waits_for_part?
+          operations.any? { |operation| operation.not_before.positive? && operation.late_spread.positive? }
+        end
+
         # @return [Boolean]
         def dries?
           operations.any? { |operation| operation.dry_minutes.positive? }
@@ -31,6 +39,7 @@ module UprightBench
 
         def check
           raise ArgumentError, "nothing is to be done" if operations.empty?
+          raise ArgumentError, "#{share} is no share" unless share.between?(0, 1)
         end
       end
     end

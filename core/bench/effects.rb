@@ -16,22 +16,20 @@ module UprightBench
         LATER = 15 # minutes, likewise
 
         # @param before [Standing]
-        # @param after [Standing] of the same jobs
-        # @param share [Float] of promises that are to be kept
-        def initialize(before, after, share:)
+        # @param after [Standing] of the same jobs, but for those that were settled or ended meanwhile
+        def initialize(before, after)
           @before = before
           @after = after
-          @share = share
         end
 
         # @return [Array<Effect>] promises that would be in danger and are not, or more than they are; the worst first
         def breaks
-          @breaks ||= all.select { |effect| in_danger?(effect.after) && worse?(effect) }.sort_by(&:after)
+          @breaks ||= all.select { |effect| @after.in_danger?(effect.number) && worse?(effect) }.sort_by(&:after)
         end
 
         # @return [Array<Effect>] promises that are in danger and would not be
         def saves
-          @saves ||= all.select { |effect| in_danger?(effect.before) && !in_danger?(effect.after) }
+          @saves ||= all.select { |effect| @before.in_danger?(effect.number) && !@after.in_danger?(effect.number) }
         end
 
         # @param number [Integer]
@@ -42,19 +40,15 @@ module UprightBench
 
         private
 
-        def in_danger?(share)
-          share < @share * Standing::DANGER
-        end
-
         def worse?(effect)
           effect.before - effect.after >= LEAST || effect.later >= LATER
         end
 
         def all
-          @all ||= @after.shares.map do |number, after|
+          @all ||= (@after.shares.keys & @before.shares.keys).map do |number|
             by = @after.by(number)
-            Effect.new(number: number, before: @before.shares.fetch(number), after: after, by: by,
-              later: by - @before.by(number))
+            Effect.new(number: number, before: @before.shares.fetch(number), after: @after.shares.fetch(number),
+              by: by, later: by - @before.by(number))
           end
         end
       end

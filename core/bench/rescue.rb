@@ -20,12 +20,10 @@ module UprightBench
         MOST_OTHERS = 4
 
         # @param standing [Standing] the plan as it is
-        # @param share [Float] of promises that are to be kept
-        def initialize(standing, share:)
+        def initialize(standing)
           @standing = standing
           @schedule = standing.schedule
           @problem = @schedule.problem
-          @share = share
           @chances = Chances.new
         end
 
@@ -115,8 +113,8 @@ module UprightBench
           schedule = Placing.new(problem).call(Kept.of(@schedule).order(problem, limits), [])
           improve = Improve.new(Placing.new(problem), Aim.new(problem, limits: limits),
             focus: focus && problem.job(focus))
-          after = Standing.new(improve.call(schedule, moves: MOVES), share: @share, chances: @chances)
-          Effects.new(@standing, after, share: @share)
+          after = Standing.new(improve.call(schedule, moves: MOVES), chances: @chances)
+          Effects.new(@standing, after)
         end
 
         # As early before each promise as the plan that stands is, for the others; this one as surely as it should be.

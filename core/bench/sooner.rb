@@ -18,7 +18,7 @@ module UprightBench
         MOVES = 8
         MOST_OTHERS = 3
 
-        # @param ask [Hash] as TakeIn takes it: shop, chains, chain, kept and share
+        # @param ask [Hash] as TakeIn takes it: shop, chains, chain and kept
         # @param answer [TakeIn::Answer] as it would be promised now
         def initialize(ask, answer)
           @ask = ask

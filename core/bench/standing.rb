@@ -15,15 +15,13 @@ module UprightBench
         # @param problem [Problem]
         # @param kept [Kept]
         # @return [Standing]
-        def self.of(problem, kept, share:, chances: Chances.new)
-          new(Placing.new(problem).call(kept.order(problem), kept.given(problem)), share: share, chances: chances)
+        def self.of(problem, kept, chances: Chances.new)
+          new(Placing.new(problem).call(kept.order(problem), kept.given(problem)), chances: chances)
         end
 
-        # @param share [Float] of promises that are to be kept
-        def initialize(schedule, share:, chances: Chances.new)
+        def initialize(schedule, chances: Chances.new)
           @schedule = schedule
           @problem = schedule.problem
-          @share = share
           @replay = Replay.new(schedule, chances: chances)
         end
 
@@ -40,7 +38,7 @@ module UprightBench
         # @param number [Integer] a job's
         # @return [Integer] the moment by which it is ready as surely as a promise is to be kept
         def ready_by(number)
-          @replay.quantile(number, @share)
+          @replay.quantile(number, wanted(number))
         end
 
         # @param number [Integer] a job's
@@ -51,11 +49,17 @@ module UprightBench
 
         # @return [Array<Integer>] numbers of jobs whose promise may well be broken, the likeliest first
         def in_danger
-          shares.select { |_, share| share < @share * DANGER }.sort_by(&:last).map(&:first)
+          shares.keys.select { |number| in_danger?(number) }.sort_by { |number| shares.fetch(number) }
+        end
+
+        # @param number [Integer] of a job with a promise
+        # @return [Boolean]
+        def in_danger?(number)
+          shares.fetch(number) < wanted(number) * DANGER
         end
 
         # How much later a job may be ready in the plan, in minutes that the shop works: as much as is left between the
-        # moment by which it is ready in nine draws of ten, and its promise. None where nothing is left.
+        # moment by which it is ready as surely as it should be, and its promise. None where nothing is left.
         # @return [Hash{Integer=>Integer}] number => until when, in minutes worked
         def limits
           @limits ||= promised.to_h do |chain|
@@ -75,9 +79,9 @@ module UprightBench
 
         # @return [Hash{Integer=>Integer}] number => in how many draws its promise must be kept
         def least
-          @least ||= shares.transform_values do |share|
-            wanted = [@share, share].min
-            (0..Draws::COUNT).bsearch { |count| count.fdiv(Draws::COUNT) >= wanted }
+          @least ||= shares.to_h do |number, share|
+            wanted = [wanted(number), share].min
+            [number, (0..Draws::COUNT).bsearch { |count| count.fdiv(Draws::COUNT) >= wanted }]
           end
         end
 
@@ -95,6 +99,11 @@ module UprightBench
           more = readies.count { |ready| ready <= chain.promise } - least.fetch(chain.number)
           risk = 1.0 / ((1 + more)**2)
           readies.each_with_index { |ready, number| risks[number] += risk if ready + NEARLY > chain.promise }
+        end
+
+        # @return [Float] of draws, in which its promise is to be kept
+        def wanted(number)
+          @problem.chains[@problem.job(number)].share
         end
 
         def promised

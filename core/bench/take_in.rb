@@ -11,25 +11,26 @@ module UprightBench
       class TakeIn
         # A plan that is at hand.
         # @!attribute schedule [Schedule]
-        # @!attribute by [Integer] the moment by which the job is ready in `share` of all draws, with some to spare
+        # @!attribute by [Integer] the moment by which the job is ready as surely as it should be, with some to spare
         # @!attribute planned [Integer] when it is ready if everything takes as long as planned
+        # @!attribute share [Float] of draws, in which the promise would be kept
         # @!attribute shares [Hash{Integer=>Float}] number of a job with a promise => share in which it is kept
         # @!attribute held_up_by [Array<Integer>] numbers of jobs that hold it up
         # @!attribute for_room [Integer] how many slots of the rack it waits for; 0 for none
         # @!attribute for_place [Symbol, nil] of what else there is too little of: :seat or :wet_bench
-        Answer = Struct.new(:schedule, :by, :planned, :shares, :held_up_by, :for_room, :for_place,
+        Answer = Struct.new(:schedule, :by, :planned, :share, :shares, :held_up_by, :for_room, :for_place,
           keyword_init: true) do
           # @param schedule [Schedule]
           # @param job [Integer] index of the job that is asked about
           # @return [Answer] what the plan says of it
           def self.of(schedule, job, **more)
             for_rack, others = schedule.waiting(job).partition { |_, what| what == :rack }
-            new(schedule: schedule, planned: schedule.ready(job), held_up_by: HeldUp.by(schedule, job),
+            new(schedule: schedule, planned: schedule.ready(job), share: schedule.problem.chains[job].share,
+              held_up_by: HeldUp.by(schedule, job),
               for_room: for_rack.sum { |step, _| step.operation.slots.size }, for_place: others.first&.last, **more)
           end
         end
 
-        SHARE = Policies::Table.default("promises_kept_percent") / 100.0 # of promises that are to be kept
         MOVES = 24 # plans tried
         ORDERS = 3 # in which the job's place is looked for
 
@@ -39,13 +40,11 @@ module UprightBench
         # @param chain [Chain] of the job that is asked about
         # @param standing [Standing, nil] the plan without it, where it was made already
         # @param chances [Chances] which may be kept for the next question
-        def initialize(shop:, chains:, chain:, kept: Kept.new, share: SHARE, standing: nil,
-          chances: Chances.new)
+        def initialize(shop:, chains:, chain:, kept: Kept.new, standing: nil, chances: Chances.new)
           @shop = shop
           @chains = chains
           @chain = chain
           @kept = kept
-          @share = share
           @chances = chances
           @standing = standing
         end
@@ -63,7 +62,7 @@ module UprightBench
         # The plan without the job that is asked about.
         # @return [Standing]
         def standing
-          @standing ||= Standing.of(Problem.new(@shop, @chains, @kept.holds), @kept, share: @share, chances: @chances)
+          @standing ||= Standing.of(Problem.new(@shop, @chains, @kept.holds), @kept, chances: @chances)
         end
 
         private
@@ -171,7 +170,7 @@ module UprightBench
         end
 
         def answer(schedule, replay)
-          Answer.of(schedule, @asked, by: ToSpare.after(replay.quantile(@chain.number, @share), @shop),
+          Answer.of(schedule, @asked, by: ToSpare.after(replay.quantile(@chain.number, @chain.share), @shop),
             shares: standing.shares_in(replay))
         end
       end

@@ -8,6 +8,10 @@ module UprightBench
         ALL = [
           Number.new(key: "promises_kept_percent", group: :promises, label: "Promises that are to be kept", unit: "%",
             range: 50..99, default: 90, hint: "Of a hundred. The more, the later a machine is promised."), # house rule
+          Number.new(key: "part_promises_kept_percent", group: :promises, label: "Of those where a part is to come",
+            unit: "%", range: 50..99, default: 90, # house rule
+            hint: "The fewer, the sooner such a machine is promised, and the more often its customer hears that the " \
+                  "part is late."),
           Number.new(key: "bench_seats", group: :promises, label: "Seats at the bench", unit: "seats", range: 1..50,
             hint: "Where fewer can work at once than people are there. Leave empty if there is a seat for everybody."),
           Number.new(key: "wet_benches", group: :promises, label: "Wet benches", unit: "benches", range: 1..20,

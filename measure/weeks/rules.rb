@@ -25,19 +25,25 @@ module UprightBench
           MOVES = 24
 
           # @param share [Float] of promises that are to be kept
-          def initialize(share: 0.9)
+          # @param with_part [Float] likewise, where a part is to come
+          def initialize(share: 0.9, with_part: share)
             super()
             @share = share
+            @with_part = with_part
             @kept = Core::Bench::Kept.new
           end
 
           def promise(shop, job)
-            chain, others = shop.chains.partition { |one| one.number == job.number }
+            chain, others = chains(shop).partition { |one| one.number == job.number }
             take_in = Core::Bench::TakeIn.new(shop: shop.bench, chains: others, chain: chain.first.with(promise: nil),
-              kept: @kept, share: @share)
+              kept: @kept)
             answer = take_in.call(moves: MOVES)
             @kept = without_hands(Core::Bench::Kept.of(answer.schedule))
             shop.now + (answer.by.fdiv(15).ceil * 15)
+          end
+
+          def chains(shop)
+            shop.chains.map { |one| one.with(share: one.waits_for_part? ? @with_part : @share) }
           end
 
           # Whoever is free first takes up what comes next.

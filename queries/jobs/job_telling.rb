@@ -15,16 +15,14 @@ module UprightBench
       # @return [Boolean] it may well not be ready when it was promised, as the plan of the bench stands; also where all
       #   is done and something dries
       def late?
-        return false unless step == :work && @job.promise_at
-
-        share = PlannedJobs.shares[@job.number]
-        !share.nil? && share < @policies["promises_kept_percent"] / 100.0 * Core::Bench::Standing::DANGER
+        !later_by.nil?
       end
 
-      # @return [Time] by which it can be promised instead
+      # @return [Time, nil] by which it can be promised instead
       def later_by
-        danger = Models::BenchPlan.the.dangers.find { |one| one["job"] == @job.number }
-        danger ? Time.at(danger["by"]) : promise_now.at
+        return unless step == :work && @job.promise_at
+
+        @later_by ||= Models::BenchPlan.the.later_by(@job.number)
       end
 
       # @return [Array<Core::Cards::Channel>] by which they asked to hear when something is due

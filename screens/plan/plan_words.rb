@@ -12,7 +12,13 @@ module UprightBench
 
           share, low, high = [kept.share, kept.low, kept.high].map { |part| (part * 100).round }
           "#{kept.hits} of #{counted(kept.tries, 'promise')} kept in half a year: #{share} % (likely " \
-            "#{low} to #{high} %). Wanted: #{policies['promises_kept_percent']} %."
+            "#{low} to #{high} %). Wanted: #{wanted_share_words}."
+        end
+
+        # @return [String] with that of promises with a part, where it is another
+        def wanted_share_words
+          usual, with_part = %w[promises_kept_percent part_promises_kept_percent].map { |key| policies[key] }
+          "#{usual} %#{", #{with_part} % where a part is to come" if with_part != usual}"
         end
 
         # @param share [Float]

@@ -31,21 +31,25 @@ module UprightBench
       def call(asks, wet_until: nil, brought_at: nil)
         @answers[[asks.map(&:to_a).sort_by(&:to_s), brought_at]] ||= begin
           chain = @bench.chain(@number, asks, wet_until: wet_until, brought_at: brought_at)
-          told(asks, take_in(chain).call(moves: MOVES))
+          told(asks, take_in(chain).call(moves: MOVES), wet_until)
         end
       rescue Core::Bench::BeyondHorizon, Core::Bench::Impossible, Core::Bench::NoSlot => e
         raise Refused, "No time can be promised: #{e.message}."
       end
 
-      # For a job that has its place in the plan: when it is ready there, as surely as a promise is to be kept. Nothing
-      # is moved for it.
-      # @return [Answer, nil] nil where it is not in the plan
-      def as_planned(asks)
-        standing = MakePlan.standing(@bench)
-        problem = standing.schedule.problem
-        return if problem.chains.none? { |chain| chain.number == @number }
+      # For a job that has its place in the plan, of which is known when it is ready there, as surely as a promise is to
+      # be kept. Nothing is moved for it.
+      # @param till [Time] then
+      # @param wet_until [Time, nil] until when something of it dries already
+      # @return [Answer]
+      # @raise [Refused] where it is in the plan no more
+      def as_planned(asks, till:, wet_until: nil)
+        schedule = MakePlan.standing(@bench).schedule
+        job = schedule.problem.chains.index { |chain| chain.number == @number }
+        raise Refused, "Job #{@number} is not in the plan any more." unless job
 
-        told(asks, Core::Bench::TakeIn::Answer.of(standing.schedule, problem.job(@number), by: standing.by(@number)))
+        told(asks, Core::Bench::TakeIn::Answer.of(schedule, job, by: @bench.minutes(till)),
+          wet_until)
       end
 
       # What it would take to be promised sooner.
@@ -60,14 +64,14 @@ module UprightBench
 
       private
 
-      def told(asks, answer)
+      def told(asks, answer, wet_until)
         at = @bench.rounded(@bench.time(answer.by))
-        Answer.new(at: at, reason: reason(asks, answer, @bench.minutes(at)), schedule: answer.schedule)
+        Answer.new(at: at, reason: reason(asks, answer, at, wet_until), schedule: answer.schedule)
       end
 
       def ask_of(chain)
         @chains ||= @bench.chains(except: @number)
-        { shop: @bench.shop, chains: @chains, chain: chain, kept: @bench.kept, share: @bench.share }
+        { shop: @bench.shop, chains: @chains, chain: chain, kept: @bench.kept }
       end
 
       def take_in(chain)
@@ -76,11 +80,27 @@ module UprightBench
         take_in
       end
 
-      def reason(asks, answer, at)
+      def reason(asks, answer, at, wet_until)
+        Core::Reason.of(:ready_by, **work(asks), **waits(asks), **wet(wet_until), **held_up(answer),
+          refit: ChainOfJob::REFIT_MINUTES, spare: spare(answer, at), share: (answer.share * 100).round)
+      end
+
+      # @return [Integer] open minutes
+      def spare(answer, at)
         open = @bench.shop.open
-        Core::Reason.of(:ready_by, minutes: asks.sum(&:minutes).round, **waits(asks), **held_up(answer),
-          refit: ChainOfJob::REFIT_MINUTES, spare: open.worked(at) - open.worked(answer.planned),
-          share: (@bench.share * 100).round)
+        [open.worked(@bench.minutes(at)) - open.worked(answer.planned), 0].max
+      end
+
+      # @return [Hash] figures that there are
+      def work(asks)
+        minutes = asks.sum(&:minutes).round
+        minutes.positive? ? { minutes: minutes } : {}
+      end
+
+      # @return [Hash] likewise
+      def wet(till)
+        minutes = till ? @bench.minutes(till) : 0
+        minutes.positive? ? { wet_hours: minutes.fdiv(60).round(1) } : {}
       end
 
       # @return [Hash] likewise

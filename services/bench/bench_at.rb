@@ -67,9 +67,9 @@ module UprightBench
       # @param brought_at [Time, nil] when it comes to the shop, where it has to be looked over first
       # @return [Core::Bench::Chain] of a job that nothing is promised for
       def chain(number, asks, wet_until: nil, brought_at: nil)
-        ChainOfJob.new(asks, lasts: lasts, shop: shop, tested_by_another: tested_by_another?,
+        of_job = ChainOfJob.new(asks, lasts: lasts, shop: shop, tested_by_another: tested_by_another?,
           wet_minutes: wet_until ? minutes(wet_until) : 0, brought_minutes: brought_at && minutes(brought_at))
-          .call(number)
+        of_job.call(number).then { |chain| chain.with(share: share(chain)) }
       end
 
       # @return [Core::Bench::Kept]
@@ -87,11 +87,6 @@ module UprightBench
       end
       private :held_until
 
-      # @return [Float] of promises that are to be kept
-      def share
-        @policies["promises_kept_percent"] / 100.0
-      end
-
       private
 
       def chain_of(job)
@@ -103,6 +98,11 @@ module UprightBench
       def what_is_left(job)
         chain = chain(job[:number], work.asks(job), wet_until: work.wet_until(job))
         job[:promise_at] ? chain.with(promise: [minutes(job[:promise_at]), 0].max) : chain
+      end
+
+      # @return [Float]
+      def share(chain)
+        @policies[chain.waits_for_part? ? "part_promises_kept_percent" : "promises_kept_percent"] / 100.0
       end
 
       def look_over(job)

@@ -12,7 +12,7 @@ module UprightBench
       # @param bench [BenchAt] that it was made for
       def call(schedule, bench, at:)
         steps = schedule.order.map { |index| step(schedule, schedule.problem.steps[index], bench) }
-        standing = Core::Bench::Standing.new(schedule, share: bench.share)
+        standing = Core::Bench::Standing.new(schedule)
         write(steps, standing.shares.transform_keys(&:to_s), dangers(standing, bench), at)
       end
 
@@ -27,8 +27,8 @@ module UprightBench
       # @param at [Time] when the plan was made
       # @return [nil]
       def look_for_ways(schedule, bench, at:)
-        standing = Core::Bench::Standing.new(schedule, share: bench.share)
-        dangers = dangers(standing, bench, rescue_by: Core::Bench::Rescue.new(standing, share: bench.share))
+        standing = Core::Bench::Standing.new(schedule)
+        dangers = dangers(standing, bench, rescue_by: Core::Bench::Rescue.new(standing))
         Models::BenchPlan.where(made_at: at).update(dangers: Sequel.pg_jsonb(dangers))
         nil
       end

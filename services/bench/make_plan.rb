@@ -46,20 +46,11 @@ module UprightBench
         KeepPlan.look_for_ways(schedule, BenchAt.new(at: at), at: at)
       end
 
-      # @param job [Models::Job] agreed, with a promise
-      # @return [Boolean] whether its promise may well be broken, as things stand; that of a job on which nobody can
-      #   work may
-      def in_danger?(job, at:)
-        bench = BenchAt.new(at: at)
-        share = standing(bench).shares[job.number]
-        share.nil? || share < bench.share * Core::Bench::Standing::DANGER
-      end
-
       # @param bench [BenchAt]
       # @return [Core::Bench::Standing] the plan that stands
       def standing(bench, chains = bench.chains)
         problem = Core::Bench::Problem.new(bench.shop, chains, bench.kept.holds)
-        Core::Bench::Standing.of(problem, bench.kept, share: bench.share)
+        Core::Bench::Standing.of(problem, bench.kept)
       end
 
       # @param standing [Core::Bench::Standing]

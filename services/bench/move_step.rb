@@ -26,10 +26,9 @@ module UprightBench
       # @raise [Refused] when the step is not in the plan, or cannot be done like that
       def what_if
         refuse_unknown
-        share = bench.share
         before = MakePlan.standing(BenchAt.new(at: @at))
-        after = Core::Bench::Standing.new(schedule, share: share)
-        effects = Core::Bench::Effects.new(before, after, share: share)
+        after = Core::Bench::Standing.new(schedule)
+        effects = Core::Bench::Effects.new(before, after)
         Answer.new(effects: effects, at: moments,
           by: effects.breaks.to_h { |effect| [effect.number, bench.rounded(bench.time(effect.by))] })
       end

@@ -22,7 +22,7 @@ module UprightBench
         before = planned { MakePlan.standing(bench) }
         result = yield
         after = before && planned { after_it }
-        refuse(Core::Bench::Effects.new(before, after, share: bench.share)) if after
+        refuse(Core::Bench::Effects.new(before, after)) if after
         result
       end
 
@@ -47,7 +47,7 @@ module UprightBench
 
       def after_it
         schedule = MakePlan.better(MakePlan.standing(BenchAt.new(at: @at)), MOVES)
-        Core::Bench::Standing.new(schedule, share: bench.share)
+        Core::Bench::Standing.new(schedule)
       end
 
       def refuse(effects)
@@ -64,7 +64,7 @@ module UprightBench
       end
 
       def words(time)
-        Core::Units::Moment.words(Config::Zone.local(time), today: Config::Zone.date(@at))
+        Moments.words(time, at: @at)
       end
     end
   end

@@ -30,10 +30,11 @@ module UprightBench
 
       # A promise that is given instead of one that will break: the plan stands as it is.
       # @param job [Models::Job] agreed
+      # @param till [Time] by which it is ready, as the plan says
       # @return [Hash] promise_at and promise_reason, to be written to the job
-      def give_later(job, at:)
-        answer = AskPromise.new(job.number, at: at).as_planned(asks(job))
-        answer ? columns(answer) : give(job, at: at)
+      # @raise [Refused] where it is in the plan no more
+      def give_later(job, till:, at:)
+        columns(AskPromise.new(job.number, at: at).as_planned(asks(job), till: till, wet_until: wet_until(job)))
       end
 
       # @param asked [AskPromise]

@@ -2,40 +2,48 @@
 
 module UprightBench
   module Services
-    # Tells a customer, before a promise breaks, that it will be later; from then on the new time is promised. Somebody
-    # presses: it is never sent by itself.
+    # Tells a customer, before a promise breaks, that it will be later; from then on the new time is promised, which is
+    # the one that the plan's page shows. Somebody presses: it is never sent by itself.
     module TellLate
       LEAST_SECONDS = 300 # nobody is told of less
 
       module_function
 
+      # @param till [Time] that whoever presses was shown
       # @return [Models::Notice]
-      # @raise [Refused] when nothing is promised, or it will not be later
-      def call(number, by:, at:)
+      # @raise [Refused] when nothing is promised, it will not be later, or the plan says something else by now
+      def call(number, till:, by:, at:)
+        MakePlan.call(at: at) if outdated?(number, at)
         DB.transaction do
           job = Lookup.job(number, lock: true)
           raise Refused, "Job #{number} has no promise that could be late." unless job.agreed? && job.promise_at
 
-          fields = later(job, at)
-          note(job, fields[:promise_at], by, at)
-          job.update(fields)
-          Tell.call(job, :late, by: by, at: at, time: fields[:promise_at])
+          refuse_unplanned(job, till, at)
+          note(job, till, by, at)
+          job.update(Promises.give_later(job, till: till, at: at))
+          Tell.call(job, :late, by: by, at: at, time: till)
         end
       end
 
-      # @return [Hash] the promise that is given instead
-      def later(job, at)
-        fields = Promises.give_later(job, at: at) if MakePlan.in_danger?(job, at: at)
-        return fields if fields && fields[:promise_at] - job.promise_at > LEAST_SECONDS
+      # @return [Boolean] it should be ready by now, as the plan stands
+      def outdated?(number, at)
+        planned = Models::BenchPlan.the.later_by(number)
+        !planned.nil? && planned <= at
+      end
 
-        raise Refused, "It will be ready in time."
+      def refuse_unplanned(job, till, at)
+        planned = Models::BenchPlan.the.later_by(job.number)
+        raise Refused, "It will be ready in time." unless planned && planned - job.promise_at > LEAST_SECONDS
+        return if planned == till
+
+        raise Refused, "The plan has changed: it can be promised for #{Moments.words(planned, at: at)} now."
       end
 
       def note(job, till, by, at)
         History.note("promised later", job, by: by, at: at, job: job,
           data: { from: job.promise_at.iso8601, till: till.iso8601 })
       end
-      private_class_method :later, :note
+      private_class_method :outdated?, :refuse_unplanned, :note
     end
   end
 end

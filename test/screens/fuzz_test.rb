@@ -19,7 +19,7 @@ class FuzzTest < DatabaseTest
               lock_version name email phone email_agreed kind weeks theme bag_limit_percent hours closed calendar
               drying_humidity_percent after at new pdf
               arrived accessories conditions no_condition pictures list list_file machine_ids from to out missing_note
-              since request_key other
+              since request_key other till
               other_reason length_unit seal_care length_mm run_minutes
               pasted file relative_id maker model over clocks fasteners measures behind features tasks kits accessories
               opens takes_off refit_before may_lift connectors safe orientation tight never outline

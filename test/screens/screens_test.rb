@@ -254,9 +254,13 @@ class ScreensTest < DatabaseTest
 
     assert_says(/as it stands, promised/)
     assert_says(/Tell them, and promise that/)
-    Services::TellLate.call(job.number, by: technician, at: NOW)
+    submit "/jobs/#{job.number}/tell-late", { "till" => (NOW + 60).to_i }
+
+    assert_says(/The plan has changed: it can be promised for/)
+    submit "/jobs/#{job.number}/tell-late", { "till" => Models::BenchPlan.the.later_by(job.number).to_i }
 
     assert_operator job.refresh.promise_at, :>=, item(job, "pre-filter").on_rack.ready_at
+    assert_match(/\A[\d.]+ h until all is dry, 15 min to refit/, job.promise_reason)
   end
 
   def test_a_full_rack_refuses_another_wash

@@ -65,6 +65,28 @@ class PromisesTest < DatabaseTest
     assert_operator promised.first, :<, promised.last
   end
 
+  def test_where_a_part_is_to_come_as_many_as_the_shop_says_for_those
+    promised = [50, 99].map do |percent|
+      Services::SavePolicies.call({ "part_promises_kept_percent" => percent }, by: owner, at: NOW)
+      [waiting_for_a_part, job({ "roll" => { turns: "stuck" } })]
+    end
+    promises = promised.map { |jobs| jobs.map(&:promise_at) }
+
+    assert_operator promises.first.first, :<, promises.last.first
+    assert_equal [true, true], [/holds 50 times/, /holds 99 times/].zip(promised.map(&:first))
+      .map { |words, job| job.promise_reason.match?(words) }
+    assert_equal(*promises.map(&:last))
+  end
+
+  def waiting_for_a_part
+    Models::WorkItem.where(part_id: part("HD-2010").id, state: "to_do").delete
+    Services::CountStock.call(part("HD-2010"), pieces: 0, reason: "counted", by: owner, at: NOW)
+    one = job({ "pre-filter" => { torn: true } })
+    Services::ChoosePart.call(one.number, item(one, "pre-filter").id, choice: part("HD-2010").id.to_s, by: technician,
+      at: monday)
+    one.refresh
+  end
+
   # The one that is ready last says when both can be fetched.
   def test_machines_of_one_customer_are_promised_together
     first = job({ "roll" => { turns: "stuck" } })

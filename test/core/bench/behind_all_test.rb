@@ -10,14 +10,14 @@ class BehindAllTest < CoreTest
 
   # Promises that are broken as often as not, so that whatever comes in between harms somebody.
   def full_shop(random)
-    chains = (1..6).map { |number| random_chain(random, number) }
-    by = Bench::Standing.of(problem(shop, *chains), Bench::Kept.new, share: 0.6)
-    [*chains.map { |chain| chain.with(promise: by.ready_by(chain.number)) },
+    chains = (1..6).map { |number| random_chain(random, number, share: 0.6) }
+    by = Bench::Standing.of(problem(shop, *chains), Bench::Kept.new)
+    [*chains.map { |chain| chain.with(promise: by.ready_by(chain.number), share: Bench::Chain::SHARE) },
      chain(7, operation(30, not_before: PART), promise: PART + 600)]
   end
 
   def taken_in(others, asked)
-    standing = Bench::Standing.of(problem(shop, *others), Bench::Kept.new, share: 0.9)
+    standing = Bench::Standing.of(problem(shop, *others), Bench::Kept.new)
     everything = problem(shop, *others, asked)
     order = Bench::Kept.new.order(everything) - everything.steps_of[everything.job(NEW)].map(&:index)
     schedule, = Bench::BehindAll.new(problem: everything, chain: asked, order: order, given: [], standing: standing)

@@ -45,7 +45,7 @@ class BenchImproveTest < CoreTest
   def test_what_nothing_is_promised_for_does_not_wait_for_ever
     late = (1..40).map { |number| chain(number, 60, promise: 10) }
     work = problem(shop, *late, chain(99, 20))
-    standing = Bench::Standing.new(placed(work), share: 0.9)
+    standing = Bench::Standing.new(placed(work))
     after = better(standing.schedule, Bench::Aim.of(standing), focus: 40)
 
     assert_operator after.ready(40), :<, 2 * 1440

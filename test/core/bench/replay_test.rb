@@ -66,7 +66,7 @@ class BenchReplayTest < CoreTest
     answers = []
     for_all(times: 30) do |random|
       others = (1..6).map { |number| random_chain(random, number, promise: random.rand(200..3000)) }
-      before = Bench::Standing.of(problem(shop, *others), Bench::Kept.new, share: 0.9)
+      before = Bench::Standing.of(problem(shop, *others), Bench::Kept.new)
       more = problem(shop, *others, random_chain(random, 7))
       schedule = placed(more, Bench::Kept.new.order(more).partition { |step| more.steps[step].job == 6 }.flatten)
       shares = before.shares_in(Bench::Replay.new(schedule))

@@ -8,11 +8,11 @@ class RescueTest < CoreTest
 
   def standing(shop, *chains, order: nil)
     problem = problem(shop, *chains)
-    Bench::Standing.new(placed(problem, order || problem.steps.map(&:index)), share: 0.9)
+    Bench::Standing.new(placed(problem, order || problem.steps.map(&:index)))
   end
 
   def ways(standing, number)
-    Bench::Rescue.new(standing, share: 0.9).call(number)
+    Bench::Rescue.new(standing).call(number)
   end
 
   def test_in_danger_are_those_that_hold_less_than_they_should
@@ -69,7 +69,7 @@ class RescueTest < CoreTest
   def test_effects_name_what_breaks_and_what_is_saved
     chains = [chain(1, operation(60, spread: 0.2), promise: 80), chain(2, operation(50, spread: 0.2), promise: 80)]
     before = standing(shop, *chains)
-    effects = Bench::Effects.new(before, standing(shop, *chains, order: [1, 0]), share: 0.9)
+    effects = Bench::Effects.new(before, standing(shop, *chains, order: [1, 0]))
 
     assert_equal [[1], [2]], [effects.breaks, effects.saves].map { |all| all.map(&:number) }
     assert_operator effects.of(1).after, :<, 0.1
@@ -77,10 +77,24 @@ class RescueTest < CoreTest
     assert_nil effects.of(7)
   end
 
+  # The one that stands may have been read a moment sooner.
+  def test_of_jobs_that_were_settled_meanwhile_nothing_is_said
+    before = standing(shop, chain(1, 60, promise: 80))
+    effects = Bench::Effects.new(before, standing(shop, chain(1, 60, promise: 80), chain(2, 50, promise: 20)))
+
+    assert_equal [[], []], [effects.breaks, effects.saves]
+  end
+
+  def test_the_less_often_a_promise_must_be_kept_the_later_it_is_in_danger
+    one = chain(1, operation(60, spread: 0.2), promise: 60)
+
+    assert_equal [[1], []], [0.9, 0.5].map { |share| standing(shop, one.with(share: share)).in_danger }
+  end
+
   def test_what_is_late_already_and_would_be_later_still_is_named
     late = chain(1, operation(60, spread: 0.2), promise: 10)
     before = standing(shop, late, chain(2, 50))
-    effects = Bench::Effects.new(before, standing(shop, late, chain(2, 50), order: [1, 0]), share: 0.9)
+    effects = Bench::Effects.new(before, standing(shop, late, chain(2, 50), order: [1, 0]))
 
     assert_equal [1], effects.breaks.map(&:number)
     assert_operator effects.breaks.first.later, :>=, 50

@@ -7,7 +7,7 @@ class SoonerTest < CoreTest
   include PlanHelper
 
   def sooner(shop, chains, chain)
-    ask = { shop: shop, chains: chains, chain: chain, kept: Bench::Kept.new, share: 0.9 }
+    ask = { shop: shop, chains: chains, chain: chain, kept: Bench::Kept.new }
     answer = Bench::TakeIn.new(**ask).call
     [answer.by, Bench::Sooner.new(ask, answer).call]
   end

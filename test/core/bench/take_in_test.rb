@@ -39,6 +39,25 @@ class TakeInTest < CoreTest
     assert_operator answer.shares.fetch(1), :>=, 0.9
   end
 
+  # The quantiles of a log-normal time with the planned minutes as its mean, and a quarter of an hour to spare.
+  def test_the_less_often_it_must_be_kept_the_sooner_it_is_promised
+    [0.5, 0.6, 0.9].each do |share|
+      answer = ask(shop, [], chain(1, operation(100, spread: 0.3), share: share))
+      minutes = 100 * Math.exp((0.3 * Stats::Normal.quantile(share)) - 0.045)
+
+      assert_in_delta minutes + 15, answer.by, 2
+      assert_equal share, answer.share
+    end
+  end
+
+  def test_a_promise_may_be_pushed_as_far_as_it_is_still_kept_often_enough
+    given = chain(1, operation(80, spread: 0.3), promise: 120)
+    planned = [0.9, 0.5].map { |share| ask(shop, [given.with(share: share)], chain(2, operation(35, spread: 0.3))) }
+
+    assert_operator planned.first.planned, :>=, 115
+    assert_operator planned.last.planned, :<, 50
+  end
+
   def test_one_that_is_broken_already_gets_no_worse
     broken = chain(1, operation(60, spread: 0.3), promise: 55)
     answer = ask(shop, [broken], chain(2, operation(10, spread: 0.3)))

@@ -11,7 +11,7 @@ class PolicyTableTest < CoreTest
     assert_equal [Findings::Policy.new, Money::Policy.new, Cards::Policy.new],
       [nothing.findings, nothing.money, nothing.cards]
     assert_equal Use::Household::FACTORS, nothing.household_factors
-    assert_in_delta Policies::Table.default("promises_kept_percent") / 100.0, Bench::TakeIn::SHARE
+    assert_in_delta Policies::Table.default("promises_kept_percent") / 100.0, Bench::Chain::SHARE
   end
 
   # A default that stood a second time would be a number beside a rule's name: no value of rules has a number for a
@@ -46,6 +46,7 @@ class PolicyTableTest < CoreTest
     "least_restored_percent" => [0..100, 85], "air_pressure_kpa" => [60..110, nil],
     "drying_hours" => [1..96, 24], "drying_temperature_c" => [-20..50, nil],
     "drying_humidity_percent" => [0..100, nil], "promises_kept_percent" => [50..99, 90],
+    "part_promises_kept_percent" => [50..99, 90],
     "bench_seats" => [1..50, nil],
     "wet_benches" => [1..20, nil], "stay_on_an_hour" => [0..1_000_000, nil],
     "fetch_again_days" => [1..90, 14], "most_fetch_reminders" => [0..10, 3],

@@ -99,12 +99,42 @@ class TellTest < DatabaseTest
     record(@job, "bin-seal", { state: "torn" })
     Services::FinishLookOver.call(@job.number, by: technician, at: NOW)
     Services::Settle.call(@job.number, agreed_name: "Anna", agreed_how: "counter", by: technician, at: NOW)
-    assert_raises(Services::Refused) { Services::TellLate.call(@job.number, by: owner, at: NOW) }
     promised = @job.refresh.promise_at
-    late = Services::TellLate.call(@job.number, by: owner, at: promised + 3600)
 
-    assert_operator @job.refresh.promise_at, :>, promised
-    assert_includes late.body, Config::Zone.local(@job.promise_at).strftime("%H:%M")
+    assert_match(/ready in time/, refusal { tell_late(promised + 3600, at: NOW) })
+    planned = later_by(promised + 3600)
+    late = tell_late(planned, at: promised + 3600)
+
+    assert_equal planned, @job.refresh.promise_at
+    assert_includes late.body, Config::Zone.local(planned).strftime("%H:%M")
+  end
+
+  # Whoever presses was shown another time than the plan has by now, or one that is past.
+  def test_nobody_is_told_what_the_plan_does_not_say
+    record(@job, "bin-seal", { state: "torn" })
+    Services::FinishLookOver.call(@job.number, by: technician, at: NOW)
+    Services::Settle.call(@job.number, agreed_name: "Anna", agreed_how: "counter", by: technician, at: NOW)
+    promised = @job.refresh.promise_at
+    planned = later_by(promised + 3600)
+
+    assert_match(/The plan has changed: it can be promised for/,
+      refusal { tell_late(planned - 900, at: promised + 3600) })
+    assert_match(/The plan has changed/, refusal { tell_late(planned, at: planned + 86_400) })
+    assert_equal promised, @job.refresh.promise_at
+    assert_operator Models::BenchPlan.the.later_by(@job.number), :>, planned + 86_400
+  end
+
+  def refusal(&)
+    assert_raises(Services::Refused, &).message
+  end
+
+  def later_by(at)
+    Services::MakePlan.call(at: at)
+    Models::BenchPlan.the.later_by(@job.number)
+  end
+
+  def tell_late(till, at:)
+    Services::TellLate.call(@job.number, till: till, by: owner, at: at)
   end
 
   def test_the_owner_words_it_in_the_customers_language
