@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "cluster"
+require_relative "core_tests"
 require_relative "gems"
 require_relative "packages"
 
@@ -22,6 +23,12 @@ module UprightBench
         first. Without them the tests start a server of their own.
       WORDS
       ELSEWHERE = { "DATABASE_URL" => "TEST_DATABASE_URL", "DATABASE_OWNER_URL" => "TEST_DATABASE_OWNER_URL" }.freeze
+
+      # @param files [Array<String>]
+      # @return [String] a script that loads them
+      def self.load_files(files)
+        files.sort.map { |file| "require #{file.inspect}" }.join("\n")
+      end
 
       # @param arguments [Array<String>] "core", --help, or test files; everything when empty
       def initialize(arguments)
@@ -47,7 +54,7 @@ module UprightBench
       private
 
       def run(env)
-        status(system(env, "bundle", "exec", "ruby", "-Itest", "-e", load_files(files), chdir: ROOT))
+        status(system(env, "bundle", "exec", "ruby", "-Itest", "-e", self.class.load_files(files), chdir: ROOT))
       end
 
       # Asked for, or there is an argument that is no file.
@@ -59,8 +66,7 @@ module UprightBench
       end
 
       def core
-        files = Dir[File.join(ROOT, "test/core/**/*_test.rb")]
-        status(system("ruby", "-w", "-Itest", "-e", load_files(files), chdir: ROOT))
+        status(CoreTests.new(ROOT).call)
       end
 
       def status(went_well)
@@ -71,10 +77,6 @@ module UprightBench
         return @arguments.map { |file| File.expand_path(file) } if @arguments.any?
 
         Dir[File.join(ROOT, "test/**/*_test.rb")]
-      end
-
-      def load_files(files)
-        files.sort.map { |file| "require #{file.inspect}" }.join("\n")
       end
 
       def elsewhere?

@@ -78,7 +78,7 @@ class FaultOrdersTest < CoreTest
 
   # Six checks, of which some show two causes and some share what has to come off: all 720 orders.
   def test_against_every_order_that_there_is
-    for_all(times: 15) do |random|
+    for_all(times: 6) do |random|
       checks, belief = with_openings(random, 6)
       every = checks.permutation.map { |order| cost(order, belief, OPENINGS) }
       exact = ExactOrder.new(belief, checks, OPENINGS)
@@ -118,7 +118,7 @@ class FaultOrdersTest < CoreTest
   end
 
   def test_splits_against_every_policy
-    for_all(times: 12) do |random|
+    for_all(times: 6) do |random|
       checks, belief = with_openings(random, 4)
       splits = Array.new(2) do |n|
         check_of("s#{n}", 0.5 + random.rand, { "c#{n}" => 0.9, "c#{n + 1}" => 0.8 }, splits: true, otherwise: 0.1,

@@ -1,6 +1,5 @@
 # frozen_string_literal: true
 
-require "ripper"
 require_relative "../../core_helper"
 
 class PolicyTableTest < CoreTest
@@ -12,25 +11,6 @@ class PolicyTableTest < CoreTest
       [nothing.findings, nothing.money, nothing.cards]
     assert_equal Use::Household::FACTORS, nothing.household_factors
     assert_in_delta Policies::Table.default("promises_kept_percent") / 100.0, Bench::Chain::SHARE
-  end
-
-  # A default that stood a second time would be a number beside a rule's name: no value of rules has a number for a
-  # field of the table.
-  def test_no_default_stands_twice
-    root = File.expand_path("../../..", __dir__)
-    keys = Policies::Table::BY_KEY.keys
-    named = /\b(?:#{keys.join('|')}):/ # only where a rule is named at all is it worth taking a file apart
-    twice = Dir[File.join(root, "{core,services,screens,models,outbox,papers}/**/*.rb")]
-      .reject { |file| file.end_with?("core/policies/table.rb") || !File.read(file).match?(named) }.flat_map do |file|
-      tokens = Ripper.lex(File.read(file)).reject { |token| %i[on_sp on_ignored_nl].include?(token[1]) }
-      tokens.each_cons(2).filter_map do |(_, kind, text), (_, next_kind, number)|
-        if kind == :on_label && keys.include?(text.chomp(":")) && %i[on_int on_float].include?(next_kind)
-          "#{file.delete_prefix("#{root}/")}: #{text} #{number}"
-        end
-      end
-    end
-
-    assert_empty twice
   end
 
   def test_every_rule_stands_in_a_group_and_its_default_in_its_range
