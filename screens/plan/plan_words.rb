@@ -47,7 +47,7 @@ module UprightBench
           other = "#{way.other} (#{lanes.plan.jobs[way.other]&.customer})"
           case way.kind
           when :wait then "Let #{other} wait until this one is begun"
-          when :later_day then "Ask #{other} for a later day, #{moment(way.by)}"
+          when :later_day then "Ask #{other} to come later, #{moment(way.by)}"
           when :stay_on then stay_on_words(lanes.name(way.technician))
           when :elsewhere then "Dry it elsewhere: the rack is full"
           else "Fit new parts instead of washing"

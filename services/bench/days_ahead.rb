@@ -25,7 +25,7 @@ module UprightBench
         @bench = BenchAt.new(at: at, policies: policies)
       end
 
-      # @param count [Integer] open days, today among them
+      # @param count [Integer] open days, today among them while the shop is still open
       # @return [Array<Core::Bench::Day>]
       def call(count)
         dates(count).map do |date|
@@ -38,9 +38,14 @@ module UprightBench
 
       def dates(count)
         schedule = @policies.schedule
-        (1...count).inject([schedule.open_day(Config::Zone.date(@at))]) do |days, _|
+        (1...count).inject([schedule.open_day(first_date)]) do |days, _|
           [*days, schedule.open_day(days.last + 1)]
         end
+      end
+
+      def first_date
+        today = Config::Zone.date(@at)
+        worked(@bench.shop.open, *ends(today)).positive? ? today : today + 1
       end
 
       def hands(date)

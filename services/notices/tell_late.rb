@@ -13,7 +13,7 @@ module UprightBench
       # @return [Models::Notice]
       # @raise [Refused] when nothing is promised, it will not be later, or the plan says something else by now
       def call(number, till:, by:, at:)
-        MakePlan.call(at: at) if outdated?(number, at)
+        plan_anew(at) if outdated?(number, at)
         DB.transaction do
           job = Lookup.job(number, lock: true)
           raise Refused, "Job #{number} has no promise that could be late." unless job.agreed? && job.promise_at
@@ -31,6 +31,12 @@ module UprightBench
         !planned.nil? && planned <= at
       end
 
+      # And what would save each promise is looked for.
+      def plan_anew(at)
+        MakePlan.call(at: at)
+        MakePlan.ask
+      end
+
       def refuse_unplanned(job, till, at)
         planned = Models::BenchPlan.the.later_by(job.number)
         raise Refused, "It will be ready in time." unless planned && planned - job.promise_at > LEAST_SECONDS
@@ -43,7 +49,7 @@ module UprightBench
         History.note("promised later", job, by: by, at: at, job: job,
           data: { from: job.promise_at.iso8601, till: till.iso8601 })
       end
-      private_class_method :outdated?, :refuse_unplanned, :note
+      private_class_method :outdated?, :plan_anew, :refuse_unplanned, :note
     end
   end
 end

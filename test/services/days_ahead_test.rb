@@ -32,6 +32,13 @@ class DaysAheadTest < DatabaseTest
     assert_equal later.first.hands_minutes * (people - 1) / people, days(8)[1].hands_minutes
   end
 
+  def test_the_day_ends_when_the_shop_closes
+    date = Services::DaysAhead.new(at: NOW).call(2).last.date
+    firsts = [[date, 9], [date, 23]].map { |at| Services::DaysAhead.new(at: Config::Zone.at(*at)).call(1).first.date }
+
+    assert_equal [date, Services::Policies.now.schedule.open_day(date + 1)], firsts
+  end
+
   def test_what_is_planned_takes_its_minutes
     settled({ "roll" => { turns: "stuck" } })
     Services::MakePlan.call(at: NOW)
