@@ -26,9 +26,9 @@ module UprightBench
 
       # @param figures [Hash{Integer=>Hash}] by the part's id
       def self.with_parts(figures)
-        parts = Models::Part.where(id: figures.keys).eager(:supplier).to_hash(:id)
+        parts = Models::Part.where(id: figures.keys, discontinued: false).eager(:supplier).to_hash(:id)
         forecasts = Models::PartForecast.where(part_id: figures.keys).to_hash(:part_id)
-        figures.map { |id, figure| row(figure, parts.fetch(id), forecasts[id]) }
+        parts.map { |id, part| row(figures.fetch(id), part, forecasts[id]) }
       end
       private_class_method :with_parts
 
@@ -48,10 +48,19 @@ module UprightBench
 
       # The database leaves out the many that are not short; how many to order of the others, the core says.
       def self.dataset
-        figures_of(Models::Part.where(discontinued: false)).from_self(alias: :parts)
-          .where { level + claimed > on_shelf + on_order }
+        figures_of(asked_for).from_self(alias: :parts).where { level + claimed > on_shelf + on_order }
       end
-      private_class_method :dataset
+
+      # @return [Sequel::Dataset] ids of those that may be short: there are fewer than should be kept, or some are
+      #   claimed
+      def self.asked_for
+        forecast = Sequel[:part_forecasts]
+        DB[:part_forecasts].left_join(:stock_levels, part_id: forecast[:part_id])
+          .where(forecast[:level] > Sequel.function(:coalesce, Sequel[:stock_levels][:pieces], 0))
+          .select(forecast[:part_id].as(:id))
+          .union(ReservedParts.all.select(:part_id), alias: :parts)
+      end
+      private_class_method :dataset, :asked_for
 
       FIGURES = { level: Sequel[:part_forecasts][:level], on_shelf: Sequel[:stock_levels][:pieces],
                   claimed: Sequel[:reserved][:pieces], on_order: Sequel[:coming][:pieces] }.freeze
