@@ -120,6 +120,17 @@ module UprightBench
           stay.dry?(now) ? "dry" : "dry #{moment(stay.dry_at)}"
         end
 
+        # How it is done. Of what is replaced, the care of the place is that of the new one; where it rotates, what comes
+        # out is washed.
+        # @param place [Core::Sheets::Position]
+        # @return [String, nil]
+        def item_care_words(item, place)
+          return place.care_for("wash") if item.rotates
+          return place.care_for(item.action) if item.action != "replace" || place.care_of.key?("replace")
+
+          "Care of the new one: #{place.care}" if place.care
+        end
+
         def done_button(item)
           return "Fitted; old one washed, to the rack" if item.rotates && item.action == "replace"
 

@@ -263,6 +263,20 @@ class ScreensTest < DatabaseTest
     assert_match(/\A[\d.]+ h until all is dry, 15 min to refit/, job.promise_reason)
   end
 
+  def test_care_of_what_is_replaced_is_that_of_the_new_one
+    job = settled({ "pre-filter" => { grey: 5 } })
+    care = job.sheet.position("pre-filter").care
+    get "/jobs/#{job.number}"
+
+    refute_includes page, "Care of the new one"
+    assert_says(/#{care}/)
+    part = Models::Part.first(number: "HD-2010")
+    Services::ChoosePart.call(job.number, item(job, "pre-filter").id, choice: part.id.to_s, by: technician, at: NOW)
+    get "/jobs/#{job.number}"
+
+    assert_says(/Care of the new one: #{care}/)
+  end
+
   def test_a_full_rack_refuses_another_wash
     other = settled({ "post-filter" => { grey: 5 } })
     do_all(settled({ "pre-filter" => { grey: 5 } })) until Models::RackSlot.free.empty?
