@@ -120,8 +120,8 @@ module UprightBench
           stay.dry?(now) ? "dry" : "dry #{moment(stay.dry_at)}"
         end
 
-        # How it is done. Of what is replaced, the care of the place is that of the new one; where it rotates, what comes
-        # out is washed.
+        # How it is done. Of what is replaced, the care of the place is that of the new one; where it rotates, what
+        # comes out is washed.
         # @param place [Core::Sheets::Position]
         # @return [String, nil]
         def item_care_words(item, place)
