@@ -89,6 +89,20 @@ module UprightBench
           "It was to be ready by #{moment(promise_at)}, and is late: we tell you when it is ready."
         end
 
+        # @return [String] what it comes to when it is collected, with the sum that was agreed where that was another
+        def to_pay_for_customer(page)
+          due = page.due_cents
+          return "#{money(-due)} comes back to you when you collect it." if due.negative?
+          return "There is nothing to pay." if due.zero?
+
+          "#{money(due)} to pay when you collect it.#{other_than_agreed(page)}"
+        end
+
+        def other_than_agreed(page)
+          agreed, done = [page.agreed, page.to_bill].map { |estimate| estimate&.total_cents }
+          " You agreed to #{money(agreed)}; what was done comes to #{money(done)}." if agreed && agreed != done
+        end
+
         def agreed_for_customer(agreed)
           call = " We call before it comes to more than #{money(agreed.call_above_cents)}." if agreed.call_above_cents
           "Agreed by #{agreed.agreed_name}, #{moment(agreed.agreed_at)}: #{money(agreed.total_cents)}.#{call} Thank " \

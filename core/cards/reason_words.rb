@@ -10,7 +10,7 @@ module UprightBench
         KEYS = { after_hours: %i[why_hours hours], after_months: %i[why_months months],
                  after_bags: %i[why_counted bags], after_washes: %i[why_counted washes],
                  at_full_indicator: %i[why_indicator], history_unknown: %i[why_unknown],
-                 start_unknown: %i[why_unknown],
+                 start_unknown: %i[why_start_unknown],
                  nothing_runs: %i[why_nothing] }.freeze
         OTHER = %i[why_other].freeze
         DATES = { from: :from_on, seen: :found_on, until: :until_on, read: :read_on }.freeze

@@ -103,6 +103,8 @@ module UprightBench
                      %i[until], "By what was found"],
           why_unknown: ["we do not know when this was last done, so it is time for a look", [], [],
                         "When its history is unknown"],
+          why_start_unknown: ["we looked at it on {seen}, but do not know since when it has been in: best looked at " \
+                              "again", %i[seen], %i[seen], "When nobody knows since when it has been in"],
           why_nothing: ["it is not used, so nothing falls due", [], [], "When nothing runs"],
           why_other: ["due on {until}", %i[until], %i[until], "Any other reason"],
           why_household: ["sooner because of {traits}", %i[traits], %i[traits], "What the household does"],

@@ -112,7 +112,8 @@ module UprightBench
           way, lane = page.in_hand
           return "See the tray" unless lane
 
-          "#{way == :out ? 'Next' : 'Close'}: #{lane.step.name.downcase}"
+          name = lane.step.name.downcase
+          way == :out ? "Next: #{name}" : "Close again after “#{name}”"
         end
 
         # @return [Array<String>] how it is done and what to mind, a sentence each

@@ -19,8 +19,8 @@ module UprightBench
       end
 
       def still_open(job)
-        names = TrayOfJob.open_steps(job).map { |key| job.sheet.step(key).name.downcase }
-        "Still open: #{names.join(', ')}. Count it back in." if names.any?
+        names = TrayOfJob.open_steps(job).map { |key| "“#{job.sheet.step(key).name.downcase}”" }
+        "Still open after #{names.join(', ')}. Count it back in." if names.any?
       end
 
       def differences(job)

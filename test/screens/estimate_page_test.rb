@@ -50,6 +50,25 @@ class EstimatePageTest < DatabaseTest
       .each { |words| assert_includes page, words }
   end
 
+  # One thing was dropped after the agreement.
+  def test_what_is_to_pay_stands_there_before_it_is_collected
+    Services::Settle.call(@job.number, agreed_name: "Wendel", agreed_how: "phone", warranty_name: "Wendel",
+      by: technician, at: NOW)
+    Services::ChoosePart.call(@job.number, item(@job, "pre-filter").id, choice: "leave", by: technician, at: NOW)
+    do_all(@job.refresh)
+    close_job(@job)
+    books = Queries::JobPage.new(@job.refresh, now: NOW, policies: Services::Policies.now)
+    agreed, due = [books.agreed.total_cents, books.due_cents].map { |cents| money_words(cents) }
+    get @path
+
+    assert_says(/#{due} to pay when you collect it. You agreed to #{agreed}; what was done comes to #{due}/)
+    refute_equal agreed, due
+  end
+
+  def money_words(cents)
+    Regexp.escape(Services::Policies.now.currency.words(cents))
+  end
+
   def test_nothing_is_sent_before_the_shop_says_so
     get @path
 

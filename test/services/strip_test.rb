@@ -79,7 +79,7 @@ class StripTest < DatabaseTest
     rows = Models::OpenedStep.where(job_id: @job.id).order(:id).all
 
     assert_equal [["clip-ring", false], [HOUSING, false]], rows.map { |row| [row.step, row.counted_out] }
-    refused(/Still open: pry the clip ring off, undo the cyclone housing\. Count it back in\./) { close_up }
+    refused(/Still open after “pry the clip ring off”, “undo the cyclone housing”\. Count it back in\./) { close_up }
   end
 
   def test_a_missing_screw_stops_the_close_up_until_it_is_found

@@ -76,6 +76,8 @@ class WordingTest < CoreTest
       Reason.written("as it was written") => "as it was written" }
       .each { |reason, words| assert_equal words, Cards::Words.new.why(reason) }
     assert_match(/do not know/, Cards::Words.new.why(Reason.of(:history_unknown)))
+    assert_match(/looked at it on 2 March 2026, but/,
+      Cards::Words.new.why(Reason.of(:start_unknown, found_on: MONDAY)))
     assert_match(/not used/, Cards::Words.new.why(Reason.of(:nothing_runs)))
     assert_equal "due on 15 February 2027", Cards::Words.new.why(Reason.of(:after_miles, miles: 9, **CLOCK))
   end
