@@ -3,8 +3,9 @@
 module UprightBench
   module Core
     module Bench
-      # Which of two plans is the better one. First no promise is broken, then as few minutes as can be are late where
-      # one is broken already, then the job that is asked about is ready soonest, then all together are.
+      # Which of two plans is the better one. First no promise is broken; then, of those that are broken already, as
+      # many are kept after all as can be, so that nothing waits for what is lost, and the others are as few minutes
+      # late as can be; then the job that is asked about is ready soonest, then all together are.
       class Aim
         PATIENCE = 540 # minutes worked (house rule)
 
@@ -36,21 +37,32 @@ module UprightBench
         # @param broken [Array<Integer>] jobs of which that is broken already
         # @param asked [Integer, nil] index of the job that is asked about
         def initialize(problem, limits:, broken: [], asked: nil)
-          @problem = problem
           @open = problem.shop.open
           @broken, @whole = limits.partition { |job, _| broken.include?(job) }
+          @promised = @broken.select { |job, _| problem.chains[job].promise }
           @asked = asked
         end
 
         # @param schedule [Schedule]
-        # @return [Array(Integer, Integer, Integer, Integer)] the smaller, the better, the first that differs decides
+        # @return [Array<Integer>] the smaller, the better, the first that differs decides
         def cost(schedule)
           readies = schedule.readies
-          [over(@whole, readies), over(@broken, readies), @asked ? readies[@asked] : 0,
-           readies.sum { |ready| @open.worked(ready) }]
+          [*harm_of(readies), @asked ? readies[@asked] : 0, readies.sum { |ready| @open.worked(ready) }]
+        end
+
+        # @param schedule [Schedule]
+        # @return [Array(Integer, Integer, Integer)] minutes too late for a promise that may not be broken; how many of
+        #   the others are, and by how many minutes together with what nothing is promised for
+        def harm(schedule)
+          harm_of(schedule.readies)
         end
 
         private
+
+        def harm_of(readies)
+          [over(@whole, readies), @promised.count { |job, limit| @open.worked(readies[job]) > limit },
+           over(@broken, readies)]
+        end
 
         def over(limits, readies)
           limits.sum do |job, limit|

@@ -144,7 +144,7 @@ module UprightBench
         end
 
         def keeps?(schedule)
-          @aim.cost(schedule).first(2).all?(&:zero?)
+          @aim.harm(schedule).all?(&:zero?)
         end
 
         def behind_all

@@ -60,11 +60,12 @@ module UprightBench
         before = standing.schedule
         aim = Core::Bench::Aim.of(standing)
         after = Core::Bench::Improve.new(Core::Bench::Placing.new(before.problem), aim).call(before, moves: moves)
-        worth?(aim.cost(before), aim.cost(after)) ? after : before
+        worth?(aim, before, after) ? after : before
       end
 
-      def worth?(before, after)
-        (after.first(2) <=> before.first(2)).negative? || before.last - after.last >= WORTH
+      def worth?(aim, before, after)
+        harms = [after, before].map { |schedule| aim.harm(schedule) }
+        (harms.first <=> harms.last).negative? || aim.cost(before).last - aim.cost(after).last >= WORTH
       end
       private_class_method :worth?
     end

@@ -19,11 +19,11 @@ class BenchImproveTest < CoreTest
   end
 
   def test_where_one_is_broken_already_the_others_come_first
-    work = problem(shop, chain(1, 60), chain(2, 60))
+    work = problem(shop, chain(1, 60, promise: 30), chain(2, 60))
     aim = Bench::Aim.new(work, limits: { 0 => 30, 1 => 60 }, broken: [0])
 
-    assert_equal [0, 90, 0, 180], aim.cost(placed(work, [1, 0]))
-    assert_equal [60, 30, 0, 180], aim.cost(placed(work))
+    assert_equal [0, 1, 90, 0, 180], aim.cost(placed(work, [1, 0]))
+    assert_equal [60, 1, 30, 0, 180], aim.cost(placed(work))
     assert_equal [120, 60], better(placed(work), aim).readies
   end
 
@@ -49,6 +49,15 @@ class BenchImproveTest < CoreTest
     after = better(standing.schedule, Bench::Aim.of(standing), focus: 40)
 
     assert_operator after.ready(40), :<, 2 * 1440
+  end
+
+  # One is lost, by a day; another, which somebody has put behind it, is late by minutes.
+  def test_what_can_be_kept_after_all_does_not_wait_for_what_is_lost
+    work = problem(shop, chain(1, operation(60, dry_minutes: 1200), 10, promise: 100), chain(2, 50, promise: 100))
+    standing = Bench::Standing.new(placed(work))
+    after = better(standing.schedule, Bench::Aim.of(standing))
+
+    assert_equal [[1, 2], [1]], [standing, Bench::Standing.new(after)].map { |plan| plan.in_danger.sort }
   end
 
   # The last of a job is pinned, and what comes before it is not.
