@@ -9,8 +9,8 @@ module UprightBench
       class Aim
         PATIENCE = 540 # minutes worked (house rule)
 
-        # What keeps the chances of the promises that were given. What nothing is promised for, as a machine that nobody
-        # has looked over, does not wait longer than a day for the sake of what is late anyway.
+        # What keeps the chances of the promises that were given. What nothing is promised for, as a machine that
+        # nobody has looked over, does not wait longer than a day for the sake of what is late anyway.
         # @param standing [Standing]
         # @return [Aim]
         def self.of(standing)
@@ -18,6 +18,18 @@ module UprightBench
           limits = standing.limits.transform_keys { |number| problem.job(number) }
           late = { **broken(standing.schedule, limits.keys), **waiting(problem, limits) }
           new(problem, limits: limits.merge(late), broken: late.keys)
+        end
+
+        # What saves as many as can be of the promises in danger, which ought to be as sure as any; the others may
+        # become less sure, and stay out of danger.
+        # @param standing [Standing]
+        # @return [Aim]
+        def self.saving(standing)
+          problem = standing.schedule.problem
+          limits = standing.saving_limits.transform_keys { |number| problem.job(number) }
+          unpromised = waiting(problem, limits)
+          in_danger = standing.in_danger.map { |number| problem.job(number) }
+          new(problem, limits: { **limits, **unpromised }, broken: [*in_danger, *unpromised.keys])
         end
 
         def self.broken(schedule, jobs)

@@ -120,13 +120,7 @@ module UprightBench
         # As early before each promise as the plan that stands is, for the others; this one as surely as it should be.
         def limits(problem)
           given = @standing.limits.except(@number).transform_keys { |number| problem.job(number) }
-          given.merge(problem.job(@number) => safe_limit(problem))
-        end
-
-        # In the middle of what it takes and of what it may take.
-        def safe_limit(problem)
-          spread = @problem.worked(@standing.ready_by(@number)) - @problem.worked(@schedule.ready(@job))
-          problem.worked(@problem.chains[@job].promise) - [spread, 0].max
+          given.merge(problem.job(@number) => @standing.safe_limit(@number, problem: problem))
         end
 
         def saved?(effects)

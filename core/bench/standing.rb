@@ -36,9 +36,10 @@ module UprightBench
         end
 
         # @param number [Integer] a job's
-        # @return [Integer] the moment by which it is ready as surely as a promise is to be kept
-        def ready_by(number)
-          @replay.quantile(number, wanted(number))
+        # @param of_wanted [Float] how sure, of as sure as a promise is to be kept
+        # @return [Integer] the moment by which it is ready as surely
+        def ready_by(number, of_wanted = 1.0)
+          @replay.quantile(number, wanted(number) * of_wanted)
         end
 
         # @param number [Integer] a job's
@@ -60,13 +61,31 @@ module UprightBench
 
         # How much later a job may be ready in the plan, in minutes that the shop works: as much as is left between the
         # moment by which it is ready as surely as it should be, and its promise. None where nothing is left.
+        # @param of_wanted [Float] likewise
         # @return [Hash{Integer=>Integer}] number => until when, in minutes worked
-        def limits
-          @limits ||= promised.to_h do |chain|
+        def limits(of_wanted = 1.0)
+          (@limits ||= {})[of_wanted] ||= promised.to_h do |chain|
             planned = @problem.worked(@schedule.ready(@problem.job(chain.number)))
-            spare = @problem.worked(chain.promise) - @problem.worked(ready_by(chain.number))
+            spare = @problem.worked(chain.promise) - @problem.worked(ready_by(chain.number, of_wanted))
             [chain.number, planned + [spare, 0].max]
           end
+        end
+
+        # Where promises in danger are to be saved: until when those must be ready to be as sure as they should, and the
+        # others to stay out of danger.
+        # @return [Hash{Integer=>Integer}] number => until when, in minutes worked
+        def saving_limits
+          limits(DANGER).merge(in_danger.to_h { |number| [number, safe_limit(number)] })
+        end
+
+        # Between what a job takes and what it may take lies as much as now.
+        # @param number [Integer] of a job with a promise
+        # @param problem [Problem] whose minutes worked are asked for
+        # @return [Integer] until when it must be ready in a plan, to be as sure as it should
+        def safe_limit(number, problem: @problem)
+          job = @problem.job(number)
+          spread = problem.worked(ready_by(number)) - problem.worked(@schedule.ready(job))
+          problem.worked(@problem.chains[job].promise) - [spread, 0].max
         end
 
         # @param replay [Replay] of a plan with one more job

@@ -6,8 +6,7 @@ module UprightBench
   module Services
     # Makes the plan of the bench anew, from the one that stands: when something happened, and when time has passed.
     module MakePlan
-      MOVES = 300    # plans that are tried
-      WORTH = 15     # minutes, summed over all jobs, below which nothing is moved about for being ready sooner
+      MOVES = 300 # plans that are tried
 
       # The queue's job that does it.
       class Work < Que::Job
@@ -33,7 +32,7 @@ module UprightBench
           chains = bench.chains
           next KeepPlan.nothing(at: at) if chains.empty?
 
-          schedule = better(standing(bench, chains), moves)
+          schedule = Core::Bench::Anew.new(standing(bench, chains)).call(moves: moves)
           KeepPlan.call(schedule, bench, at: at)
           schedule
         end
@@ -52,22 +51,6 @@ module UprightBench
         problem = Core::Bench::Problem.new(bench.shop, chains, bench.kept.holds)
         Core::Bench::Standing.of(problem, bench.kept)
       end
-
-      # @param standing [Core::Bench::Standing]
-      # @param moves [Integer]
-      # @return [Core::Bench::Schedule] one that is worth it, else the one that stands
-      def better(standing, moves)
-        before = standing.schedule
-        aim = Core::Bench::Aim.of(standing)
-        after = Core::Bench::Improve.new(Core::Bench::Placing.new(before.problem), aim).call(before, moves: moves)
-        worth?(aim, before, after) ? after : before
-      end
-
-      def worth?(aim, before, after)
-        harms = [after, before].map { |schedule| aim.harm(schedule) }
-        (harms.first <=> harms.last).negative? || aim.cost(before).last - aim.cost(after).last >= WORTH
-      end
-      private_class_method :worth?
     end
   end
 end

@@ -54,7 +54,7 @@ module UprightBench
       end
 
       def schedule
-        @schedule ||= MakePlan.better(MakePlan.standing(bench), MOVES)
+        @schedule ||= Core::Bench::Anew.new(MakePlan.standing(bench)).call(moves: MOVES)
       end
 
       def step

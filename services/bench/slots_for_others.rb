@@ -46,7 +46,7 @@ module UprightBench
       end
 
       def after_it
-        schedule = MakePlan.better(MakePlan.standing(BenchAt.new(at: @at)), MOVES)
+        schedule = Core::Bench::Anew.new(MakePlan.standing(BenchAt.new(at: @at))).call(moves: MOVES)
         Core::Bench::Standing.new(schedule)
       end
 
