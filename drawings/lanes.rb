@@ -98,7 +98,7 @@ module UprightBench
       def wait_rows
         @wait_rows ||= rows(in_sight(@drawn.waits)) do |wait|
           left, width = @scale.span(wait.from, wait.till)
-          [left, [width, 8 + (wait.words.size * LaneBlocks::LETTER)].max]
+          [left, [width, words_from(wait, left, width) + length(wait) + 4].max]
         end
       end
 
@@ -158,10 +158,20 @@ module UprightBench
         end.join
       end
 
+      # In the bar; behind it where that is too short, and the picture is not at its end.
+      def words_from(wait, left, width)
+        behind = width < length(wait) + 8 && left + width + length(wait) + 8 < WIDTH
+        behind ? width + 4 : 4
+      end
+
+      def length(wait)
+        wait.words.size * LaneBlocks::LETTER
+      end
+
       def wait(wait, left, top)
         _, width = @scale.span(wait.from, wait.till)
         Svg.tag(:rect, x: left, y: top + 3, width: width, height: WAIT - 6, class: "waiting") +
-          Svg.text(wait.words, x: left + 4, y: top + 14, class: "lane-wait")
+          Svg.text(wait.words, x: left + words_from(wait, left, width), y: top + 14, class: "lane-wait")
       end
 
       def now_line

@@ -95,6 +95,19 @@ class LanesTest < AppTest
     refute_includes drawing(now: at(20)), 'class="now"'
   end
 
+  # Behind a bar that is too short, but for one at the end of the picture.
+  def test_words_of_what_waits_have_room
+    [[at(10), at(16), 4], [at(10), at(10, 10), 20],
+     [at(16, 50, day: 1), at(17, day: 1), 4]].each do |from, till, indent|
+      wait = Wait.new(job: 7, from: from, till: till, words: "7 dries, rack 4, 5")
+      left, words = drawing(waits: [wait]).match(/<rect x="([\d.]+)"[^>]*class="waiting".*?<text x="([\d.]+)"/m)
+        .captures.map(&:to_f)
+
+      assert_in_delta indent, words - left, 12
+      assert_equal indent > 4, words - left > 4.5
+    end
+  end
+
   def test_on_a_wall_lanes_grow_as_far_as_they_may
     low, high, most = [0, 200, 5000].map do |height|
       drawing(least_height: height)[/viewBox="0 0 \d+ ([\d.]+)"/, 1].to_f
