@@ -213,12 +213,12 @@ module UprightBench
           Drawings::MiniRibbon.new(sheet: machine.to_core, marks: due_marks(machine.to_core, machine.dues)).render
         end
 
-        # @return [String] as in "Replace exhaust cassette, 5 Apr"
+        # @return [String] as HTML, as in "Replace exhaust cassette, 5 Apr"
         def next_due_words(machine)
-          due = machine.dues.first
+          due = machine.dues.find { |one| !done_at_home?(one) } || machine.dues.first
           return "No clock runs yet" unless due
 
-          "#{due.action.capitalize} #{due.position_name.downcase}, #{due.due_on ? day(due.due_on) : 'never'}"
+          "#{h(due.action.capitalize)} #{h(due.position_name.downcase)}, #{due_day(due)} #{overdue_word(due, [])}"
         end
 
         # @return [Hash{String=>String}] how a customer can agree, of the ways that staff record

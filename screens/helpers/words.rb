@@ -117,7 +117,7 @@ module UprightBench
 
         # The early and the late bound of a due date.
         def between(due)
-          return "" if due.due_on.nil? || due_day(due) == "done at home"
+          return "" if due.due_on.nil? || done_at_home?(due)
           return "not known" if due.deciding.to_sym == :unknown
           return "that day" if due.early_on == due.late_on
 
@@ -129,7 +129,12 @@ module UprightBench
         def due_day(due)
           return "never" unless due.due_on
 
-          due.due_on < today && !due.may_card ? "done at home" : day(due.due_on)
+          done_at_home?(due) ? "done at home" : day(due.due_on)
+        end
+
+        # @return [Boolean]
+        def done_at_home?(due)
+          !due.due_on.nil? && due.due_on < today && !due.may_card
         end
 
         # @param left [Array<String>] places at which the customer left something that was due

@@ -21,10 +21,12 @@ module UprightBench
       end
       private_class_method :row
 
+      # Without what they should have done at home by now: nobody knows whether they did.
       # @return [Array<Models::Due>] the soonest first
       def self.dues_of(customer, today)
         machines = Models::Machine.where(customer_id: customer.id, state: %w[in_use stored]).select(:id)
         Models::Due.running.where { due_on < (today >> 12) }.where(machine_id: machines)
+          .exclude { (due_on < today) & ~may_card }
           .eager(machine: :sheet).order(:due_on, :machine_id, :id).all
       end
       private_class_method :dues_of
