@@ -15,8 +15,8 @@ module UprightBench
     # (measure/mutants/equivalent.txt).
     class Mutants
       ROOT = File.expand_path("..", __dir__)
-      COPIED = %w[core english docs/sheet.schema.json demo/sheets demo/parts.json test/core test/support
-                  test/core_helper.rb].freeze
+      COPIED = %w[core english launch/core_alone.rb docs/sheet.schema.json demo/sheets demo/parts.json starters
+                  test/core test/support test/core_helper.rb].freeze
       PATIENCE_SECONDS = 120
       RUN = 'Dir["test/core/**/*_test.rb"].sort.each { |file| require File.expand_path(file) }'
 
