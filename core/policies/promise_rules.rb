@@ -8,7 +8,7 @@ module UprightBench
         ALL = [
           Number.new(key: "promises_kept_percent", group: :promises, label: "Promises that are to be kept", unit: "%",
             range: 50..99, default: 90, hint: "Of a hundred. The more, the later a machine is promised."), # house rule
-          Number.new(key: "part_promises_kept_percent", group: :promises, label: "Of those where a part is to come",
+          Number.new(key: "part_promises_kept_percent", group: :promises, label: "The same, where a part is to come",
             unit: "%", range: 50..99, default: 90, # house rule
             hint: "The fewer, the sooner such a machine is promised, and the more often its customer hears that the " \
                   "part is late."),
