@@ -20,6 +20,14 @@ class TakeInTest < CoreTest
     assert_equal [230 + 10, 530 + 10], [[230], [240, 260]].map { |work| ask(shop, [], chain(1, *work)).by }
   end
 
+  # The shop closes at 540; one of two stays on.
+  def test_nothing_is_to_spare_of_the_hour_that_somebody_stays_on
+    closed = shop(people: 2)
+    stays_on = closed.staying_on(closed.technicians.first)
+
+    assert_equal [1440 + 15, 560], [closed, stays_on].map { |here| Bench::ToSpare.after(560, here) }
+  end
+
   def test_it_goes_before_others_as_long_as_their_promises_hold
     soon, late = [70, 500].map { |promise| chain(1, 60, promise: promise) }
 
