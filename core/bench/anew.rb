@@ -40,7 +40,7 @@ module UprightBench
         # @return [Schedule] the best of those that bring nobody into danger; else the one that stands
         def saving(standing, moves)
           aim = Aim.saving(standing)
-          plans = [standing.schedule, pressing(standing)]
+          plans = [standing.schedule, pressing(standing)].compact
             .map { |schedule| carried_out(improved(schedule, aim, moves / 2)) }
           saved = plans.select { |plan| harmless?(plan, standing) }.max_by { |plan| sure(plan) }
           saved && sure(saved) - sure(standing) >= GAIN ? saved.schedule : standing.schedule
@@ -52,10 +52,13 @@ module UprightBench
 
         # A plan of its own, in which comes first what presses most: from where something was put off for long, small
         # steps often find no way back.
+        # @return [Schedule, nil] nil where there is none within the horizon
         def pressing(standing)
           problem = standing.schedule.problem
           limits = standing.saving_limits.transform_keys { |number| problem.job(number) }
           Placing.new(problem).call(Kept.new.order(problem, limits), [])
+        rescue BeyondHorizon
+          nil
         end
 
         # @return [Float] how many promises are kept on average
