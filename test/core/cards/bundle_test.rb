@@ -73,6 +73,23 @@ class BundleTest < CoreTest
     refute_empty bundle(due(1, here_on: MONDAY - 60), quiet_days: 61).held_back
   end
 
+  # Two follow-ups after the first card, and no more.
+  def test_the_last_follow_up_still_goes
+    sent = ->(attempts) { bundle(due(-400, attempts: attempts, carded_on: MONDAY - 31)) }
+
+    assert_equal [3, {}], sent.call(2).then { |last| [last.attempt, last.held_back] }
+    assert_empty sent.call(3).lines
+  end
+
+  def test_why_no_card_can_go
+    address = Cards::Address.new(ways: {}, agreed: %i[email])
+    nowhere = Cards::Bundle.new(customer_id: 1, tasks: [due(1)], address: address, policy: Cards::Policy.new,
+      today: MONDAY)
+
+    assert_equal [nil, address.obstacle], [bundle(due(1)).obstacle, nowhere.obstacle]
+    refute nowhere.leaves_by?(MONDAY)
+  end
+
   def test_a_follow_up_after_the_gap
     one = bundle(due(-30, attempts: 1, carded_on: MONDAY - 30))
 

@@ -128,6 +128,15 @@ class DueDateTest < CoreTest
     [answer.due_on, answer.early_on, answer.late_on].map { |day| (day - NEW_YEAR).to_i }
   end
 
+  # What is known of the use alone leaves a range; how finely it was judged makes it no narrower.
+  def test_a_coarse_judgement_widens_the_range
+    fine, coarse = [0, 0.02].map { |step| days(found(0.4, clock(:hours, 50), step: step)) }
+
+    assert_equal fine.first, coarse.first
+    assert_operator coarse[1], :<=, fine[1]
+    assert_operator coarse.last, :>=, fine.last
+  end
+
   def test_what_was_found_says_when_it_is_due
     foam = found(0.4, clock(:months, 3), step: 0.2)
 

@@ -12,6 +12,7 @@ class AskedOfKindTest < CoreTest
     assert_equal [%i[length_mm width_mm], %i[length_mm width_mm diameter_mm]],
       [Fit::AskedOfKind.sides("belt"), Fit::AskedOfKind.sides("gadget")]
     assert_equal %w[clip first_side frame seal twist_lock], asked("filter").keys
+    assert_equal({ "toothed" => [true, false] }, asked("belt"))
   end
 
   def test_with_what_is_known_of_those_on_file

@@ -34,6 +34,13 @@ class FitTrapsTest < CoreTest
     assert_equal Reason.of(:gone, part: "Belt 332", number: "B-3"), answer.near_misses.first.reasons.first
   end
 
+  # What is listed for the model is the stronger, though only what took its place is on the shelf.
+  def test_what_is_listed_comes_before_its_successor
+    answer = find([belt(2, 332), belt(1, 332, successor_id: 2, stock: 0)], [listed(1)])
+
+    assert_equal [1, 2], answer.candidates.map { |candidate| candidate.part.id }
+  end
+
   def test_a_successor_names_the_strongest_of_what_is_listed
     family = Fit::Rule.new(part_id: 1, position: "place", family: "Stride")
     parts = [belt(1, 332, successor_id: 2, discontinued: true, stock: 0), belt(2, 332)]
