@@ -19,11 +19,6 @@ module UprightBench
         plan.steps.map { |step| step(step.to_hash) }
       end
 
-      # @return [Hash{Integer=>Float}] number of a job => how sure its promise is
-      def shares
-        Models::BenchPlan.the.shares.to_hash.transform_keys(&:to_i)
-      end
-
       def step(step)
         Step.new(job: step["job"], key: step["key"].to_sym, person: step["person"], dries: step["dries"] || false,
           from: Time.at(step["from"]), till: Time.at(step["till"]))

@@ -173,11 +173,11 @@ class PromisesTest < DatabaseTest
     settle(one)
     Services::MakePlan.call(at: monday)
 
-    assert_operator Queries::PlannedJobs.shares.fetch(one.number), :>=, 0.9
+    assert_operator Queries::PlanOfBench.new(now: NOW).shares.fetch(one.number), :>=, 0.9
     Services::MakePlan.call(at: monday + 3600)
 
     assert_equal [0.0, %i[work refit]],
-      [Queries::PlannedJobs.shares.fetch(one.number), Queries::PlannedJobs.now.fetch(one.number).map(&:key)]
+      [Queries::PlanOfBench.new(now: NOW).shares.fetch(one.number), Queries::PlannedJobs.now.fetch(one.number).map(&:key)]
   end
 
   private
