@@ -10,6 +10,13 @@ module UprightBench
       class Replay
         LOOKED_AHEAD = 3 # operations
 
+        # @param share [Float]
+        # @param count [Integer] of draws, in the order of what came out
+        # @return [Integer] place of the draw by which as many are in time
+        def self.place(share, count)
+          (((count + 1) * share).ceil - 1).clamp(0, count - 1)
+        end
+
         # @param schedule [Schedule]
         # @param chances [Chances]
         def initialize(schedule, chances: Chances.new)
@@ -50,7 +57,14 @@ module UprightBench
         # @return [Integer] the moment by which a job is ready in that share of draws
         def quantile(number, share)
           ready = readies[@problem.job(number)].sort
-          ready[((ready.size + 1) * share).ceil - 1] || ready.last
+          ready[self.class.place(share, ready.size)]
+        end
+
+        # @param number [Integer] of a job
+        # @param least [Float] share of draws in which it is to be ready
+        # @return [Promisable]
+        def promisable(number, least)
+          Promisable.new(readies[@problem.job(number)], least: least, shop: @problem.shop)
         end
 
         private

@@ -7,11 +7,14 @@ module UprightBench
       class Shop
         include Value
 
+        MINUTES_FOR_ONE_MORE = Policies::Table.default("minutes_for_one_more")
+
         # @!attribute technicians [Array<Technician>]
         # @!attribute open [Calendar] when the shop is open
         # @!attribute slots [Array<Slot>, nil] of the rack; nil when nobody counts them
         # @!attribute places [Hash{Symbol=>Integer}] how many there are of what is short, as one wet bench for three
-        fields :technicians, :open, slots: nil, places: {}
+        # @!attribute minutes_for_one_more [Integer] that a promise may be later for one more of a hundred that is kept
+        fields :technicians, :open, slots: nil, places: {}, minutes_for_one_more: MINUTES_FOR_ONE_MORE
 
         STAY_ON = 60 # minutes after closing (house rule)
 

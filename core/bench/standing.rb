@@ -45,7 +45,13 @@ module UprightBench
         # @param number [Integer] a job's
         # @return [Integer] the moment by which it could be promised now
         def by(number)
-          ToSpare.after(ready_by(number), @problem.shop)
+          @replay.promisable(number, wanted(number)).by
+        end
+
+        # @param number [Integer] a job's
+        # @return [Float] share of draws in which it is ready by then
+        def share(number, moment)
+          @replay.share(number, moment)
         end
 
         # @return [Array<Integer>] numbers of jobs whose promise may well be broken, the likeliest first

@@ -25,8 +25,7 @@ module UprightBench
           # @return [Answer] what the plan says of it
           def self.of(schedule, job, **more)
             for_rack, others = schedule.waiting(job).partition { |_, what| what == :rack }
-            new(schedule: schedule, planned: schedule.ready(job), share: schedule.problem.chains[job].share,
-              held_up_by: HeldUp.by(schedule, job),
+            new(schedule: schedule, planned: schedule.ready(job), held_up_by: HeldUp.by(schedule, job),
               for_room: for_rack.sum { |step, _| step.operation.slots.size }, for_place: others.first&.last, **more)
           end
         end
@@ -170,7 +169,8 @@ module UprightBench
         end
 
         def answer(schedule, replay)
-          Answer.of(schedule, @asked, by: ToSpare.after(replay.quantile(@chain.number, @chain.share), @shop),
+          by = replay.promisable(@chain.number, @chain.share).by
+          Answer.of(schedule, @asked, by: by, share: replay.share(@chain.number, by),
             shares: standing.shares_in(replay))
         end
       end

@@ -6,12 +6,17 @@ module UprightBench
       # Rules of when a machine is ready, who tests it, and of what nobody fetched.
       module PromiseRules
         ALL = [
-          Number.new(key: "promises_kept_percent", group: :promises, label: "Promises that are to be kept", unit: "%",
-            range: 50..99, default: 90, hint: "Of a hundred. The more, the later a machine is promised."), # house rule
+          Number.new(key: "promises_kept_percent", group: :promises, label: "Promises that are to be kept, at least",
+            unit: "%", range: 50..99, default: 90, # house rule
+            hint: "Of a hundred. The more, the later a machine is promised."),
           Number.new(key: "part_promises_kept_percent", group: :promises, label: "The same, where a part is to come",
             unit: "%", range: 50..99, default: 90, # house rule
             hint: "The fewer, the sooner such a machine is promised, and the more often its customer hears that the " \
                   "part is late."),
+          Number.new(key: "minutes_for_one_more", group: :promises, unit: "min",
+            label: "For one more of a hundred that is kept, promise later by up to", range: 0..240,
+            default: 60, # house rule, measured in docs/promises.md
+            hint: "What is much surer a little later is promised a little later. 0 for never."),
           Number.new(key: "bench_seats", group: :promises, label: "Seats at the bench", unit: "seats", range: 1..50,
             hint: "Where fewer can work at once than people are there. Leave empty if there is a seat for everybody."),
           Number.new(key: "wet_benches", group: :promises, label: "Wet benches", unit: "benches", range: 1..20,

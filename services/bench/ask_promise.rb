@@ -44,11 +44,12 @@ module UprightBench
       # @return [Answer]
       # @raise [Refused] where it is in the plan no more
       def as_planned(asks, till:, wet_until: nil)
-        schedule = MakePlan.standing(@bench).schedule
-        job = schedule.problem.chains.index { |chain| chain.number == @number }
+        standing = MakePlan.standing(@bench)
+        job = standing.schedule.problem.chains.index { |chain| chain.number == @number }
         raise Refused, "Job #{@number} is not in the plan any more." unless job
 
-        told(asks, Core::Bench::TakeIn::Answer.of(schedule, job, by: @bench.minutes(till)),
+        by = @bench.minutes(till)
+        told(asks, Core::Bench::TakeIn::Answer.of(standing.schedule, job, by: by, share: standing.share(@number, by)),
           wet_until)
       end
 
@@ -82,7 +83,7 @@ module UprightBench
 
       def reason(asks, answer, at, wet_until)
         Core::Reason.of(:ready_by, **work(asks), **waits(asks), **wet(wet_until), **held_up(answer),
-          refit: ChainOfJob::REFIT_MINUTES, spare: spare(answer, at), share: (answer.share * 100).round)
+          refit: ChainOfJob::REFIT_MINUTES, spare: spare(answer, at), share: [(answer.share * 100).floor, 99].min)
       end
 
       # @return [Integer] open minutes

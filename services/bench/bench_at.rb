@@ -44,7 +44,8 @@ module UprightBench
 
       # @return [Core::Bench::Shop]
       def shop
-        @shop ||= Core::Bench::Shop.new(technicians: people.call, open: open, slots: slots, places: places)
+        @shop ||= Core::Bench::Shop.new(technicians: people.call, open: open, slots: slots, places: places,
+          minutes_for_one_more: @policies["minutes_for_one_more"])
       end
 
       # @param hours [OpenHours]

@@ -4,8 +4,10 @@ require_relative "../test_helper"
 
 # Who works at the bench, when, and what they may do there: the plan asks it, and so does the final test.
 class PeopleAtBenchTest < DatabaseTest
+  # Promised as surely as wanted, and no surer.
   def setup
     super
+    Services::SavePolicies.call({ "minutes_for_one_more" => 0 }, by: owner, at: NOW)
     Models::Job.in_shop.update(state: "declined")
     Models::WorkItem.dataset.update(took_minutes: nil)
   end
@@ -172,7 +174,7 @@ class PeopleAtBenchTest < DatabaseTest
     Config::Zone.held.during("Europe/Berlin") do
       at = Config::Zone.at(Date.new(2027, 3, 28), 0, 30)
       asked = Services::AskPromise.new(1, at: at, policies: Services::Policies.new("open_hours" => NIGHTS,
-        "promises_kept_percent" => 50))
+        "promises_kept_percent" => 50, "minutes_for_one_more" => 0))
       answer = asked.call([Services::Promises::Ask.new(150, 0, 0, "clean")])
 
       assert_includes %w[04:15 04:30], Config::Zone.local(answer.at).strftime("%H:%M")

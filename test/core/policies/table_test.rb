@@ -26,7 +26,7 @@ class PolicyTableTest < CoreTest
     "least_restored_percent" => [0..100, 85], "air_pressure_kpa" => [60..110, nil],
     "drying_hours" => [1..96, 24], "drying_temperature_c" => [-20..50, nil],
     "drying_humidity_percent" => [0..100, nil], "promises_kept_percent" => [50..99, 90],
-    "part_promises_kept_percent" => [50..99, 90],
+    "part_promises_kept_percent" => [50..99, 90], "minutes_for_one_more" => [0..240, 60],
     "bench_seats" => [1..50, nil],
     "wet_benches" => [1..20, nil], "stay_on_an_hour" => [0..1_000_000, nil],
     "fetch_again_days" => [1..90, 14], "most_fetch_reminders" => [0..10, 3],
