@@ -31,6 +31,7 @@ module UprightBench
       # @param at [Time] in the evening of the last open day
       def call(at:)
         agree_to_be_told
+        Services::MoveParcel.fitted_by_now(at: @now)
         self.class.count_drawer(at, by: @counter)
         write_note
         try_in_vain
@@ -52,9 +53,8 @@ module UprightBench
 
       # A part of the kind that is listed for another model.
       def try_in_vain
-        item = item_to_try
-        other = item && Models::Part.where(kind: item.part.kind).exclude(id: fitting(item)).order(:number).first
-        return unless other
+        item = items_to_try.find { |one| look_alike(one) } or return
+        other = look_alike(item)
 
         said = { by: @technician, at: @now }
         Services::ChoosePart.call(item.job.number, item.id, choice: "other-#{other.id}", **said)
@@ -62,9 +62,13 @@ module UprightBench
         Services::FinishLookOver.choose_best(item.job, @now)
       end
 
-      def item_to_try
+      def items_to_try
         Models::WorkItem.where(action: "replace", state: "to_do").exclude(part_id: nil)
-          .where(job_id: Models::Job.where(state: "looked_over").select(:id)).order(:id).first
+          .where(job_id: Models::Job.where(state: "looked_over").select(:id)).order(:id).all
+      end
+
+      def look_alike(item)
+        Models::Part.where(kind: item.part.kind).exclude(id: fitting(item)).order(:number).first
       end
 
       def fitting(item)

@@ -144,6 +144,7 @@ module UprightBench
       def past_job(machine, date)
         Shelf.restock(owner, at: Config::Zone.at(date, 8))
         Counter.count_weekly(Config::Zone.at(date, 8), by: counter)
+        (@parcels ||= Parcels.new(counter, @today)).call(Config::Zone.at(date, 9))
         DB.transaction { PastJob.new(machine, date, technicians.sample(random: @random), counter, @random).whole }
       end
 

@@ -22,11 +22,11 @@ module UprightBench
 
       # @param count [Integer] changes, drawn at random
       # @param seed [Integer]
-      # @param only [String] part of the path of the files to change
+      # @param only [String] parts of the paths of the files to change, with commas between
       def initialize(count:, seed:, only: "core/", out: $stdout)
         @count = count
         @random = Random.new(seed)
-        @only = only
+        @only = only.split(",")
         @out = out
         @queue = Queue.new
         @survivors = Queue.new
@@ -43,7 +43,7 @@ module UprightBench
       private
 
       def sites
-        Dir.glob("core/**/*.rb", base: ROOT).select { |file| file.include?(@only) }
+        Dir.glob("core/**/*.rb", base: ROOT).select { |file| @only.any? { |part| file.include?(part) } }
           .flat_map { |file| Sites.new(file, File.read(File.join(ROOT, file))).all }
       end
 

@@ -73,7 +73,7 @@ module UprightBench
           erb :"job/history", layout: !htmx?, locals: { job: job, events: Queries::JobHistory.call(job) }
         end
 
-        app.helpers Helpers, PageWords, MoneyWords
+        app.helpers Helpers, PageWords, ItemWords, MoneyWords
       end
       private_class_method :pages_routes
 

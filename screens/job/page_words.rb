@@ -102,68 +102,10 @@ module UprightBench
           parts.join("; ") if parts.any?
         end
 
-        # @return [String] as it was planned; as it was, once it is done
-        def item_minutes_words(item)
-          took = item.took_minutes or return minutes_words(item.minutes)
-          "#{minutes_words(item.minutes)}, took #{minutes_words(took.round.clamp(1..))}"
-        end
-
         # @return [String] as in "screen. Then look at the light gaskets: bin rim seal."
         def blow_out_words(blow_out)
           light = " Then look at the light gaskets: #{blow_out.light.join(', ')}." if blow_out.light.any?
           "#{blow_out.places.map { |place| place.name.downcase }.join(', ')}.#{light}"
-        end
-
-        def dry_words(stay)
-          return "it does not dry in this air" if stay.too_damp
-
-          stay.dry?(now) ? "dry" : "dry #{moment(stay.dry_at)}"
-        end
-
-        # How it is done. Of what is replaced, the care of the place is that of the new one; where it rotates, what
-        # comes out is washed.
-        # @param place [Core::Sheets::Position]
-        # @return [String, nil]
-        def item_care_words(item, place)
-          return place.care_for("wash") if item.rotates
-          return place.care_for(item.action) if item.action != "replace" || place.care_of.key?("replace")
-
-          "Care of the new one: #{place.care}" if place.care
-        end
-
-        def done_button(item)
-          return "Fitted; old one washed, to the rack" if item.rotates && item.action == "replace"
-
-          Core::Findings::VerdictKind.of(item.action).done
-        end
-
-        # @return [Symbol, String] of Drawings::Mark
-        def item_mark(item)
-          item.state == "left" ? :leave : item.action
-        end
-
-        # @return [Array<Models::WorkItem>] whose old part is washed for the next time
-        def rotated_items(page)
-          page.items.select { |item| item.state == "done" && item.rotates }
-        end
-
-        # @return [Array<String>] what came out and belongs to the customer
-        def goes_back(page)
-          page.items.select { |item| item.state == "done" }.flat_map { |item| item.goes_back.to_a }
-        end
-
-        # @return [String] where the customer's spare is
-        def spare_words(page, item)
-          name = page.sheet.position(item.position).name.downcase
-          stay = item.rack_stays.last
-          return "Their spare #{name} is washed. Give it to them with the machine." if stay.nil? || stay.off_at
-
-          where = "Their spare #{name} is #{stay.slot ? "on #{stay.lies}" : "drying elsewhere (#{stay.lies})"}"
-          if stay.dry?(now)
-            "#{where}, dry. Give it to them with the machine."
-          else
-            "#{where}, wet until #{moment(stay.dry_at)}. They can fetch it later, or it stays here for next time."
-          end
         end
 
         # @return [String] as in "2 × crevice tool, wand"

@@ -268,13 +268,13 @@ class ScreensTest < DatabaseTest
     care = job.sheet.position("pre-filter").care
     get "/jobs/#{job.number}"
 
-    refute_includes page, "Care of the new one"
+    refute_match(/Care of the new one|goes in instead/, page)
     assert_says(/#{care}/)
     part = Models::Part.first(number: "HD-2010")
     Services::ChoosePart.call(job.number, item(job, "pre-filter").id, choice: part.id.to_s, by: technician, at: NOW)
     get "/jobs/#{job.number}"
 
-    assert_says(/Care of the new one: #{care}/)
+    assert_says(/may be washed. A new one goes in instead. Care of the new one: #{care}/)
   end
 
   def test_a_full_rack_refuses_another_wash
