@@ -169,8 +169,16 @@ module UprightBench
 
         def expected_words(row)
           forecast = row.forecast or return
-          dues, walk_ins = [forecast.from_dues, forecast.from_walk_ins].map { |count| figure(count, decimals: 2) }
-          "#{dues} due and #{walk_ins} walk-ins in #{forecast.days} days: target #{row.order.level}."
+          "#{likely_words(forecast)} in #{forecast.days} days: target #{row.order.level}."
+        end
+
+        # @return [String] as in "0.4 due and 0.2 walk-ins"; what rounds to none is left out
+        def likely_words(forecast)
+          likely = { "due" => forecast.from_dues, "walk-ins" => forecast.from_walk_ins }
+          said = likely.transform_values { |count| count.round(1) }.select { |_, count| count.positive? }
+          return "Hardly any" if said.empty?
+
+          English::List.of(said.map { |what, count| "#{figure(count, decimals: 1)} #{what}" })
         end
 
         def supplier_summary(supplier, rows)

@@ -13,6 +13,8 @@ module UprightBench
       # Something of a job dries, or is to come, until its next step; `slots` are labels of the rack, if it lies there
       # already.
       Wait = Struct.new(:job, :from, :till, :dries, :slots, keyword_init: true)
+      # When a job is begun, what it waits for in between, if anything, and when it is ready.
+      Course = Struct.new(:from, :wait, :till, keyword_init: true)
       # A promise that may well be broken, and what would save it.
       Danger = Struct.new(:job, :share, :by, :ways, keyword_init: true)
       Way = Struct.new(:kind, :other, :technician, :share, :by, keyword_init: true)
@@ -61,6 +63,14 @@ module UprightBench
       def waits
         @waits ||= steps.group_by(&:job).filter_map { |job, steps| wait(job, steps) }
           .sort_by { |wait| [wait.till, wait.job] }
+      end
+
+      # @param job [Integer] number of a job in the plan
+      # @return [Course]
+      def course(job)
+        mine = steps.select { |step| step.job == job }
+        wait = waits.find { |one| one.job == job && (one.dries || mine.size > 1) }
+        Course.new(from: mine.first.from, wait: wait, till: mine.last.till)
       end
 
       # @return [Array(Integer, Integer)] slots of the rack, and how many are free

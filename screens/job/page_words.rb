@@ -96,6 +96,14 @@ module UprightBench
           page.items.any? { |item| item.state == "done" && item.action == "replace" }
         end
 
+        # @param dues [Array<Models::Due>] the next first
+        # @return [String] as in "fleece bag 28 Feb 2027, and 4 more"
+        def first_due_words(dues)
+          first, *others = dues
+          more = ", and #{others.size} more" if others.any?
+          "#{first.position_name.downcase} #{due_day(first)}#{more}"
+        end
+
         # @return [String, nil] the parts in the order in which they go back; what is counted in says so itself
         def refit_words(page)
           parts = page.strip.refit.flat_map(&:places).map { |place| place.name.downcase }

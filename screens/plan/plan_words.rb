@@ -12,7 +12,7 @@ module UprightBench
 
           share, low, high = [kept.share, kept.low, kept.high].map { |part| (part * 100).round }
           "#{kept.hits} of #{counted(kept.tries, 'promise')} kept in half a year: #{share} % (likely " \
-            "#{low} to #{high} %). Wanted: #{wanted_share_words}."
+            "#{low} to #{high} %). Wanted: at least #{wanted_share_words}."
         end
 
         # @return [String] with that of promises with a part, where it is another
@@ -34,6 +34,21 @@ module UprightBench
         def from_till_words(from, till)
           ends = zone_date(from) == zone_date(till) ? clock_of(till) : moment(till)
           "#{moment(from).sub(/\A./, &:upcase)} to #{ends}"
+        end
+
+        # @param plan [Queries::PlanOfBench]
+        # @param job [Integer] number of a job in it
+        # @return [String] as in "In the plan it is begun Mon 10:30, dries until Tue 10:45 and is ready Tue 11:00."
+        def planned_words(plan, job)
+          course = plan.course(job)
+          begun = "is begun #{moment(course.from)}" if course.from > now
+          waits = wait_until_words(course.wait) if course.wait
+          "In the plan it #{English::List.of([begun, waits, "is ready #{moment(course.till)}"].compact)}."
+        end
+
+        # @param wait [Queries::PlanOfBench::Wait]
+        def wait_until_words(wait)
+          "#{wait.dries ? 'dries' : 'waits for a part'} until #{moment(wait.till)}"
         end
 
         # @param way [Queries::PlanOfBench::Way]

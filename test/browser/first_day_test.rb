@@ -194,7 +194,7 @@ class FirstDayTest < BrowserTest
     push "It is gone"
     push "The rest passes: close up"
 
-    assert_css "caption", text: "Next due"
+    assert_css "summary", text: "Next due"
     push "Hand over"
 
     assert_text "Handed over"

@@ -214,7 +214,7 @@ class StoryTest < BrowserTest
     visit "/jobs/#{job.number}"
     close_it_up
 
-    assert_css "caption", text: "Next due"
+    assert_css "summary", text: "Next due"
     assert_equal 1, Models::Fitting.in_place.first(machine_id: job.machine_id, position: "pre-filter").wash_count
     assert_equal [today, part("HD-2020").id], Models::Fitting.in_place.first(machine_id: job.machine_id,
       position: "post-filter").values.values_at(:fitted_on, :part_id)

@@ -52,6 +52,18 @@ class PlanScreenTest < DatabaseTest
     assert_match(/#{technician.name} stays on for up to an hour, for up to \$42\.00\. Then/, page)
   end
 
+  def test_of_a_promise_in_danger_it_says_what_the_plan_has_for_its_job
+    waiting = Queries::PlanOfBench.new(now: NOW).waits.find(&:dries)
+    danger = { job: waiting.job, share: 0.3, by: NOW.to_i, ways: [] }
+    Models::BenchPlan.dataset.update(dangers: Sequel.pg_jsonb([danger]))
+    get "/plan"
+
+    ready = Queries::PlannedJobs.steps.select { |one| one.job == waiting.job }.map(&:till).max
+    said = [waiting.till, ready].map { |time| Core::Units::Moment.words(Config::Zone.local(time), today: today) }
+
+    assert_match(/In the plan it (is begun [^.]*, )?dries until #{said.first} and is ready #{said.last}\./, page)
+  end
+
   def test_a_move_says_what_it_breaks_and_writes_nothing
     get "#{path}?person_id=#{step.person}&not_before=#{(step.from + 86_400).strftime('%Y-%m-%dT%H:%M')}"
 

@@ -95,7 +95,7 @@ class ShelfScreensTest < DatabaseTest
     make_short
     get "/shelf/short"
 
-    assert_says(/2\.50 due and 1\.50 walk-ins in 10 days: target 7/)
+    assert_says(/2\.5 due and 1\.5 walk-ins in 10 days: target 7/)
     key = page[/name="request_key" value="([^"]+)"/, 1]
     submit "/shelf/short/#{@part.supplier_id}", { "request_key" => key, "pieces" => { @part.id.to_s => "5" } },
       from: "/shelf/short"
