@@ -59,9 +59,19 @@ module UprightBench
             locals: { job: job, page: page, sent: page.sent_estimate, problem: problem, errors: errors, typed: typed }
         end
 
-        # @return [String] the ribbon, with the places that matter in words
+        # @return [String] the ribbon, with the places that matter in words: what is to be done there, or was
         def customer_ribbon(page)
-          Drawings::CustomerRibbon.new(sheet: page.sheet, marks: page.marks).render
+          words = page.items.to_h do |item|
+            [item.position, "#{page.sheet.position(item.position).name}: #{item_how_words(item)}"]
+          end
+          Drawings::CustomerRibbon.new(sheet: page.sheet, marks: page.marks, words: words).render
+        end
+
+        # @return [String] heading of what is done at each place
+        def found_heading(job)
+          return "What we found and did" if job.closed_up_at
+
+          job.agreed? ? "What we found and do" : "What we found and would do"
         end
 
         # @return [Hash{String=>Array}] heading => rows, as on the slip that goes home

@@ -175,7 +175,7 @@ module UprightBench
         # @return [String] as in "Replace was due 17 Jun 2025 (calendar)."
         def overdue_words(due)
           if due.deciding.to_sym == :unknown
-            return "Nobody knows when it was last #{Job::PageWords::DONE.fetch(due.action, 'looked at')}: look at it."
+            return "Nobody knows when it was last #{Core::Findings::VerdictKind.past_of(due.action)}: look at it."
           end
 
           "#{due.action.capitalize} was due #{day(due.due_on)} (#{clock_words(due.deciding)})."

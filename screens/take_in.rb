@@ -174,7 +174,7 @@ module UprightBench
         # @param past [Queries::LastJobs::Past]
         # @return [String] as in "Hose cleaned, foam filter replaced."
         def past_work_words(past)
-          done = past.work.map { |place, action| "#{place} #{Job::PageWords::DONE.fetch(action)}" }.join(", ")
+          done = past.work.map { |place, action| "#{place} #{Core::Findings::VerdictKind.past_of(action)}" }.join(", ")
           left = "Left then, ask again: #{past.left.join(', ')}." if past.left.any?
           [done.empty? ? "Nothing was done." : "#{done}.".sub(/\A./, &:upcase), left].compact.join(" ")
         end

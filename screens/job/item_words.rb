@@ -5,6 +5,14 @@ module UprightBench
     module Job
       # The sentences about one piece of work on the job page. `page` is a Queries::JobPage throughout.
       module ItemWords
+        # @return [String] what was done, is to be done, or that it is left
+        def item_how_words(item)
+          return "left as it is" if item.state == "left"
+
+          kinds = Core::Findings::VerdictKind
+          item.state == "done" ? kinds.past_of(item.action) : kinds.of(item.action).words
+        end
+
         # @return [String] as it was planned; as it was, once it is done
         def item_minutes_words(item)
           took = item.took_minutes or return minutes_words(item.minutes)

@@ -5,9 +5,6 @@ module UprightBench
     module Job
       # The sentences of the job page. `page` is a Queries::JobPage throughout.
       module PageWords
-        # What was done, as the line below the work says it.
-        DONE = { "clean" => "cleaned", "wash" => "washed", "replace" => "replaced", "refer" => "referred" }.freeze
-
         # @return [Array<Symbol>] the steps that the page shows, the last first reached
         def job_steps(page)
           steps = Core::Jobs::States::STEPS.keys - [:done]
@@ -52,8 +49,7 @@ module UprightBench
         def work_done_words(page)
           done = page.items.map do |item|
             part = " (#{item.part.name})" if item.part && item.state == "done"
-            how = item.state == "left" ? "left as it is" : DONE.fetch(item.action)
-            "#{page.sheet.position(item.position).name}: #{how}#{part}"
+            "#{page.sheet.position(item.position).name}: #{item_how_words(item)}#{part}"
           end
           done.empty? ? "Nothing to do." : "#{done.join('; ')}."
         end

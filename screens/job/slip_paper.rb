@@ -91,7 +91,8 @@ module UprightBench
 
         def done
           @page.items.select { |item| item.state == "done" }.map do |item|
-            ["#{name_of(item.position)}: #{PageWords::DONE.fetch(item.action)}", item.part&.number, why_done(item)]
+            done = Core::Findings::VerdictKind.past_of(item.action)
+            ["#{name_of(item.position)}: #{done}", item.part&.number, why_done(item)]
           end
         end
 

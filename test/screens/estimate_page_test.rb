@@ -36,7 +36,7 @@ class EstimatePageTest < DatabaseTest
       by: technician, at: NOW)
     get @path
 
-    assert_includes page, "Ready by"
+    ["Ready by", "Pre-motor filter: replace<"].each { |words| assert_includes page, words }
     refute_includes page, "What comes next"
     Models::Job.where(id: @job.id).update(promise_at: NOW - 60)
     get @path
@@ -46,7 +46,8 @@ class EstimatePageTest < DatabaseTest
     close_job(@job)
     get @path
 
-    ["Done", "Pre-motor filter: replaced", "What comes next", "At home", "Our guarantee on this work holds until"]
+    ["Done", "Pre-motor filter: replaced<", "What comes next", "At home",
+     "Our guarantee on this work holds until"]
       .each { |words| assert_includes page, words }
   end
 
@@ -81,7 +82,8 @@ class EstimatePageTest < DatabaseTest
     sent_estimate
     get @path
 
-    ["Pre-motor filter", "Bench time", "prices hold until", "I agree to", "Judged at the bench by #{technician.name}"]
+    ["Pre-motor filter", "What we found and would do", "Bench time", "prices hold until", "I agree to",
+     "Judged at the bench by #{technician.name}"]
       .each { |words| assert_includes page, words }
     ["wendel@example.org", "HD-2010", "The rule says"].each { |words| refute_includes page, words }
     assert_equal "no-store", last_response["cache-control"]
@@ -95,8 +97,14 @@ class EstimatePageTest < DatabaseTest
     get @path
 
     assert_says(/Agreed by Wendel Testrup/)
+    assert_includes page, "What we found and do<"
     refute_includes page, "I agree to"
     assert_equal "settled", @job.refresh.state
+    do_all(@job)
+    close_job(@job)
+    get @path
+
+    assert_includes page, "What we found and did"
   end
 
   def test_what_was_typed_wrong_stands_beside_its_field

@@ -36,6 +36,21 @@ class WordingTest < CoreTest
     assert_empty Cards::Words.new(texts: Cards::Texts::ALL.transform_values(&:first)).problems
   end
 
+  # A subject is a line of its own: an address in it cannot be followed.
+  def test_no_subject_has_the_address_of_the_page
+    subjects = Cards::Texts::ALL.select { |name, _| name.to_s.end_with?("_subject") }
+
+    assert_operator subjects.size, :>, 4
+    subjects.each { |name, (_, fields)| refute_includes fields, :link, name }
+  end
+
+  def test_where_the_month_stands_first_only_days_are_worded_otherwise
+    Units::Writing::HELD.during(-> { Units::Writing.new(date_order: "mdy") }) do
+      assert_equal "{month} {day}, {year}", Cards::Texts.as_it_comes(:full_date)
+      assert_equal "Your {machine} is ready", Cards::Texts.as_it_comes(:ready_subject)
+    end
+  end
+
   def test_what_is_wrong_is_said_before_anything_is_sent
     { { replace: "a new part" } => /must say \{part\}/, { email_body: "{tasks} {link} {nmae}" } => /knows no \{nmae\}/,
       { text_body: "come" } => /\{link\}/,

@@ -67,6 +67,13 @@ class OwnCausesTest < CoreTest
     end
   end
 
+  def test_a_light_blinks_once_to_twenty_times
+    light = { color: "red", way: "blinks", fault: "full" }
+
+    [1, 20].each { |count| assert_equal count, Sheets::Light.new(**light, count: count).count }
+    [0, 21, 2.5].each { |count| assert_raises(ArgumentError) { Sheets::Light.new(**light, count: count) } }
+  end
+
   def lit
     with_filter(lights: [{ "color" => "red", "way" => "blinks", "count" => 3, "fault" => "full" },
                          { "color" => "amber", "way" => "steady", "means" => "not seated", "fault" => "loose" }])

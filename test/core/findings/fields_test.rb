@@ -31,6 +31,7 @@ class FieldsTest < CoreTest
     [101, -1, Float::NAN, Float::INFINITY, "45"].each do |value|
       assert_raises(ArgumentError, value.to_s) { field(:bag, :fill_percent).check_value(value) }
     end
+    assert_raises(ArgumentError) { Findings::Fields::Text.new(name: :note, label: "Note").check_value("x" * 201) }
     [0, 100, 45.5].each { |value| assert_nil field(:bag, :fill_percent).check_value(value) }
   end
 end

@@ -336,6 +336,8 @@ class ReadTest < CoreTest
       Findings::KINDS.values.flat_map(&:values).map(&:type).uniq.sort
     assert_equal({ leave: 0, clean: 5, wash: 8, replace: 3, refer: 5 },
       Findings::VerdictKind::ALL.to_h { |kind| [kind.key, kind.minutes] })
+    assert_equal %w[cleaned washed replaced referred] + (["looked at"] * 2),
+      %w[clean wash replace refer leave inspect].map { |action| Findings::VerdictKind.past_of(action) }
   end
 
   def test_nothing_recorded_says_nothing

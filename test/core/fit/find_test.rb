@@ -200,6 +200,19 @@ class FindTest < CoreTest
       answer.candidates.first.reasons.first.then { |reason| [reason.key, reason.figures.compact.slice(:model, :place)] }
   end
 
+  def test_it_is_tried_though_a_list_names_it_too
+    tried = rule(1, model: "Brackwater Loft K", tried: true)
+
+    assert_equal [[1]] * 2, [[tried, listed(1)], [listed(1), tried]]
+      .map { |rules| find([cassette(1, clip: false)], rules).candidates.map { |candidate| candidate.part.id } }
+  end
+
+  # House rule: what nobody said of its life is taken to last a year.
+  def test_what_a_month_costs
+    assert_in_delta 4000 / 12.0, cassette(1).cents_a_month
+    assert_in_delta 4000 / 6.0, cassette(1, life_months: 6).cents_a_month
+  end
+
   def test_what_was_tried_in_vain_is_a_look_alike_however_it_is_listed
     answer = Fit::Find.new(position: position(attributes: { "clip" => true }, measures: SIZE), machine: K,
       parts: [cassette(1), cassette(2)], rules: [listed(1), listed(2)], in_vain: { 1 => "sits proud by 2 mm" }).call

@@ -23,6 +23,13 @@ class MeasuredTest < CoreTest
     assert_in_delta 3.0, Fit::ByMeasure.new(:filter, { "length_mm" => 100, "width_mm" => 50 }).slack("length_mm")
   end
 
+  def test_what_is_off_by_just_as_much_as_it_may_be_is_not_wrong
+    asked = Fit::ByMeasure.new(:filter, { "length_mm" => 100, "width_mm" => 50 })
+
+    assert_equal [[], [:too_large]], [101, 101.1]
+      .map { |length| asked.wrong(part("E", :filter, length: length, width: 50)).map(&:key) }
+  end
+
   def test_a_belt_and_its_neighbours_the_nearest_first
     assert_equal({ "P0" => true, "P1" => true, "P2" => false }, found(332.5, 10))
   end

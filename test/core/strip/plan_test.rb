@@ -93,6 +93,8 @@ class StripPlanTest < CoreTest
 
     assert_equal({ places: "pleat layer, foam layer, mesh layer" }, rove.opening.first.reason.figures)
     opened = Sheets::Step.new(key: "lid", name: "Lid", opens: %w[p0 p1 p2 p3])
+
+    assert_equal "plate", opened.outline
     sheet = RandomSheets.built(opened.opens.map { |key| RandomSheets.plain(key) }, [opened])
 
     assert_equal({ places: "p0, p1, p2", more: 1 },
