@@ -85,7 +85,8 @@ class WordingTest < CoreTest
         "15 February 2027",
       Reason.of(:after_months, months: 1, personal: 1.3, **CLOCK) =>
         "1 month since 2 March 2026, adjusted to what we found in it before: 15 February 2027",
-      Reason.of(:after_bags, bags: 4, counted: 1, **CLOCK) => "4 bags since 2 March 2026 (1 so far): 15 February 2027",
+      Reason.of(:after_bags, bags: 4, counted: 1, **CLOCK) =>
+        "after 4 bags, 1 of them since 2 March 2026: 15 February 2027",
       Reason.of(:at_full_indicator, percent: 60, read_on: MONDAY, **CLOCK) =>
         "its indicator stood at 60 % on 2 March 2026: 15 February 2027",
       Reason.written("as it was written") => "as it was written" }
