@@ -40,7 +40,7 @@ module UprightBench
           return "Stop" if @job.stopped
           return "Question" if @job.asked
 
-          "#{Core::Jobs::States::WORDS.fetch(@job.state.to_sym).capitalize}#{', open' if @job.opened}"
+          "#{Core::Jobs::States::WORDS.fetch(@job.state.to_sym).capitalize}#{', opened up' if @job.opened}"
         end
 
         # @return [String] what the button says
