@@ -14,9 +14,9 @@ module UprightBench
             hint: "The fewer, the sooner such a machine is promised, and the more often its customer hears that the " \
                   "part is late."),
           Number.new(key: "minutes_for_one_more", group: :promises, unit: "min",
-            label: "For one more of a hundred that is kept, promise later by up to", range: 0..240,
+            label: "To be surer, promise later by up to", range: 0..240,
             default: 60, # house rule, measured in docs/promises.md
-            hint: "What is much surer a little later is promised a little later. 0 for never."),
+            hint: "For each one more of a hundred that it keeps. 0 for never."),
           Number.new(key: "bench_seats", group: :promises, label: "Seats at the bench", unit: "seats", range: 1..50,
             hint: "Where fewer can work at once than people are there. Leave empty if there is a seat for everybody."),
           Number.new(key: "wet_benches", group: :promises, label: "Wet benches", unit: "benches", range: 1..20,
