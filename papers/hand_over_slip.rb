@@ -10,7 +10,7 @@ module UprightBench
       ROW = 15
       NOTE = 160 # as in "every 2 months or 20 h of use"
       # heading => rows in `parts`
-      PARTS = { found: "What we found", unmended: "Not mended", done: "Done", air: "Before and after",
+      PARTS = { found: "What we found", unmended: "Not mended", wet: "Still wet", done: "Done", air: "Before and after",
                 left: "Left as it is", home: "At home", next: "What comes next", back: "With the machine" }.freeze
 
       # @param shop [Array<String>] the shop's name, then its address and phone

@@ -24,6 +24,11 @@ module UprightBench
         Models::FinalTest.where(job_id: @job.id, trial: Core::FinalTest::Plan::COMPLAINT).reverse(:id).first
       end
 
+      # @return [Array<Models::WorkItem>] whose part went back into the machine before it was dry, and is wet still
+      def back_wet
+        items.reject(&:rotates).select { |item| item.rack_stays.last&.then { |stay| stay.off_at && !stay.dry?(@now) } }
+      end
+
       # @return [Models::SafetyTest, nil] that was recorded in this job, the last
       def safety_test
         Models::SafetyTest.where(job_id: @job.id).reverse(:id).first

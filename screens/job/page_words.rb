@@ -12,9 +12,12 @@ module UprightBench
           page.job.agreed_at ? shown : shown - [:work]
         end
 
+        # @return [String] as in "12 of 13 places looked at, 1 stop, 1 stop cleared"
         def findings_words(page)
-          stops = page.stops.any? ? ", #{counted(page.stops.size, 'stop')}" : ""
-          "#{page.findings.size} of #{page.sheet.positions.size} places looked at#{stops}"
+          standing = page.standing_stops.size
+          stops = { "" => standing, " cleared" => page.stops.size - standing }
+            .filter_map { |more, count| "#{counted(count, 'stop')}#{more}" if count.positive? }
+          ["#{page.findings.size} of #{page.sheet.positions.size} places looked at", *stops].join(", ")
         end
 
         def look_over_action(page)
@@ -93,10 +96,10 @@ module UprightBench
         end
 
         # @param dues [Array<Models::Due>] the next first
-        # @return [String] as in "fleece bag 28 Feb 2027, and 4 more"
+        # @return [String] as in "fleece bag 28 Feb 2027, and 4 more"; not what is done at home, where there is more
         def first_due_words(dues)
-          first, *others = dues
-          more = ", and #{others.size} more" if others.any?
+          first = dues.find { |due| !done_at_home?(due) } || dues.first
+          more = ", and #{dues.size - 1} more" if dues.size > 1
           "#{first.position_name.downcase} #{due_day(first)}#{more}"
         end
 

@@ -18,7 +18,7 @@ module UprightBench
         def parts
           return { found: found, done: done, back: back } if @page.job.closed_up_at.nil?
 
-          { unmended: unmended, done: done, air: air,
+          { unmended: unmended, wet: wet, done: done, air: air,
             left: left_work + left_dues, home: home, next: coming, back: back }
         end
 
@@ -78,6 +78,20 @@ module UprightBench
 
         UNSAFE = "Do not use this machine before a competent person has made it safe."
         private_constant :UNSAFE
+
+        # Until when it is to dry, of what goes home before it is dry.
+        def wet
+          @page.back_wet.map do |item|
+            stay = item.rack_stays.last
+            dry = "dry #{Core::Units::Moment.whole(Config::Zone.local(stay.dry_at))}" unless stay.too_damp
+            [name_of(item.position), dry, LET_IT_DRY]
+          end
+        end
+
+        # Common practice: water that is drawn through a wet filter ruins the motor.
+        LET_IT_DRY = "Let it dry in the open air, away from heat, before the machine is used again. Do not run the " \
+                     "machine with this part wet, nor without it."
+        private_constant :LET_IT_DRY
 
         def name_of(position)
           @page.sheet.position(position).name

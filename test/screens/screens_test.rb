@@ -263,6 +263,18 @@ class ScreensTest < DatabaseTest
     assert_match(/\A[\d.]+ h until all is dry, 15 min to refit/, job.promise_reason)
   end
 
+  def test_a_stop_is_counted_as_it_stands
+    job = take_in
+    record(job, "motor", { state: "burnt smell" })
+    get "/jobs/#{job.number}"
+
+    assert_says(/1 of \d+ places looked at, 1 stop\b(?! cleared)/)
+    record(job, "motor", { state: "even" }, version: 1)
+    get "/jobs/#{job.number}"
+
+    assert_says(/1 of \d+ places looked at, 1 stop cleared/)
+  end
+
   def test_care_of_what_is_replaced_is_that_of_the_new_one
     job = settled({ "pre-filter" => { grey: 5 } })
     care = job.sheet.position("pre-filter").care

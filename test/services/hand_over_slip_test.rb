@@ -8,10 +8,27 @@ class HandOverSlipTest < DatabaseTest
     job = settled({ "bag" => { fill_percent: 80 } }, machine: new_machine("Corvane Drum 30"))
     do_all(job)
     close_job(job, at: NOW + 120)
-    page = Queries::JobPage.new(job.refresh, now: NOW + 300, policies: Services::Policies.now)
-    home = Screens::Job::SlipPaper.new(page, today: today, policies: Services::Policies.now).parts[:home]
+    home = slip(job, at: NOW + 300)[:home]
 
     assert_includes home.map { |row| row.first(2) }, ["Paper bag: replace", "every 2 months or 20 h of use"]
     assert_includes home.map { |row| row.first(2) }, ["Mains lead: inspect", "every 12 months"]
+  end
+
+  # Common practice: whoever takes a wet filter home is told until when it is to dry, and not to run it before.
+  def test_what_goes_home_wet_says_until_when_it_is_to_dry
+    job = settled({ "pre-filter" => { grey: 5 } })
+    do_all(job)
+    dry = item(job, "pre-filter").on_rack.dry_at
+    close_job(job, wet_reason: "dries at home")
+    name, until_then, below = slip(job, at: NOW + 300)[:wet].first
+
+    assert_equal ["Pre-motor filter", "dry #{Core::Units::Moment.whole(Config::Zone.local(dry))}"], [name, until_then]
+    assert_match(/Do not run the machine with this part wet/, below)
+    assert_empty slip(job, at: dry + 60)[:wet]
+  end
+
+  def slip(job, at:)
+    page = Queries::JobPage.new(job.refresh, now: at, policies: Services::Policies.now)
+    Screens::Job::SlipPaper.new(page, today: today, policies: Services::Policies.now).parts
   end
 end
