@@ -7,7 +7,7 @@ module UprightBench
       class JobPapers
         # @param page [Queries::JobPage]
         # @param shop [Models::Shop]
-        # @param words [#day, #moment] how values are written
+        # @param words [#full_day, #full_moment] how values are written
         # @param now [Time]
         # @param policies [Services::Policies]
         # @param first [String, nil] as in Services::PaperLook
@@ -52,7 +52,7 @@ module UprightBench
           slip = SlipPaper.new(@page, today: today, policies: @policies)
           Papers::HandOverSlip.new(shop: letterhead, number: @job.number, about: slip.about,
             date: @words.full_day(Config::Zone.date(@job.handed_over_at || @now)), parts: slip.parts,
-            notes: [wet, paid, *slip.notes(@words)].compact).render(**look)
+            notes: [paid, *slip.notes(@words)].compact).render(**look)
         end
 
         def refuse_unfinished
@@ -75,14 +75,6 @@ module UprightBench
         # @return [Hash] as Papers::Paper#render takes it
         def look
           Services::PaperLook.of(policies: @policies, shop: @shop, first: @first)
-        end
-
-        # @return [String, nil] that something went back wet, and until when the machine must not run
-        def wet
-          return unless @job.wet_reason
-
-          dry_at = @page.items.flat_map(&:rack_stays).map(&:dry_at).max
-          "A part went back before it was dry. Do not run the machine before #{@words.full_moment(dry_at)}."
         end
 
         # @return [Array<String>] name, address, phone
@@ -173,9 +165,9 @@ module UprightBench
 
         # Nothing is promised before it is agreed.
         def ready
-          return "Ready by #{@words.moment(@page.promise_now.at)} if agreed now." if @page.step == :settle
+          return "Ready by #{@words.full_moment(@page.promise_now.at)} if agreed now." if @page.step == :settle
 
-          @job.promise_at && "Ready by #{@words.moment(@job.promise_at)}."
+          @job.promise_at && "Ready by #{@words.full_moment(@job.promise_at)}."
         end
       end
     end

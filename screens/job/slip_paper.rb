@@ -89,8 +89,7 @@ module UprightBench
         end
 
         # Common practice: water that is drawn through a wet filter ruins the motor.
-        LET_IT_DRY = "Let it dry in the open air, away from heat, before the machine is used again. Do not run the " \
-                     "machine with this part wet, nor without it."
+        LET_IT_DRY = "Let it dry in the open air, away from heat. Do not run the machine before, nor without it."
         private_constant :LET_IT_DRY
 
         def name_of(position)

@@ -23,7 +23,7 @@ class HandOverSlipTest < DatabaseTest
     name, until_then, below = slip(job, at: NOW + 300)[:wet].first
 
     assert_equal ["Pre-motor filter", "dry #{Core::Units::Moment.whole(Config::Zone.local(dry))}"], [name, until_then]
-    assert_match(/Do not run the machine with this part wet/, below)
+    assert_match(/Do not run the machine before/, below)
     assert_empty slip(job, at: dry + 60)[:wet]
   end
 
