@@ -7,6 +7,8 @@ module UprightBench
       #
       #   Edit.new(content).put_station("Hose", after: "wand")  # => content with the station
       class Edit
+        MOST_LETTERS = 50 # of a key
+
         # @param content [Hash{String=>Object}] as Parse takes it; never changed
         def initialize(content)
           @content = content
@@ -124,7 +126,7 @@ module UprightBench
         # Plain letters and numbers, parted by dashes.
         def stem_of(name)
           plain = name.downcase.unicode_normalize(:nfkd).gsub(/\p{M}/, "")
-          stem = plain.gsub(/[^a-z0-9]+/, "-").gsub(/\A-+|-+\z/, "")[0, 50]
+          stem = plain.gsub(/[^a-z0-9]+/, "-")[0, MOST_LETTERS].gsub(/\A-+|-+\z/, "")
           stem.empty? ? "place" : stem
         end
       end

@@ -31,6 +31,7 @@ class EditTest < CoreTest
 
     assert_equal %w[lid-latch-no-2 motor-2 place beere-seal],
       ["Lid latch, no. 2", "Motor", "☃", "Bêere seal"].map(&named)
+    assert_equal ["a" * 49, "a" * 50], ["#{'a' * 49} b", "a" * 51].map(&named), "no key ends with a dash"
   end
 
   def test_a_position_goes_in_last_whatever_is_called_alike
