@@ -17,6 +17,9 @@ class AnswerLineTest < CoreTest
       "corvell stop" => ["corvell", "stop_writing", nil, 4, nil],
       "corvell has it done" => ["corvell", "done_elsewhere", nil, 4, nil],
       "corvell sold it" => ["corvell", "no_longer_have", nil, 4, nil],
+      "corvell bounced: box: full" => ["corvell", "bounced", nil, 4, "box: full"],
+      "corvell 8 later 6 or 10" => ["corvell 8", "not_now", nil, 6, nil],
+      "comes tue" => ["", "will_come", MONDAY + 1, 4, nil],
       "corvell bounced: box full" => ["corvell", "bounced", nil, 4, "box full"],
       "corvell comes tomorrow" => ["corvell", "will_come", MONDAY + 1, 4, nil],
       "corvell comes 2026-02-30" => ["corvell", "will_come", nil, 4, nil] }

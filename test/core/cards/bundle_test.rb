@@ -18,6 +18,13 @@ class BundleTest < CoreTest
     assert_equal MONDAY, bundle(due(20), email: false).leaves_on
     assert bundle(due(21), email: false).leaves_by?(MONDAY)
     refute bundle(due(22), email: false).leaves_by?(MONDAY)
+    assert_equal MONDAY + 10, bundle(due(20), due(40)).leaves_on
+  end
+
+  def test_a_card_is_the_follow_up_of_what_was_written_of_most_often
+    told = due(20, attempts: 1, carded_on: MONDAY - 90)
+
+    assert_equal [1, 2], [bundle(due(20)), bundle(told, due(30))].map(&:attempt)
   end
 
   def test_tasks_within_the_window_travel_along

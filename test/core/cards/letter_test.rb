@@ -14,6 +14,7 @@ class LetterTest < CoreTest
     ["Edda Corvell", "Brackwater Loft K", "a wash for the exhaust cassette", "555-0199", "http://x/c/1"]
       .each { |words| assert_includes letter.text, words }
     assert_includes letter.with(attempt: 2).text, "wrote to you before"
+    refute_includes letter.text, "wrote to you before"
     refute_match(/\n|  /, letter.short)
     assert_includes letter.short, "http://x/c/1"
   end
@@ -27,6 +28,10 @@ class LetterTest < CoreTest
     assert_match(/and 1 more/, letter.paper(2))
     refute_match(/more$/, letter.paper(3))
     assert_equal 3, letter.text.scan("new belt").size
+    other = letter.with(lines: [line, line.with(machine: "Hallmoor Dart M", part: "Bag")])
+
+    assert_match(/\ABrackwater Loft K: a new belt/, other.subject)
+    refute_includes other.paper(1), "Hallmoor"
   end
 
   def test_says_what_the_parts_cost_where_it_is_known

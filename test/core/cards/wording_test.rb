@@ -36,12 +36,20 @@ class WordingTest < CoreTest
     assert_empty Cards::Words.new(texts: Cards::Texts::ALL.transform_values(&:first)).problems
   end
 
-  # A subject is a line of its own: an address in it cannot be followed.
-  def test_no_subject_has_the_address_of_the_page
-    subjects = Cards::Texts::ALL.select { |name, _| name.to_s.end_with?("_subject") }
+  # A subject is a line of its own, and paper and speech cannot be pressed.
+  def test_no_address_of_the_page_where_it_cannot_be_followed
+    told = Cards::Texts::ALL.select { |name, _| name.end_with?("_subject") || %i[post_body phone_body].include?(name) }
 
-    assert_operator subjects.size, :>, 4
-    subjects.each { |name, (_, fields)| refute_includes fields, :link, name }
+    assert_operator told.size, :>, 6
+    told.each { |name, (_, fields)| refute_includes fields, :link, name }
+  end
+
+  def test_a_notice_is_one_of_its_kinds_and_says_what_it_is_given
+    values = { customer: "Edda", machine: "Loft K", shop: "Shop", phone: "555", hours: "always", link: "http://x" }
+    notice = Cards::Notice.new(kind: :ready, words: Cards::Words.new, values: values)
+
+    assert_equal "Shop: your Loft K is ready to fetch. http://x", notice.short
+    assert_raises(ArgumentError) { notice.with(kind: :lost) }
   end
 
   def test_where_the_month_stands_first_only_days_are_worded_otherwise
@@ -52,7 +60,10 @@ class WordingTest < CoreTest
   end
 
   def test_what_is_wrong_is_said_before_anything_is_sent
-    { { replace: "a new part" } => /must say \{part\}/, { email_body: "{tasks} {link} {nmae}" } => /knows no \{nmae\}/,
+    { { replace: "a new part" } => /must say \{part\}/, { email_body: "{tasks} {link} {nmae}" } =>
+        /knows no \{nmae\}; there is \{customer\}/,
+      { opening: "{name}" } => /knows no \{name\}; there is no field here/,
+      { post_body: "{machine}" } => /must say \{tasks\}\z/,
       { text_body: "come" } => /\{link\}/,
       { months: "Jan, Feb" } => /twelve/, { weekdays: "Mon" } => /seven/, { date: "{weekday}" } => /\{day\} \{month\}/,
       { opening: " " } => /no text/ }.each do |texts, words|

@@ -50,6 +50,11 @@ class OwnCausesTest < CoreTest
     assert own.check_of(filter).shows.key?("#{filter}:torn"), "and a look at the place shows it"
   end
 
+  def test_shares_may_come_to_as_much_as_may_be
+    assert_equal [95], with_filter(shares: [share(95)]).position(filter).shares.map(&:percent)
+    assert_equal [55, 40], with_filter(shares: [share(55), share(40, "damp")]).position(filter).shares.map(&:percent)
+  end
+
   def test_what_shares_and_lights_may_not_say
     { [share(96)] => /from 1 to 95/, [share(50), share(50)] => /twice/, [share(5, "worn")] => /no fault of a filter/,
       [share(5, "full", "sings")] => /no complaint sings/, [share(60), share(40, "damp")] => /95 at most/ }
@@ -71,6 +76,9 @@ class OwnCausesTest < CoreTest
     light = { color: "red", way: "blinks", fault: "full" }
 
     [1, 20].each { |count| assert_equal count, Sheets::Light.new(**light, count: count).count }
+    assert_equal ["red, blinks 1 time", "red, blinks 2 times"],
+      [1, 2].map { |count| Sheets::Light.new(**light, count: count).words }
+    [nil, " ", 5].each { |color| assert_raises(ArgumentError) { Sheets::Light.new(**light, color: color) } }
     [0, 21, 2.5].each { |count| assert_raises(ArgumentError) { Sheets::Light.new(**light, count: count) } }
   end
 

@@ -27,11 +27,17 @@ class FieldsTest < CoreTest
       [field(:roll, :turns), field(:filter, :grey), field(:bag, :fill_percent)].map(&:fine)
   end
 
+  def note
+    Findings::Fields::Text.new(label: "Note")
+  end
+
   def test_what_cannot_be_is_refused
     [101, -1, Float::NAN, Float::INFINITY, "45"].each do |value|
       assert_raises(ArgumentError, value.to_s) { field(:bag, :fill_percent).check_value(value) }
     end
-    assert_raises(ArgumentError) { Findings::Fields::Text.new(name: :note, label: "Note").check_value("x" * 201) }
+    ["x" * 201, 5].each { |value| assert_raises(ArgumentError) { note.check_value(value) } }
+    assert_nil note.check_value("x" * 200)
+    assert_nil field(:carbon, :length_mm).check_value(0)
     [0, 100, 45.5].each { |value| assert_nil field(:bag, :fill_percent).check_value(value) }
   end
 end

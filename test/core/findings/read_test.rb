@@ -75,6 +75,11 @@ class ReadTest < CoreTest
   def test_brush_flush_before_the_next_service
     assert_reads :replace, :flush_before_next_service, BRUSH, { standout_mm: 4 }, fitted_on: MONDAY - 300, today: MONDAY
     assert_reads :leave, :proud, BRUSH, { standout_mm: 4 }, fitted_on: MONDAY - 400, today: MONDAY
+    assert_reads :leave, :proud, BRUSH, { standout_mm: 4 }, fitted_on: MONDAY - 365, today: MONDAY
+    assert_reads :leave, :proud, BRUSH, { standout_mm: 4 }, today: MONDAY
+    early = read(BRUSH, { standout_mm: 3 }, fitted_on: MONDAY - 101, today: MONDAY)
+
+    assert_equal MONDAY + 60, early.reason.figures[:flush_on], "3 mm of which 5 wore off in 101 days: 60.6 days more"
   end
 
   def test_bag_at_half_full_and_by_age
@@ -104,6 +109,7 @@ class ReadTest < CoreTest
     assert_reads :leave, :belt_within, belt, { length_mm: 411.9 }
     assert_reads :replace, :belt_stretched, belt, { length_mm: 412 }
     assert_reads :replace, :belt_too_short, belt, { length_mm: 390 }
+    assert_reads :leave, :belt_within, belt, { length_mm: 394 }
     assert_reads :replace, :belt_cracked, belt, { length_mm: 400, cracked: true }
   end
 
@@ -200,6 +206,8 @@ class ReadTest < CoreTest
 
     assert_reads :leave, :bag_room_left, dock, { fill_percent: 89 }, fitted_on: MONDAY - 120, today: MONDAY
     assert_reads :replace, :bag_full, dock, { fill_percent: 90 }
+    assert_equal %i[sheet shop], [dock, { kind: :bag }]
+      .map { |place| read(place, { fill_percent: 95 }).reason.figures[:whose] }
     assert_reads :replace, :bag_stale, dock, { fill_percent: 10 }, fitted_on: MONDAY - 121, today: MONDAY
   end
 
@@ -230,6 +238,7 @@ class ReadTest < CoreTest
 
     assert_equal [:replace, :bag_soon_full, 3],
       reads.call(45).then { |verdict| [verdict.kind, verdict.clause, verdict.reason.figures[:left_days]] }
+    assert_equal 0, reads.call(49.9).reason.figures[:left_days]
     assert_equal :bag_room_left, reads.call(30).clause # (50 - 30) / 50 of ten hours at two a week: 14 days
     assert_equal :bag_room_left, read({ kind: :bag }, { fill_percent: 49 }).clause # nobody knows how fast it fills
   end
@@ -239,6 +248,8 @@ class ReadTest < CoreTest
   # A third of the length when new, where the sheet gives no least length (house rule).
   def test_carbon_at_its_least
     assert_reads :replace, :carbon_short, CARBON, { length_mm: 10 }
+    assert read(CARBON, { sparks: true }).stop
+    refute read(CARBON, { length_mm: 10 }).stop
     assert_reads :replace, :carbon_short, CARBON, { length_mm: 9.9 }
     assert_reads :leave, :carbon_left, CARBON, { length_mm: 10.1 }
     assert_reads :replace, :carbon_short, { kind: :carbon, measures: { "least_length_mm" => 12 } }, { length_mm: 12 }

@@ -55,6 +55,35 @@ class FindTest < CoreTest
     assert_equal Reason.of(:other_body_style, styles: ["C"], body_style: "K"), answer.near_misses.first.reasons.first
   end
 
+  def test_what_it_has_is_said_where_there_is_something_to_say
+    assert_equal [true, false], [{ "clip" => true }, {}].map { |attributes|
+      find([cassette(1)], [listed(1)], attributes: attributes).candidates.first.reasons.any? { |one| one.key == :has }
+    }
+  end
+
+  def test_one_of_several_rules_suffices
+    others = [rule(1, family: "Loft", body_style: "C"), rule(1, family: "Loft", serial_from: "BK-30000")]
+
+    assert_equal [[], [1]], [others, [*others, listed(1)]]
+      .map { |rules| find([cassette(1)], rules).candidates.map { |candidate| candidate.part.id } }
+  end
+
+  def test_what_nobody_lists_is_not_said_to_be_listed_elsewhere
+    reasons = find([cassette(1), cassette(2)], [listed(2)]).near_misses.first.reasons
+
+    assert_equal %i[listed_nowhere], reasons.map(&:key)
+  end
+
+  def test_nothing_is_on_the_shelf_or_asked_for_unless_it_is_said
+    part = Fit::Part.new(id: 1, number: "N", name: "N", kind: :filter)
+
+    refute_predicate part, :on_shelf?
+    refute_predicate part, :gone?
+    wants = %i[allergy smell in_warranty makers_first]
+
+    assert_equal [false] * 4, wants.map { |name| Fit::Wants.new.public_send(name) }
+  end
+
   def test_same_size_listed_for_another_machine_altogether
     answer = find([cassette(1), cassette(2)], [rule(1, model: "Hallmoor Dart M"), listed(2)])
 
@@ -203,8 +232,10 @@ class FindTest < CoreTest
   def test_it_is_tried_though_a_list_names_it_too
     tried = rule(1, model: "Brackwater Loft K", tried: true)
 
+    part = cassette(1, clip: false, needs: { "frame" => true })
+
     assert_equal [[1]] * 2, [[tried, listed(1)], [listed(1), tried]]
-      .map { |rules| find([cassette(1, clip: false)], rules).candidates.map { |candidate| candidate.part.id } }
+      .map { |rules| find([part], rules).candidates.map { |candidate| candidate.part.id } }
   end
 
   # House rule: what nobody said of its life is taken to last a year.

@@ -26,12 +26,16 @@ class MeasuredTest < CoreTest
   def test_what_is_off_by_just_as_much_as_it_may_be_is_not_wrong
     asked = Fit::ByMeasure.new(:filter, { "length_mm" => 100, "width_mm" => 50 })
 
+    assert_equal [true, false], [103, 103.1]
+      .map { |length| asked.near?(part("E", :filter, length: length, width: 50)) }
     assert_equal [[], [:too_large]], [101, 101.1]
       .map { |length| asked.wrong(part("E", :filter, length: length, width: 50)).map(&:key) }
   end
 
   def test_a_belt_and_its_neighbours_the_nearest_first
-    assert_equal({ "P0" => true, "P1" => true, "P2" => false }, found(332.5, 10))
+    assert_equal [["P0", true], ["P1", true], ["P2", false]], found(332.5, 10).to_a
+    assert_equal %w[P1 P0 P2], found(334.5, 10).keys, "what fits, then the nearest"
+    assert_equal %w[P2 P1 P0], found(334, 11).keys, "what fits, though others are as near"
   end
 
   def test_whichever_way_round_it_was_measured

@@ -187,7 +187,8 @@ class FitTrapsTest < CoreTest
   def test_a_box_is_counted_by_what_it_holds
     box = Fit::Part.new(id: 1, number: "B", name: "Box", kind: :bag, contents: { "bag" => 4, "filter" => 1 })
 
-    assert_equal [1, 1, 1, 2, 2, 0], [%i[bag], %i[bag filter], %i[bag] * 4, %i[bag] * 5, %i[filter] * 2, []]
+    assert_equal [1, 1, 1, 2, 2, 2, 3, 0], [%i[bag], %i[bag filter], %i[bag] * 4, %i[bag] * 5, %i[filter] * 2,
+                                            [:filter, *%i[bag] * 5], %i[seal] * 3, []]
       .map { |kinds| box.pieces_for(kinds) }
     assert_equal 2, Fit::Part.new(id: 1, number: "B", name: "One", kind: :bag).pieces_for(%i[bag filter])
   end

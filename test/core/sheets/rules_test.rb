@@ -120,6 +120,18 @@ class RulesTest < CoreTest
     assert_raises(KeyError) { Sheets::Starter.content(kind: :kettle, maker: "N", model: "O") }
   end
 
+  # What nothing flows through lies beside the way of the air; what only its maker knows is not there.
+  def test_what_a_starter_has_for_mains_and_for_a_pack
+    beside = lambda do |power|
+      content = Sheets::Starter.content(kind: :upright, maker: "N", model: "O", power: power)
+      content["positions"].select { |place| %w[lead battery contacts].include?(place["kind"]) }
+        .to_h { |place| [place["kind"], place["beside"]] }
+    end
+
+    assert_equal [{ "lead" => true }, { "contacts" => true, "battery" => true }], %i[mains battery].map(&beside)
+    assert_equal 0, Sheets::Starter.content(kind: :upright, maker: "N", model: "O")["warranty_months"]
+  end
+
   # Common practice: what a clock goes by where a sheet does not say.
   def test_what_a_clock_goes_by
     loft = Sheets::Parse.new(content("brackwater-loft-k")).call
