@@ -40,6 +40,10 @@ class LoadsTest < CoreTest
       loads({ kind: :carbon, measures: { "new_length_mm" => 30 } }, { length_mm: 20 })) # a third is the least
     assert_equal({ replace: [0.5, 0, false] },
       loads({ kind: :battery, measures: { "run_minutes" => 20 } }, { run_minutes: 16 })) # 60 % is tired
+    both = { kind: :battery, measures: { "run_minutes" => 20, "run_minutes_full" => 10 } }
+
+    assert_equal [0.5, 0.75], [{ run_minutes: 16, run_minutes_full: 9 }, { run_minutes: 18, run_minutes_full: 7 }]
+      .map { |observed| loads(both, observed).values.first.first.round(2) }, "the worse of two settings"
   end
 
   def test_a_roll_is_cleaned_by_how_it_turns_and_replaced_by_its_bristles

@@ -11,6 +11,9 @@ class WearTest < CoreTest
     assert_equal [0.4, 0.7, 1.0], [0, 50, 100].map { |days|
       Findings::Wear.expected(started_on: nil, load: 0.4, load_on: MONDAY, due_on: MONDAY + 100, today: MONDAY + days)
     }
+    # Due in 100 days, which are 200 divided by a factor of this machine's: a quarter of 200 has run.
+    assert_in_delta 0.25, Findings::Wear.expected(started_on: MONDAY, due_on: MONDAY + 100, today: MONDAY + 50,
+      personal: 2)
     assert_nil Findings::Wear.expected(started_on: nil, due_on: MONDAY, today: MONDAY)
     assert_nil Findings::Wear.expected(started_on: MONDAY, due_on: MONDAY, today: MONDAY)
   end
