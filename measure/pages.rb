@@ -35,6 +35,7 @@ module UprightBench
           "take in, known machine" => "/take-in?machine_id=#{machine.id}",
           "take in, a fleet" => "/take-in/many?customer_id=#{Models::Customer.first(fleet: true).id}",
           "look-over" => "#{job.call('taken_in')}/look-over", "job to settle" => job.call("looked_over"),
+          "times of its choices" => "#{job.call('looked_over')}/times",
           "job in work" => job.call("in_work"),
           "job closed up" => job.call("closed_up"), **shelf, "rack" => "/rack", "plan" => "/plan",
           "cards" => "/cards",

@@ -73,6 +73,12 @@ module UprightBench
           erb :"job/history", layout: !htmx?, locals: { job: job, events: Queries::JobHistory.call(job) }
         end
 
+        # When it would be ready, with each choice; the page does not wait for it.
+        app.get "/jobs/:number/times" do
+          page = Queries::JobPage.new(job_asked, now: now, policies: policies)
+          erb :"job/times", layout: false, locals: { page: page }
+        end
+
         app.helpers Helpers, PageWords, ItemWords, MoneyWords
       end
       private_class_method :pages_routes

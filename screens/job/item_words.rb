@@ -5,6 +5,33 @@ module UprightBench
     module Job
       # The sentences about one piece of work on the job page. `page` is a Queries::JobPage throughout.
       module ItemWords
+        # @return [Array<Models::WorkItem>] of which the page asks what is to be fitted
+        def items_to_choose(page)
+          return page.items.select { |item| item.to_do? && !item.chosen? } unless page.step == :settle
+
+          page.items.select { |item| item.state != "left" && page.fits[item.position] }
+        end
+
+        # @return [String] where the page says when the machine would be ready with a choice
+        def ready_id(item, choice)
+          "ready-#{item.id}-#{choice.value}"
+        end
+
+        # @return [String]
+        def ready_words(choice)
+          choice.ready.call
+        rescue Services::Refused
+          "no time can be promised"
+        end
+
+        # @return [String] a sentence, with the reason
+        def ready_if_agreed(page)
+          promise = page.promise_now
+          "Ready by #{moment(promise.at)} if agreed now: #{sentence(promise.reason)}."
+        rescue Services::Refused => e
+          e.message
+        end
+
         # @return [String] what was done, is to be done, or that it is left
         def item_how_words(item)
           return "left as it is" if item.state == "left"

@@ -6,6 +6,7 @@ module UprightBench
       # What may be chosen at a place: to wash and wait, what the customer has of a box, each part that fits, a spare in
       # rotation, or to leave it as it is; each with when the machine would be ready.
       class PartChoices
+        # @!attribute ready [#call] says when the machine would be ready then: the plan is asked for each
         Choice = Struct.new(:value, :words, :number, :price_cents, :ready, :why, :chosen, keyword_init: true)
 
         # @param page [Queries::JobPage]
@@ -76,7 +77,7 @@ module UprightBench
           words = to_wash? ? "New one now: #{part.name}" : part.name
           at = ready("replace", part)
           Choice.new(value: part.id, words: words, number: part.number, price_cents: part.price_cents,
-            ready: part.on_shelf? ? at : "to be ordered, #{at}",
+            ready: part.on_shelf? ? at : -> { "to be ordered, #{at.call}" },
             why: English::Sentences.row_of(candidate.reasons), chosen: @item.part_id == part.id && !@item.rotates)
         end
 
@@ -101,8 +102,7 @@ module UprightBench
         def from_home
           piece = @page.at_home(@item) or return
 
-          at = @moment.call(@page.ready(@item, "replace"))
-          Choice.new(value: "home", words: "Fit their own: #{piece.part.name}", ready: "ready by #{at}",
+          Choice.new(value: "home", words: "Fit their own: #{piece.part.name}", ready: ready("replace"),
             why: "#{piece.pieces} went home on #{Core::Units::Day.words(piece.given_on)}, of a box that is paid; " \
                  "nothing to buy", chosen: @item.own_spare && !@item.rotates && !@item.brought)
         end
@@ -145,7 +145,7 @@ module UprightBench
         end
 
         def ready(action, part = nil, rotates: false)
-          "ready by #{@moment.call(@page.ready(@item, action, part, rotates: rotates))}"
+          -> { "ready by #{@moment.call(@page.ready(@item, action, part, rotates: rotates))}" }
         end
       end
     end

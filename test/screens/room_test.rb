@@ -106,6 +106,35 @@ class RoomScreenTest < DatabaseTest
     assert_equal 404, last_response.status
   end
 
+  # The page does not wait for the plan: it asks for the times of its choices when it is there.
+  def test_when_it_would_be_ready_with_each_choice
+    job = take_in
+    record(job, "pre-filter", { grey: 5 })
+    Services::FinishLookOver.call(job.number, by: technician, at: NOW)
+    get "/jobs/#{job.number}"
+
+    assert_includes page, %(hx-get="/jobs/#{job.number}/times")
+    asked_for = page.scan(/id="(ready-[^"]+)"/).flatten
+    get "/jobs/#{job.number}/times"
+
+    assert_equal asked_for.sort, page.scan(/id="(ready-[^"]+)" hx-swap-oob="true"/).flatten.sort
+    assert_operator asked_for.size, :>, 3
+    assert_match(/Ready by .* if agreed now: .* h of drying, .*holds \d+ times in 100/, page)
+    assert_equal asked_for.size - 1, page.scan(/>(?:to be ordered, )?ready by [A-Za-z0-9]/).size
+  end
+
+  def test_where_no_time_can_be_promised_the_page_says_why
+    job = take_in
+    record(job, "pre-filter", { grey: 5 })
+    Services::FinishLookOver.call(job.number, by: technician, at: NOW)
+    Services::AskPromise.stub(:new, ->(*, **) { raise Services::Refused, "No time can be promised: closed." }) do
+      get "/jobs/#{job.number}/times"
+    end
+
+    assert_equal 200, status
+    ["No time can be promised: closed.", ">no time can be promised<"].each { |words| assert_includes page, words }
+  end
+
   # On open days: over a weekend what is washed dries as well.
   def test_what_it_would_take_to_be_sooner
     always_open
