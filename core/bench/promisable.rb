@@ -4,8 +4,8 @@ module UprightBench
   module Core
     module Bench
       # When a job can be promised: as soon as it is ready as surely as the shop wants it at least, or later, as long as
-      # being later makes it surer at a fair price, which is the shop's to say. A machine of which one hand more or less
-      # decides is much surer half an hour later; one whose part may come any day of a week is hardly surer tomorrow.
+      # that makes it surer at a fair price, which is the shop's to say. A machine that waits for nothing is much surer
+      # half an hour later; one whose part may come any day of a week is hardly surer tomorrow.
       #
       #   Promisable.new(readies, least: 0.9, shop: shop).by # => 175
       class Promisable
