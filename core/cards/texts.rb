@@ -99,8 +99,8 @@ module UprightBench
                         [*CLOCK, :counted], %i[until], "By bags or washes"],
           why_indicator: ["its indicator stood at {percent} % on {read}: {until}",
                           %i[percent read from until adjusted], %i[until], "By its indicator"],
-          why_seen: ["we found it {found} % worn or full on {seen}{adjusted}: {until}", %i[found seen adjusted until],
-                     %i[until], "By what was found"],
+          why_seen: ["we found it about {found} % worn or full on {seen}{adjusted}: {until}",
+                     %i[found seen adjusted until], %i[until], "By what was found"],
           why_unknown: ["we do not know when this was last done, so it is time for a look", [], [],
                         "When its history is unknown"],
           why_start_unknown: ["we looked at it on {seen}, but do not know since when it has been in: best looked at " \
