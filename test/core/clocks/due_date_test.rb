@@ -234,6 +234,7 @@ class DueDateTest < CoreTest
     strip = task(clock(:indicator, 100))
 
     assert_equal MONDAY + 300, due(strip, started_on: MONDAY, indicator: 40, indicator_on: MONDAY + 120).call.due_on
+    assert_equal MONDAY + 333, due(strip, started_on: MONDAY, indicator: 30, indicator_on: MONDAY + 100).call.due_on
     assert_equal MONDAY + 90, due(strip, indicator: 100, indicator_on: MONDAY + 90).call.due_on
   end
 

@@ -39,6 +39,7 @@ class FitTrapsTest < CoreTest
     answer = find([belt(2, 332), belt(1, 332, successor_id: 2, stock: 0)], [listed(1)])
 
     assert_equal [1, 2], answer.candidates.map { |candidate| candidate.part.id }
+    assert_nil answer.candidates.last.reasons.first.figures[:steps], "one step is not counted"
   end
 
   def test_a_successor_names_the_strongest_of_what_is_listed
@@ -62,6 +63,10 @@ class FitTrapsTest < CoreTest
     parts = [belt(1, 332, successor_id: 2), belt(2, 332, successor_id: 1)]
 
     assert_equal({ 1 => :model, 2 => :successor }, fitting(find(parts, [listed(1)])))
+    lineage = Fit::Lineage.new(parts)
+
+    assert_equal [[2, 1]], lineage.before(parts.first).map { |part, steps| [part.id, steps] }
+    assert_equal 2, lineage.newest(parts.first).id
   end
 
   def test_a_successor_with_the_wrong_attribute_is_stopped_all_the_same
