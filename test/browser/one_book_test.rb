@@ -105,6 +105,7 @@ class OneBookBrowserTest < BrowserTest
     end
 
     assert_css "h2", text: "Hand over"
+    find("summary", text: "Next due").click
   end
 
   def close_up_wet
