@@ -12,7 +12,7 @@ module UprightBench
         # @!attribute number [Integer] the job's
         # @!attribute operations [Array<Operation>]
         # @!attribute promise [Integer, nil] minutes since the beginning of the plan; nil before anything is promised
-        # @!attribute share [Float] of draws in which its promise is to be kept
+        # @!attribute share [Float] of draws in which its promise is to be kept at least
         fields :number, :operations, promise: nil, share: SHARE
 
         # @return [Chain] in which nothing needs a slot of the rack
