@@ -122,7 +122,8 @@ module UprightBench
       def overdue(time)
         Models::Due.running.where(machine_id: @machine.id, action: %w[wash replace])
           .where(Sequel[:due_on] <= Config::Zone.date(time) + 30)
-          .select_hash(:position, :action).reject { @random.rand < 0.15 }.transform_values(&:to_sym)
+          .order(:position, :id).select_hash(:position, :action)
+          .reject { @random.rand < 0.15 }.transform_values(&:to_sym)
       end
 
       # Most of what the model comes with is brought along.

@@ -53,9 +53,10 @@ class PlanScreenTest < DatabaseTest
   end
 
   def test_of_a_promise_in_danger_it_says_what_the_plan_has_for_its_job
-    waiting = Queries::PlanOfBench.new(now: NOW).waits.find(&:dries)
+    waiting = Queries::PlanOfBench.new(now: NOW).waits.first
     danger = { job: waiting.job, share: 0.3, by: NOW.to_i, ways: [] }
-    Models::BenchPlan.dataset.update(dangers: Sequel.pg_jsonb([danger]))
+    steps = Models::BenchPlan.the.steps.map { |step| step.to_hash.merge("dries" => step["job"] == waiting.job) }
+    Models::BenchPlan.dataset.update(steps: Sequel.pg_jsonb(steps), dangers: Sequel.pg_jsonb([danger]))
     get "/plan"
 
     ready = Queries::PlannedJobs.steps.select { |one| one.job == waiting.job }.map(&:till).max
