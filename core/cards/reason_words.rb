@@ -13,6 +13,7 @@ module UprightBench
                  start_unknown: %i[why_start_unknown],
                  nothing_runs: %i[why_nothing] }.freeze
         OTHER = %i[why_other].freeze
+        LITTLE_PERCENT = 34 # what is in order is reckoned with a quarter; a figure of it would be more than was seen
         DATES = { from: :from_on, seen: :found_on, until: :until_on, read: :read_on }.freeze
 
         # @param words [Words]
@@ -36,7 +37,11 @@ module UprightBench
 
         # What was found says more than how long the interval is.
         def text_of(reason)
-          reason.figures.key?(:found) ? [:why_seen] : KEYS.fetch(reason.key, OTHER)
+          found, seen = reason.figures.values_at(:found, :counted)
+          return [found < LITTLE_PERCENT ? :why_seen_little : :why_seen] if found
+
+          text, counted = KEYS.fetch(reason.key, OTHER)
+          [text == :why_counted && seen.to_i.zero? ? :why_counted_none : text, counted]
         end
 
         # @return [String] as in "50 hours"

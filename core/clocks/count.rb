@@ -39,7 +39,7 @@ module UprightBench
         end
 
         def progress_figures(progress, _conditions)
-          { counted: progress.counted }
+          progress.counted.zero? ? {} : { counted: progress.counted }
         end
 
         def progress_mark(progress, _conditions)

@@ -98,6 +98,13 @@ class WordingTest < CoreTest
         "1 month since 2 March 2026, adjusted to what we found in it before: 15 February 2027",
       Reason.of(:after_bags, bags: 4, counted: 1, **CLOCK) =>
         "after 4 bags, 1 of them since 2 March 2026: 15 February 2027",
+      Reason.of(:after_bags, bags: 4, **CLOCK) => "after 4 bags, reckoned from 2 March 2026: 15 February 2027",
+      Reason.of(:after_washes, washes: 1, counted: 0, **CLOCK) =>
+        "after 1 wash, reckoned from 2 March 2026: 15 February 2027",
+      Reason.of(:after_hours, hours: 50, found: 34, found_on: MONDAY, **CLOCK) =>
+        "we found it about 34 % worn or full on 2 March 2026: 15 February 2027",
+      Reason.of(:after_hours, hours: 50, found: 33, found_on: MONDAY, **CLOCK) =>
+        "we found it little worn or filled on 2 March 2026: 15 February 2027",
       Reason.of(:at_full_indicator, percent: 60, read_on: MONDAY, **CLOCK) =>
         "its indicator stood at 60 % on 2 March 2026: 15 February 2027",
       Reason.written("as it was written") => "as it was written" }

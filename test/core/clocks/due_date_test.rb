@@ -66,6 +66,9 @@ class DueDateTest < CoreTest
     assert_equal MONDAY + (52 * 7), due(bags).call.due_on
     assert_equal MONDAY + (13 * 7), due(bags, counted: 3, counted_on: MONDAY).call.due_on
     assert_equal MONDAY, due(bags, counted: 4, counted_on: MONDAY).call.due_on
+    assert_equal [nil, 3], [due(bags), due(bags, counted: 3, counted_on: MONDAY)].map { |due|
+      due.call.reasons.first.figures[:counted]
+    }
   end
 
   def test_half_an_hour_of_use_is_still_to_come
