@@ -7,12 +7,15 @@ module UprightBench
     module Job
       # The sentences about money on the job page. `page` is a Queries::JobPage throughout.
       module MoneyWords
-        # @return [String] the sum agreed, the limit, and what stands now
+        # @return [String] the sum agreed, the limit; what it comes to now, and what is done of it, where they differ
         def agreed_and_now_words(page)
           agreed = page.agreed or return ""
           limit = ", no call up to #{money(agreed.call_above_cents)}" if agreed.call_above_cents
-          "Agreed #{money(agreed.total_cents)}#{limit}; as it stands now #{money(page.quote.total_cents)}, " \
-            "to pay if it ended now #{money(page.to_bill.total_cents)}."
+          now = page.quote.total_cents
+          ended = page.to_bill.total_cents
+          ["Agreed #{money(agreed.total_cents)}#{limit}",
+           ("as it stands now #{money(now)}" unless now == agreed.total_cents),
+           ("to pay if it ended now #{money(ended)}" unless ended == now)].compact.join("; ").concat(".")
         end
 
         # @return [String] above the ways to pay
