@@ -16,11 +16,13 @@ module UprightBench
       end
       private_constant :Offset
       A_DAY_EITHER_WAY = 36 * 3600 # no zone is farther from UTC
+      MOST_OFFSETS = 12 # that are remembered: the life of a machine goes through several years
+      @offsets = [].freeze
 
       module_function
 
-      # Both are asked for each row of every list, so the offset is looked up once for all that lies between two changes
-      # of the clocks.
+      # Both are asked for each row of every list, so an offset is looked up once for all that lies between two
+      # changes of the clocks.
       # @param time [Time]
       # @return [Time] in the shop's zone
       def local(time)
@@ -65,7 +67,9 @@ module UprightBench
       end
 
       def zone
-        TZInfo::Timezone.get(name)
+        name = self.name
+        known = @zone
+        known&.identifier == name ? known : @zone = TZInfo::Timezone.get(name)
       end
 
       # @param clock [Time] what the clock would show, written as UTC
@@ -82,13 +86,14 @@ module UprightBench
       # @return [Integer] that the shop's clocks are ahead of UTC, in seconds
       def offset(seconds)
         zone = self.zone
-        known = @offset
-        return known.seconds if known&.holds?(zone, seconds)
+        known = @offsets.find { |offset| offset.holds?(zone, seconds) }
+        return known.seconds if known
 
         period = zone.period_for(Time.at(seconds))
-        @offset = Offset.new(zone, period.starts_at&.to_i || -Float::INFINITY, period.ends_at&.to_i || Float::INFINITY,
+        new = Offset.new(zone, period.starts_at&.to_i || -Float::INFINITY, period.ends_at&.to_i || Float::INFINITY,
           period.observed_utc_offset)
-        @offset.seconds
+        @offsets = [new, *@offsets.first(MOST_OFFSETS - 1)].freeze # another thread may be reading the old list
+        new.seconds
       end
       private_class_method :jump_over, :offset
     end

@@ -63,8 +63,9 @@ module UprightBench
       end
 
       def x(date)
-        left = @form[:names]
-        left + 4 + ((date.clamp(first, last) - first).to_f / (last - first) * (@form[:width] - left - 12))
+        left, width = @form.values_at(:names, :width)
+        days = date.clamp(first, last).jd - first.jd
+        left + 4 + (days.fdiv(last.jd - first.jd) * (width - left - 12))
       end
 
       def years

@@ -54,15 +54,13 @@ module UprightBench
         end
       end
 
-      attr_reader :typed, :values, :errors
+      attr_reader :typed, :errors
 
       # @param typed [Hash{String=>Object}] the request's parameters
       def initialize(typed = {})
         @typed = typed
-        result = @untouched ? self.class.contract.schema.call(typed) : checked(typed)
-        @values = result.to_h
-        @errors = @untouched ? {} : result.errors.to_h.dup
-        point_at_unreadable(typed, @errors)
+        @errors = {}
+        read unless @untouched
       end
 
       # An untouched form: nothing to complain of yet, so that no rule is asked, which takes longer than drawing it.
@@ -72,6 +70,11 @@ module UprightBench
           form.send(:initialize, typed)
           form.errors.clear
         end
+      end
+
+      # @return [Hash{Symbol=>Object}] read as what they are
+      def values
+        @values ||= self.class.contract.schema.call(typed).to_h
       end
 
       def ok?
@@ -111,6 +114,13 @@ module UprightBench
 
       def leave_untouched
         @untouched = true
+      end
+
+      def read
+        result = checked(typed)
+        @values = result.to_h
+        @errors = result.errors.to_h.dup
+        point_at_unreadable(typed, @errors)
       end
 
       def checked(typed)

@@ -62,13 +62,13 @@ module UprightBench
       # A new part shows as a bar that begins; what was washed, cleaned or looked at has a mark.
       def done
         @done ||= Models::WorkItem.where(job_id: @jobs.map(&:id), state: "done").exclude(action: "replace")
-          .exclude(done_at: nil).order(:done_at).all.group_by(&:position)
+          .exclude(done_at: nil).order(:done_at).select(:position, :action, :done_at).all.group_by(&:position)
       end
 
       # Where something was to be done; what was left alone is not drawn.
       def found
         @found ||= Models::Finding.where(job_id: @jobs.map(&:id)).exclude(verdict: "leave").order(:found_at)
-          .all.group_by(&:position)
+          .select(:position, :found_at, :reason).all.group_by(&:position)
       end
 
       def due(position)

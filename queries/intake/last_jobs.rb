@@ -12,7 +12,8 @@ module UprightBench
       #   that the customer left
       def self.call(machine)
         jobs = Models::Job.where(machine_id: machine.id).exclude(handed_over_at: nil).reverse(:id).limit(MOST).all
-        items = Models::WorkItem.where(job_id: jobs.map(&:id)).order(:sequence).all.group_by(&:job_id)
+        items = Models::WorkItem.where(job_id: jobs.map(&:id)).order(:sequence)
+          .select(:job_id, :position, :action, :state).all.group_by(&:job_id)
         jobs.map { |job| past(job, items.fetch(job.id, [])) }
       end
 

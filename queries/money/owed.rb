@@ -16,8 +16,7 @@ module UprightBench
       def rows
         @rows ||= begin
           owed = balances.as_hash(:last_bill_id, :cents)
-          bills = Models::Bill.where(id: owed.keys).eager(:customer, :job).order(:issued_on, :number).all
-          bills.map { |bill| Row.new(bill: bill, cents: owed.fetch(bill.id)) }
+          bills_of(owed.keys).map { |bill| Row.new(bill: bill, cents: owed.fetch(bill.id)) }
         end
       end
 
@@ -40,6 +39,12 @@ module UprightBench
       end
 
       private
+
+      def bills_of(ids)
+        return [] if ids.empty?
+
+        Models::Bill.where(id: ids).eager(:customer, :job).order(:issued_on, :number).all
+      end
 
       # Of what was billed; what was only paid so far stands for a bill to come.
       def balances

@@ -11,19 +11,17 @@ module UprightBench
         # @param called [String] what a complaint calls it, where the label has a unit behind it
         # @param more [Hash] attributes of the input
         def field(form, *path, label:, called: label, as: :input, hint: nil, rows: 2, **more)
-          erb :_field, layout: false, locals: {
+          partial :_field,
             id: path.join("-"), name: name_of(path), label: label, called: called, as: as, rows: rows, hint: hint,
             value: (form.value(*path) unless more[:type] == "password"),
             errors: form.errors_at(*path), more: attributes(more)
-          }
         end
 
-        # @param choices [Hash{String=>String}] value => words
+        # @param choices [Hash{String=>String}, Options] value => words
         def choice(form, *path, label:, choices:, hint: nil, **more)
-          erb :_choice, layout: false, locals: {
-            id: path.join("-"), name: name_of(path), label: label, choices: choices, hint: hint,
+          partial :_choice,
+            id: path.join("-"), name: name_of(path), label: label, options: Options.of(choices), hint: hint,
             value: form.value(*path).to_s, errors: form.errors_at(*path), more: attributes(more)
-          }
         end
 
         # Street, town, region and postcode, as AddressFields has them.
@@ -33,32 +31,31 @@ module UprightBench
           end.join
         end
 
-        # @return [Hash{String=>String}] code => name
-        def countries
-          Formats::PostalAddress.countries
+        # @param none [String, nil] what stands for none of them
+        # @return [Options]
+        def country_options(none = nil)
+          Options.countries(none)
         end
 
-        # @return [Hash{String=>String}] none, and each by its name
-        def time_zones
-          { "" => "That of this machine: #{SETTINGS.time_zone}", **Formats::TimeZones.all.to_h { |name| [name, name] } }
+        # @return [Options]
+        def time_zone_options
+          Options.time_zones
         end
 
         def tick(form, *path, label:, value: "1", hint: nil)
-          erb :_tick, layout: false, locals: {
+          partial :_tick,
             id: (path + [value]).join("-"), name: name_of(path), label: label, value: value, hint: hint,
             ticked: Array(form.value(*path)).include?(value), errors: form.errors_at(*path)
-          }
         end
 
         # A model is found by typing: its id goes with the form, and beside it what was typed, as sheet_title.
         # @param path [Array<Symbol>] of the id
         # @param chosen [String] attributes, as HTML: what happens when a model was chosen
         def sheet_picker(form, *path, label:, chosen: "")
-          erb :"sheets/_picker", layout: false, locals: {
+          partial :"sheets/_picker",
             id: path.join("-"), name: name_of(path), value: form.value(*path), title: form.value(:sheet_title),
             label: label, chosen: chosen,
             errors: form.errors_at(*path), more: described_error(form, *path)
-          }
         end
 
         # @return [String, nil] attributes of a field that is wrong, tied to what is said about it

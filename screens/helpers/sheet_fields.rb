@@ -9,26 +9,23 @@ module UprightBench
         # @param values [Hash{String=>Object}]
         # @param error [String] the field whose problems stand here
         def sheet_field(view, values, key, label, name: key, error: key)
-          erb :_field, layout: false, locals: {
+          partial :_field,
             id: name.tr("[]", "--").chomp("-"), name: name, label: label, called: label, as: :input, rows: 2, hint: nil,
             value: written(values[key]), errors: view.errors(error), more: 'autocomplete="off" maxlength="1000"'
-          }
         end
 
         def sheet_area(view, values, key, label)
-          erb :_field, layout: false, locals: {
+          partial :_field,
             id: key, name: key, label: label, called: label, as: :area, rows: 2, hint: nil, value: written(values[key]),
             errors: view.errors(key), more: 'maxlength="1000"'
-          }
         end
 
         # @param choices [Array, Hash] values, or values with their words
         def sheet_choice(view, values, key, label, choices)
           words = choices.is_a?(Hash) ? choices : choices.to_h { |choice| [choice.to_s, choice.to_s.tr("_", " ")] }
-          erb :_choice, layout: false, locals: {
-            id: key, name: key, label: label, choices: words, value: values[key].to_s, errors: view.errors(key),
-            hint: nil, more: ""
-          }
+          partial :_choice,
+            id: key, name: key, label: label, options: Options.of(words), value: values[key].to_s, hint: nil,
+            errors: view.errors(key), more: ""
         end
 
         def sheet_tick(ticked, name, label)
