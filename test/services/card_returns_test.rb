@@ -20,7 +20,7 @@ class CardReturnsTest < DatabaseTest
   def naming(machine, at:, **more)
     Services::SetClocks.call(machine, on: today) if Models::Due.where(machine_id: machine.id).empty?
     write_card(machine.customer, at: at, **more).tap do |card|
-      Models::CardLine.create(card_id: card.id, due_id: Models::Due.first(machine_id: machine.id).id,
+      Models::CardLine.create(card_id: card.id, due_id: Models::Due.order(:id).first(machine_id: machine.id).id,
         attempt: more.fetch(:attempt, 1), leaves_on: Config::Zone.date(at))
     end
   end
@@ -44,7 +44,7 @@ class CardReturnsTest < DatabaseTest
     { 30 => 5, 21 => nil, 20 => 3, 0 => nil, -1 => nil }.each do |ahead, came_after|
       sent = card(100, came_after: came_after)
       machine = sent.customer.machines.first
-      due = Models::Due.first(machine_id: machine.id)
+      due = Models::Due.order(:id).first(machine_id: machine.id)
       first = today - 100 + ahead
       due.update(due_on: first, early_on: first, late_on: first)
       sent.update(offer_id: offer.id) if ahead > 20
