@@ -20,7 +20,6 @@ module UprightBench
         db = Sequel.connect(url, max_connections: MOST_CONNECTIONS, preconnect: false, after_connect: method(:settle),
           connect_timeout: MOST_SECONDS, pool_timeout: MOST_SECONDS)
         db.extension :pg_json, :pg_array
-        db.extend(Prepared)
         Sequel::Model.db = db
         Que.connection = db
         db

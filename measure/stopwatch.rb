@@ -35,7 +35,6 @@ module UprightBench
       def run
         sign_in
         DB.loggers << @statements
-        DB.extend(Floor::Recorded)
         @out.puts "page                           p50 ms   p95 ms  queries   gzip kB  floor ms  times floor"
         yield
       ensure
@@ -47,11 +46,10 @@ module UprightBench
       def report(name, rounds: ROUNDS, &block)
         WARM_UP.times(&block)
         @statements.all.clear
-        body, asked = recorded { yield WARM_UP }
-        count = @statements.all.size
-        floor = floor_ms(asked, body)
+        body = yield WARM_UP
+        sent = @statements.all.dup
         times = Array.new(rounds) { |round| timed { yield WARM_UP + 1 + round } }.sort
-        print_row(name, times, count: count, floor: floor, body: body)
+        print_row(name, times, sent, body)
       end
 
       def get(path)
@@ -68,24 +66,17 @@ module UprightBench
 
       private
 
-      def print_row(name, times, count:, floor:, body:)
+      def print_row(name, times, sent, body)
         p50 = times[times.size / 2]
+        floor = floor_ms(sent, body)
         @out.puts format("%-28<page>s %8.1<p50>f %8.1<p95>f %8<queries>d %9.1<size>f %9.2<floor>f %12.1<ratio>f",
-          page: name, p50: p50, p95: times[(times.size * 0.95).floor], queries: count,
+          page: name, p50: p50, p95: times[(times.size * 0.95).floor], queries: sent.size,
           size: gzipped(body) / 1024.0, floor: floor, ratio: p50 / floor)
       end
 
-      # @return [Array(String, Array)] the body, and what the database was asked for it
-      def recorded
-        DB.asked = []
-        [yield, DB.asked]
-      ensure
-        DB.asked = nil
-      end
-
       # @return [Float] the median of some rounds
-      def floor_ms(asked, body)
-        floor = Floor.new(asked, body)
+      def floor_ms(sent, body)
+        floor = Floor.new(sent, body)
         Array.new(WARM_UP + ROUNDS) { timed { floor.call } }.drop(WARM_UP).sort[ROUNDS / 2]
       end
 

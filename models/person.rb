@@ -16,7 +16,7 @@ module UprightBench
       # With what their role is allowed and asked for, in one query.
       # @return [Person, nil] nil for somebody who may not sign in
       def self.signed_in(id)
-        @signed_in ||= dataset.placeholder_literalizer_class.loader(self) { |pl, people| with_role(people, pl.arg) }
+        @signed_in ||= Sequel::Dataset::PlaceholderLiteralizer.loader(self) { |pl, people| with_role(people, pl.arg) }
         @signed_in.first(id)
       end
 

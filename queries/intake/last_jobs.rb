@@ -2,7 +2,8 @@
 
 module UprightBench
   module Queries
-    # What was done to a machine when it was last here, the newest first.
+    # The jobs of a machine that its next take-in asks for: the one that it is in, and what was done when it was last
+    # here. Two queries.
     module LastJobs
       MOST = 3
       Past = Struct.new(:job, :ended_on, :work, :left, keyword_init: true)
