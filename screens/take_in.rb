@@ -171,7 +171,7 @@ module UprightBench
           ["#{serial}, #{warranty_words(warranty)}.", mind, rough, at_home_words(subject)].compact.join(" ")
         end
 
-        # @param past [Queries::LastJobs::Past]
+        # @param past [Queries::JobsOfMachine::Past]
         # @return [String] as in "Hose cleaned, foam filter replaced."
         def past_work_words(past)
           done = past.work.map { |place, action| "#{place} #{Core::Findings::VerdictKind.past_of(action)}" }.join(", ")

@@ -71,9 +71,9 @@ module UprightBench
         @at_home ||= @machine ? Models::HomePiece.there(@machine.id, on: today).all : []
       end
 
-      # @return [Array<LastJobs::Past>]
+      # @return [Array<JobsOfMachine::Past>]
       def last_jobs
-        @last_jobs ||= @machine ? LastJobs.call(@machine) : []
+        jobs ? jobs.past : []
       end
 
       # @param days [Integer] of the shop's own guarantee
@@ -90,7 +90,13 @@ module UprightBench
 
       # @return [Models::Job, nil] the job it is in already
       def open_job
-        @open_job ||= @machine && Models::Job.in_shop.first(machine_id: @machine.id)
+        jobs&.open
+      end
+
+      private
+
+      def jobs
+        @jobs ||= @machine && JobsOfMachine.new(@machine)
       end
     end
   end
