@@ -60,7 +60,7 @@ module UprightBench
       def initialize(typed = {})
         @typed = typed
         @errors = {}
-        read unless @untouched
+        read_typed unless @untouched
       end
 
       # An untouched form: nothing to complain of yet, so that no rule is asked, which takes longer than drawing it.
@@ -116,7 +116,7 @@ module UprightBench
         @untouched = true
       end
 
-      def read
+      def read_typed
         result = checked(typed)
         @values = result.to_h
         @errors = result.errors.to_h.dup

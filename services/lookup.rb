@@ -32,13 +32,21 @@ module UprightBench
         found || raise(NotFound, "There is no job #{number}.")
       end
 
+      # The statement is put together once: it names a hundred columns.
       # @return [Models::Job] with machine, sheet, customer and who made it safe, read in one query
       # @raise [NotFound]
       def job_to_show(number)
-        whole = Models::Job.where(Sequel[:jobs][:number] => number)
-          .eager_graph(:customer, :made_safe_person, machine: :sheet)
-        (whole.all.first if number.between?(1, BIGGEST_ID)) || raise(NotFound, "There is no job #{number}.")
+        found = jobs_to_show.all(number).first if number.between?(1, BIGGEST_ID)
+        found || raise(NotFound, "There is no job #{number}.")
       end
+
+      def jobs_to_show
+        @jobs_to_show ||= Sequel::Dataset::PlaceholderLiteralizer
+          .loader(Models::Job.eager_graph(:customer, :made_safe_person, machine: :sheet)) do |asked, jobs|
+            jobs.where(Sequel[:jobs][:number] => asked.arg)
+          end
+      end
+      private_class_method :jobs_to_show
 
       # @raise [NotFound]
       def bill(number)

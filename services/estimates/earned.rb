@@ -39,29 +39,26 @@ module UprightBench
       end
       private_class_method :bought?, :as_good, :words
 
-      # An offer that the owner ended holds for the cards that named it.
+      # Of cards that earned for no other job. An offer that the owner ended holds for the cards that named it.
+      CARDS = <<~SQL
+        SELECT cards.id, cards.created_at, offers.minutes, dues.position FROM cards
+        JOIN offers ON offers.id = cards.offer_id
+        JOIN card_lines ON card_lines.card_id = cards.id AND NOT card_lines.void
+        JOIN dues ON dues.id = card_lines.due_id
+        WHERE cards.customer_id = :customer AND cards.created_at BETWEEN :from AND :till
+          AND :on BETWEEN offers.starts_on AND offers.ends_on
+          AND dues.machine_id = :machine AND dues.position IN :places
+          AND NOT EXISTS (SELECT FROM earnings WHERE earnings.card_id = cards.id AND earnings.job_id <> :job)
+        ORDER BY cards.id DESC, dues.position
+      SQL
+      private_constant :CARDS
+
       # @return [Array<Hash>] for each place that a card of theirs named, the newest first
-      def self.cards(job, places) # rubocop:disable Metrics/AbcSize -- one query
-        on = Config::Zone.date(job.taken_in_at)
-        cards = sent_to(job).join(:offers, id: :offer_id).where { starts_on <= on }.where { ends_on >= on }
-        naming(cards, job.machine_id, places).order(Sequel.desc(Sequel[:cards][:id]), :position)
-          .naked.select(Sequel[:cards][:id], Sequel[:cards][:created_at], :minutes, :position).all
+      def self.cards(job, places)
+        DB[CARDS, customer: job.customer_id, from: job.taken_in_at - (DAYS * 86_400), till: job.taken_in_at,
+          on: Config::Zone.date(job.taken_in_at), machine: job.machine_id, places: places, job: job.id].all
       end
-
-      def self.naming(cards, machine_id, places)
-        cards.join(:card_lines, card_id: Sequel[:cards][:id], void: false).join(:dues, id: :due_id)
-          .where(Sequel[:dues][:machine_id] => machine_id, Sequel[:dues][:position] => places)
-      end
-      private_class_method :naming
-
-      # Those that earned for no other job.
-      def self.sent_to(job)
-        taken = Models::Earning.where(card_id: Sequel[:cards][:id]).exclude(job_id: job.id)
-        within = (job.taken_in_at - (DAYS * 86_400))..job.taken_in_at
-        Models::Card.where(customer_id: job.customer_id, created_at: within).exclude(taken.select(1).exists)
-          .from_self(alias: :cards)
-      end
-      private_class_method :cards, :sent_to
+      private_class_method :cards
 
       # Written down where it is agreed; the database refuses a card that earned for another job.
       def self.keep(job, items, at:)

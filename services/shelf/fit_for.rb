@@ -75,7 +75,7 @@ module UprightBench
       # what is of about the size.
       def in_question(places)
         following = Models::Part.join(:chain, id: :id).exclude(successor_id: nil).select(:successor_id)
-        named = union(places.flat_map { |place| named_at(place) })
+        named = union(named_at(places.map(&:key)) + places.map { |place| sisters_at(place) })
         sized = places.filter_map { |place| sized(place) }
         chain = Models::Part.db[:chain].with_recursive(:chain, named, following, args: [:id], union_all: false)
           .select(:id)
@@ -86,11 +86,15 @@ module UprightBench
         datasets.map(&:from_self).reduce { |all, rows| all.union(rows, from_self: false) }.from_self
       end
 
-      def named_at(place)
+      def named_at(keys)
+        here = Models::FitRule.where(position: keys).select(Sequel[:part_id].as(:id))
+        [here.where(model_title: @sheet.title), (here.where(family: @sheet.family) if @sheet.family)].compact
+      end
+
+      def sisters_at(place)
         here = Models::FitRule.where(position: place.key).select(Sequel[:part_id].as(:id))
-        sisters = here.where(Sequel.like(:model_title, "#{here.escape_like(@sheet.maker)} %"))
-        [here.where(model_title: @sheet.title), here.where(family: @sheet.family),
-         sisters.order(IN_INDEX_ORDER).limit(MOST_ALIKE)]
+        here.where(Sequel.like(:model_title, "#{here.escape_like(@sheet.maker)} %"))
+          .order(IN_INDEX_ORDER).limit(MOST_ALIKE)
       end
 
       def sized(place)

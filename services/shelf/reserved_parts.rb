@@ -12,8 +12,15 @@ module UprightBench
       # @param except [Models::Job, nil] the job that asks, which may take its own
       # @return [Hash{Integer=>Integer}] part's id => pieces reserved for other jobs; 0 for all that are not
       def for_others(except: nil)
-        counted(items.exclude(Sequel[:work_items][:job_id] => except&.id || 0)).naked.as_hash(:part_id, :pieces)
+        of_others.all(except&.id || 0).to_h { |row| row.values_at(:part_id, :pieces) }
           .tap { |reserved| reserved.default = 0 }
+      end
+
+      # The statement is put together once.
+      def of_others
+        @of_others ||= Sequel::Dataset::PlaceholderLiteralizer.loader(items.naked) do |asked, items|
+          counted(items.exclude(Sequel[:work_items][:job_id] => asked.arg))
+        end
       end
 
       # @return [Sequel::Dataset] part_id and pieces of all that is reserved
