@@ -9,6 +9,7 @@ module UprightBench
       MARGIN_MM = 12
       ROW = 15
       NOTE = 160 # as in "every 2 months or 20 h of use"
+      LETTERS_A_LINE = 90 # of what is said below
       # heading => rows in `parts`
       PARTS = { found: "What we found", unmended: "Not mended", wet: "Still wet", done: "Done", air: "Before and after",
                 left: "Left as it is", home: "At home", next: "What comes next", back: "With the machine" }.freeze
@@ -51,10 +52,19 @@ module UprightBench
         room(ROW * 3)
         space
         words(heading, size: 12, style: :bold, height: 18)
-        rows.each do |text, note, below|
-          beside(text, note.to_s)
-          words(below, size: 8, height: below.length > 90 ? 22 : 13) if below
-        end
+        rows.each { |text, note, below| what(text, note.to_s, below) }
+      end
+
+      # What is said below stands on the same page.
+      def what(text, note, below)
+        height = below ? height_of(below) : 0
+        room(ROW + height)
+        beside(text, note)
+        words(below, size: 8, height: height) if below
+      end
+
+      def height_of(below)
+        below.length > LETTERS_A_LINE ? 22 : 13
       end
     end
   end

@@ -37,11 +37,11 @@ module UprightBench
 
         # What was found says more than how long the interval is.
         def text_of(reason)
-          found, seen = reason.figures.values_at(:found, :counted)
+          found, so_far = reason.figures.values_at(:found, :counted)
           return [found < LITTLE_PERCENT ? :why_seen_little : :why_seen] if found
 
           text, counted = KEYS.fetch(reason.key, OTHER)
-          [text == :why_counted && seen.to_i.zero? ? :why_counted_none : text, counted]
+          [text == :why_counted && so_far.to_i.zero? ? :why_counted_none : text, counted]
         end
 
         # @return [String] as in "50 hours"

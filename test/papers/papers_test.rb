@@ -145,6 +145,20 @@ class PapersTest < AppTest
     refute_includes text, "With the machine"
   end
 
+  def test_what_is_said_below_a_row_of_the_slip_stands_on_its_page
+    rows = Array.new(60) { |n| ["Place #{n}: clean", "yearly", "care #{n} #{'of it ' * (n % 3 * 12)}"] }
+    paper = Papers::HandOverSlip.new(shop: ["Shop", "Street 1"], number: 1207, date: "27 Nov 2026", about: [NAME],
+      parts: { home: rows }, notes: []).render
+    pages = Open3.capture2("pdftotext", "-", "-", stdin_data: paper, binmode: true).first.split("\f")
+
+    assert_operator pages.size, :>, 2
+    60.times { |n| assert_equal [[1, 1]], pages.map { |page| counts_of(page, n) }.uniq - [[0, 0]] }
+  end
+
+  def counts_of(page, place)
+    [/Place #{place}: clean/, /care #{place}\b/].map { |words| page.scan(words).size }
+  end
+
   def test_the_list_of_calls
     text, = read(Papers::CallList.new(shop: "Shop", rows: Array.new(40) do |n|
       { name: "#{NAME} #{n}", phone: "555-01#{n}", words: "Loft K\n - a new filter", phone_calls: n % 2 }
