@@ -12,42 +12,38 @@ module UprightBench
       ROUNDS = 60
       WARM_UP = 5
 
-      # Keeps the statements that pass by.
-      class Statements
-        attr_reader :all
-
-        def initialize
-          @all = []
+      # Keeps the statements that pass by, each with what is filled in; of a prepared one, its name. Extends a database.
+      module Statements
+        def statements
+          @statements ||= []
         end
 
-        %i[debug info warn error].each do |level|
-          define_method(level) { |line| @all << line.sub(/\A\([\d.]+s\) /, "") }
+        def log_connection_yield(sql, connection, filled_in = nil)
+          statements << [sql, filled_in]
+          super
         end
       end
 
       def initialize(app, out: $stdout)
         @app = app
         @out = out
-        @statements = Statements.new
       end
 
       # Signed in, with the heading printed, and the statements counted.
       def run
         sign_in
-        DB.loggers << @statements
+        DB.extend(Statements)
         @out.puts "page                           p50 ms   p95 ms  queries   gzip kB  floor ms  times floor"
         yield
-      ensure
-        DB.loggers.delete(@statements)
       end
 
       # @yieldparam round [Integer] so that each may ask for something else
       # @yieldreturn [String] the body
       def report(name, rounds: ROUNDS, &block)
         WARM_UP.times(&block)
-        @statements.all.clear
+        DB.statements.clear
         body = yield WARM_UP
-        sent = @statements.all.dup
+        sent = DB.statements.dup
         times = Array.new(rounds) { |round| timed { yield WARM_UP + 1 + round } }.sort
         print_row(name, times, sent, body)
       end

@@ -8,14 +8,26 @@ module UprightBench
       many_to_one :finder, class: "UprightBench::Models::Person", key: :found_by
 
       dataset_module do
-        # The newest finding of each position at the machine's earlier jobs, with the day (taken_in_at).
-        def of_earlier_jobs(job) # rubocop:disable Metrics/AbcSize -- one query
-          earlier = Job.where(machine_id: job.machine_id).where { id < job.id }.select(:id, :taken_in_at)
+        # The newest of each position at the earlier jobs of a machine, with the day (taken_in_at).
+        def before(machine_id, job_id)
+          earlier = Job.where(machine_id: machine_id).where(Sequel[:id] < job_id).select(:id, :taken_in_at)
           position = Sequel[:findings][:position]
           join(earlier, { id: Sequel[:findings][:job_id] }, table_alias: :earlier_job)
             .distinct(position).order(position, Sequel.desc(Sequel[:findings][:job_id]))
             .select_all(:findings).select_append(Sequel[:earlier_job][:taken_in_at])
         end
+      end
+
+      LAST_TIME = Prepared.new(:findings_of_earlier_jobs) do
+        these = Sequel.cast(:$positions, "text[]")
+        before(:$machine_id, :$job_id).where(Sequel.lit("(? = '{}' OR findings.position = ANY(?))", these, these))
+      end
+      private_constant :LAST_TIME
+
+      # @param positions [Array<String>] none for all
+      # @return [Array<Finding>] the newest of each position at the machine's earlier jobs, with the day (taken_in_at)
+      def self.of_earlier_jobs(job, positions = [])
+        LAST_TIME.all(machine_id: job.machine_id, job_id: job.id, positions: Sequel.pg_array(positions, :text))
       end
 
       # @return [Hash{Symbol=>Object}]

@@ -9,11 +9,11 @@ module UprightBench
 
       dataset_module do
         # Of a model, but where somebody found afterwards that the part fits all the same.
-        # @param sheet [Core::Sheets::Sheet]
-        def of_model(sheet)
+        # @param title [String] of the model
+        def of_model(title)
           since = FitRule.where(part_id: Sequel[:misfits][:part_id], position: Sequel[:misfits][:position],
-            model_title: sheet.title).where { added_at > Sequel[:misfits][:said_at] }
-          where(model_title: sheet.title).exclude(since.select(1).exists)
+            model_title: title).where { added_at > Sequel[:misfits][:said_at] }
+          where(model_title: title).exclude(since.select(1).exists)
         end
       end
     end

@@ -46,6 +46,15 @@ module UprightBench
         end
       end
 
+      WITH_SHELF = Prepared.new(:parts_with_shelf) { with_shelf.where(Sequel.lit("parts.id = ANY(?)", :$ids)) }
+      private_constant :WITH_SHELF
+
+      # @param ids [Array<Integer>]
+      # @return [Hash{Integer=>Part}] with what lies on the shelf and the supplier's lead times
+      def self.with_shelf_of(ids)
+        ids.empty? ? {} : WITH_SHELF.all(ids: Sequel.pg_array(ids, :bigint)).to_h { |part| [part.id, part] }
+      end
+
       # @return [Integer, nil] how long it takes to come when it is ordered: as learned before as stated, its own
       #   before the supplier's
       def days_to_come

@@ -13,21 +13,22 @@ module UprightBench
         where :may_sign_in, status_id: OPEN
       end
 
-      # With what their role is allowed and asked for, in one query.
-      # @return [Person, nil] nil for somebody who may not sign in
-      def self.signed_in(id)
-        @signed_in ||= Sequel::Dataset::PlaceholderLiteralizer.loader(self) { |pl, people| with_role(people, pl.arg) }
-        @signed_in.first(id)
-      end
-
-      # The statement is put together once: every request sends it.
-      def self.with_role(people, id)
+      SIGNED_IN = Prepared.new(:person_signed_in) do
+        session = DB[:person_sessions].where(person_id: Sequel[:people][:id])
+          .where(Sequel.lit("session_id = ANY(?)", :$sessions))
         said = Role.where(name: Sequel[:people][:role]).select(:may)
         needs = Shop.select(Sequel.lit("people.role = ANY(second_factor_roles)"))
-        people.may_sign_in.where(Sequel[:people][:id] => id).select_all(:people)
-          .select_append(said.as(:said_may), needs.as(:needs_factor)).limit(1)
+        may_sign_in.where(Sequel[:people][:id] => :$id).where(session.exists).select_all(:people)
+          .select_append(said.as(:said_may), needs.as(:needs_factor))
       end
-      private_class_method :with_role
+      private_constant :SIGNED_IN
+
+      # With what their role is allowed and asked for, in one query: every request sends it.
+      # @param sessions [Array<String>] digests, one of which is in the table where the session goes on
+      # @return [Person, nil] nil where it was ended, and for somebody who may not sign in
+      def self.signed_in(id, sessions)
+        SIGNED_IN.first(id: id, sessions: Sequel.pg_array(sessions, :text))
+      end
 
       # @return [Boolean] whether they have to set up a second factor before they go on
       def lacks_second_factor?

@@ -8,8 +8,27 @@ module UprightBench
 
       # @return [Shop]
       def self.the
-        # Before the first owner has named it
-        first || new(name: "Upright Bench", street: "", town: "", phone: "", email: "")
+        first || unnamed
+      end
+
+      # Before the first owner has named it.
+      def self.unnamed
+        new(name: "Upright Bench", street: "", town: "", phone: "", email: "")
+      end
+      private_class_method :unnamed
+
+      WITH_POLICIES = Prepared.new(:shop_with_policies) do
+        set = Policy.select { jsonb_object_agg(key, value) }
+        DB.from(DB.select(set.as(:policies))).left_join(:shops, true)
+      end
+      private_constant :WITH_POLICIES
+
+      # In one query: nearly every request needs both.
+      # @return [Array(Shop, Hash{String=>Object})] and the policies that differ from their defaults
+      def self.with_policies
+        row = WITH_POLICIES.first
+        policies = row.delete(:policies).to_h
+        [row[:id] ? call(row) : unnamed, policies]
       end
 
       # @return [String] as in "Call us: 555-0199."

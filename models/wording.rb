@@ -7,6 +7,11 @@ module UprightBench
       unrestrict_primary_key
       ENGLISH = "en"
 
+      # @return [Array<String>] English is always there
+      def self.languages
+        [ENGLISH] | distinct.select_order_map(:language)
+      end
+
       # @return [Hash{String=>Core::Cards::Words}] by language; English is always there
       def self.words
         worded = all.group_by(&:language).transform_values do |rows|

@@ -8,6 +8,17 @@ module UprightBench
       many_to_one :part
       one_to_many :rack_stays, order: :id
 
+      # @param stays [Boolean] whether any of it may have been on the rack
+      # @return [Array<WorkItem>] in their order, with their parts as the shelf has them, and their stays on the rack
+      def self.of_job(job_id, stays: true)
+        items = where(job_id: job_id).order(:sequence).eager(*({ rack_stays: :slot } if stays)).all
+        parts = Part.with_shelf_of(items.filter_map(&:part_id).uniq)
+        items.each do |item|
+          item.associations[:part] = parts[item.part_id]
+          item.associations[:rack_stays] ||= []
+        end
+      end
+
       # @return [RackStay, nil] where it lies now
       def on_rack
         rack_stays.find { |stay| stay.off_at.nil? }

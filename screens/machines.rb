@@ -15,7 +15,7 @@ module UprightBench
           what_if(machine, form)
         end
 
-        app.get("/machines/:id") { machine_page(machine_asked) }
+        app.get("/machines/:id") { machine_page(Services::Lookup.machine_to_show(id_of(params["id"]))) }
       end
 
       # Helpers of this screen's routes and templates.

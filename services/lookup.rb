@@ -32,21 +32,31 @@ module UprightBench
         found || raise(NotFound, "There is no job #{number}.")
       end
 
-      # The statement is put together once: it names a hundred columns.
+      # It names a hundred columns.
+      JOB_TO_SHOW = Models::Prepared.new(:job_to_show) do
+        Models::Job.eager_graph(:customer, :made_safe_person, machine: :sheet)
+          .where(Sequel[:jobs][:number] => Sequel.cast(:$number, :bigint))
+      end
+      private_constant :JOB_TO_SHOW
+
       # @return [Models::Job] with machine, sheet, customer and who made it safe, read in one query
       # @raise [NotFound]
       def job_to_show(number)
-        found = jobs_to_show.all(number).first if number.between?(1, BIGGEST_ID)
+        found = JOB_TO_SHOW.first(number: number) if number.between?(1, BIGGEST_ID)
         found || raise(NotFound, "There is no job #{number}.")
       end
 
-      def jobs_to_show
-        @jobs_to_show ||= Sequel::Dataset::PlaceholderLiteralizer
-          .loader(Models::Job.eager_graph(:customer, :made_safe_person, machine: :sheet)) do |asked, jobs|
-            jobs.where(Sequel[:jobs][:number] => asked.arg)
-          end
+      MACHINE_TO_SHOW = Models::Prepared.new(:machine_to_show) do
+        Models::Machine.eager_graph(:customer, :sheet).where(Sequel[:machines][:id] => :$id)
       end
-      private_class_method :jobs_to_show
+      private_constant :MACHINE_TO_SHOW
+
+      # @return [Models::Machine] with its customer and sheet, read in one query
+      # @raise [NotFound]
+      def machine_to_show(id)
+        found = MACHINE_TO_SHOW.first(id: id) if id&.between?(1, BIGGEST_ID)
+        found || raise(NotFound, "There is no such machine.")
+      end
 
       # @raise [NotFound]
       def bill(number)

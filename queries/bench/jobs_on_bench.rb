@@ -2,7 +2,7 @@
 
 module UprightBench
   module Queries
-    # Every job whose machine is in the shop, with what it still needs; and what lies on the rack. Four queries.
+    # Every job whose machine is in the shop, with what it still needs; and what lies on the rack. Two queries.
     class JobsOnBench
       # `work_minutes` are hands-on, `wet_until` when the last of what dries already may be taken up again (nil for
       # none); `dry` says that something can come off the rack, `opened` that its parts lie on a tray.
@@ -10,6 +10,39 @@ module UprightBench
         :work_minutes, :wet_until, :dry, keyword_init: true)
       # A part on the rack.
       Stay = Struct.new(:slot, :number, :part, :to_turn, :washed_at, :dry_at, :ready_at, keyword_init: true)
+
+      def self.columns
+        [Sequel[:jobs][:id], :number, Sequel[:jobs][:state], :complaint, :promise_at, :sheet_version_id,
+         Sequel[:customers][:name].as(:customer), Sequel.join(%i[maker model_name], " ").as(:title),
+         to_do.as(:work_minutes)]
+      end
+
+      def self.to_do
+        minutes = Models::WorkItem.where(job_id: Sequel[:jobs][:id], state: "to_do").select { sum(:minutes) }
+        Sequel.function(:coalesce, minutes, 0)
+      end
+
+      def self.signs
+        { stopped: Models::Stop.standing, asked: Models::Question.unanswered,
+          opened: Models::OpenedStep.standing }.map do |name, rows|
+          rows.where(job_id: Sequel[:jobs][:id]).select(1).exists.as(name)
+        end
+      end
+      private_class_method :columns, :to_do, :signs
+
+      JOBS = Models::Prepared.new(:jobs_on_bench) do
+        Models::Job.in_shop.join(:customers, id: :customer_id).join(:machines, id: Sequel[:jobs][:machine_id])
+          .join(:sheets, id: Sequel[:machines][:sheet_id]).order(Sequel[:jobs][:id]).naked.select(*columns, *signs)
+      end
+      LIES = Sequel.function(:coalesce, :label, :elsewhere)
+      RACK = Models::Prepared.new(:rack_of_the_shop) do
+        Models::RackStay.where(off_at: nil).join(:work_items, id: :work_item_id)
+          .left_join(:rack_slots, id: Sequel[:rack_stays][:rack_slot_id])
+          .join(:jobs, id: Sequel[:work_items][:job_id]).naked
+          .select(Sequel[:work_items][:job_id], :position, LIES.as(:label), :number, :sheet_version_id, :washed_at,
+            :dry_at, :ready_at, :turned_at, :too_damp)
+      end
+      private_constant :JOBS, :LIES, :RACK
 
       # @param now [Time]
       def initialize(now:)
@@ -29,9 +62,7 @@ module UprightBench
       private
 
       def row(job)
-        to_do = to_do_by_job.fetch(job[:id], [])
-        Row.new(**job.slice(:number, :state, :complaint, :promise_at, :customer, :title, :stopped, :asked, :opened),
-          work_minutes: to_do.sum { |item| item[:minutes] }, **rack(job))
+        Row.new(**job.slice(*Row.members), **rack(job))
       end
 
       def rack(job)
@@ -48,37 +79,11 @@ module UprightBench
       end
 
       def jobs
-        @jobs ||= Models::Job.in_shop.join(:customers, id: :customer_id).join(:machines, id: Sequel[:jobs][:machine_id])
-          .join(:sheets, id: Sequel[:machines][:sheet_id]).order(Sequel[:jobs][:id]).naked.select(*columns, *signs).all
+        @jobs ||= JOBS.all
       end
-
-      def columns
-        [Sequel[:jobs][:id], :number, Sequel[:jobs][:state], :complaint, :promise_at, :sheet_version_id,
-         Sequel[:customers][:name].as(:customer), Sequel.join(%i[maker model_name], " ").as(:title)]
-      end
-
-      def signs
-        { stopped: Models::Stop.standing, asked: Models::Question.unanswered,
-          opened: Models::OpenedStep.standing }.map do |name, rows|
-          rows.where(job_id: Sequel[:jobs][:id]).select(1).exists.as(name)
-        end
-      end
-
-      def to_do_by_job
-        @to_do_by_job ||= Models::WorkItem.where(job_id: jobs.map { |job| job[:id] }, state: "to_do")
-          .naked.all.group_by { |item| item[:job_id] }
-      end
-
-      LIES = Sequel.function(:coalesce, :label, :elsewhere)
-      private_constant :LIES
 
       def on_rack
-        @on_rack ||= Models::RackStay.where(off_at: nil).join(:work_items, id: :work_item_id)
-          .left_join(:rack_slots, id: Sequel[:rack_stays][:rack_slot_id])
-          .join(:jobs, id: Sequel[:work_items][:job_id]).naked
-          .select(Sequel[:work_items][:job_id], :position, LIES.as(:label), :number,
-            :sheet_version_id,
-            :washed_at, :dry_at, :ready_at, :turned_at, :too_damp).all
+        @on_rack ||= RACK.all
       end
     end
   end

@@ -12,9 +12,13 @@ module UprightBench
         @customer = customer
       end
 
+      # Without the reasons, which are long.
+      DUE = %i[id machine_id position position_name action due_on may_card].freeze
+      private_constant :DUE
+
       # @return [Array<Models::Machine>] with their sheets and what is due, the soonest first
       def machines
-        open = ->(dues) { dues.where(state: "open").order(Sequel.asc(:due_on, nulls: :last)) }
+        open = ->(dues) { dues.where(state: "open").order(Sequel.asc(:due_on, nulls: :last)).select(*DUE) }
         @machines ||= @customer.machines_dataset.eager(:sheet, dues: open).order(:id).all
       end
 
@@ -45,7 +49,7 @@ module UprightBench
 
       # @return [Array<String>] that cards may be written in
       def languages
-        @languages ||= Models::Wording.words.keys | [@customer.language]
+        @languages ||= Models::Wording.languages | [@customer.language]
       end
     end
   end

@@ -15,7 +15,7 @@ module UprightBench
       def initialize(machine, dues:)
         @machine = machine
         @dues = dues
-        @jobs = machine.jobs_dataset.limit(MOST_JOBS).all
+        @jobs = machine.jobs_dataset.limit(MOST_JOBS).select(:id, :number, :taken_in_at, :complaint, :state).all
       end
 
       # @return [Array<Models::Fitting>] with the part

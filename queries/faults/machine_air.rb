@@ -16,7 +16,8 @@ module UprightBench
       # @return [Array<Visit>] in their order
       def call(machine)
         new_one = Core::Suction::Expected.of(machine.to_core)
-        rows(machine.id, new_one.stages.first.key).group_by { |row| row[:number] }.map do |number, read|
+        rows = READ.all(machine_id: machine.id, point: new_one.stages.first.key)
+        rows.group_by { |row| row[:number] }.map do |number, read|
           visit(number, read, new_one)
         end
       end
@@ -32,16 +33,17 @@ module UprightBench
         reading.value / reading.expected(new_one)
       end
 
-      def rows(machine_id, point)
+      READ = Models::Prepared.new(:air_of_a_machine) do
         readings = Sequel[:suction_readings]
         worked = Models::WorkItem.where(job_id: readings[:job_id]).select { max(done_at) }
         since = Sequel.function(:coalesce, readings[:taken_at] > worked, false)
         Models::SuctionReading.join(:jobs, id: :job_id).select_all(:suction_readings)
           .select_append(Sequel[:jobs][:number], since.as(:since_work))
-          .where(machine_id: machine_id, point: point, kind: %w[flow sealed], exhaust_off: false)
-          .order(readings[:id]).all
+          .where(machine_id: :$machine_id, point: :$point, kind: %w[flow sealed], exhaust_off: false)
+          .order(readings[:id])
       end
-      private_class_method :visit, :share, :rows
+      private_constant :READ
+      private_class_method :visit, :share
     end
   end
 end

@@ -17,7 +17,7 @@ module UprightBench
       end
 
       def settled
-        @settled ||= Models::SettledDue.where(job_id: @job.id).all
+        @settled ||= has?(:settled) ? Models::SettledDue.where(job_id: @job.id).all : []
       end
       private :settled
 

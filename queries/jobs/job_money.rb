@@ -8,14 +8,14 @@ module UprightBench
       def agreed
         return @agreed if defined?(@agreed)
 
-        @agreed = Services::Quotes.agreed(@job)
+        @agreed = has?(:agreed) ? Services::Quotes.agreed(@job) : nil
       end
 
       # @return [Models::EstimateSent, nil] the newest
       def sent_estimate
         return @sent_estimate if defined?(@sent_estimate)
 
-        @sent_estimate = Services::Quotes.sent(@job)
+        @sent_estimate = has?(:sent) ? Services::Quotes.sent(@job) : nil
       end
 
       # @return [Boolean] its day has not passed
@@ -34,13 +34,21 @@ module UprightBench
       end
 
       def quote
-        @quote ||= Services::Quotes.of(@job, items, held: agreed || standing_estimate, policies: @policies)
+        @quote ||= Services::Quotes.of(@job, items, held: agreed || standing_estimate, earned: earned,
+          policies: @policies)
       end
+
+      def earned
+        return @earned if defined?(@earned)
+
+        @earned = Services::Earned.of(@job, items)
+      end
+      private :earned
 
       # @return [Core::Money::Estimate] of what is done, as its bill will say it
       def to_bill
-        @to_bill ||= Services::Quotes.of(@job, items.select { |item| item.state == "done" }, held: agreed, whole: items,
-          policies: @policies)
+        @to_bill ||= Services::Quotes.of(@job, items.select { |item| item.state == "done" }, held: agreed,
+          earned: earned, policies: @policies)
       end
 
       # @return [Models::Bill, nil] the one that stands

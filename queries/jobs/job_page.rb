@@ -5,6 +5,7 @@ module UprightBench
     # A job with all that its page shows, each kind read once.
     class JobPage
       include JobFindings
+      include JobFits
       include JobDues
       include JobMoney
       include JobTelling
@@ -36,20 +37,26 @@ module UprightBench
       end
 
       def items
-        @items ||= Models::WorkItem.where(job_id: @job.id).order(:sequence)
-          .eager(part: :with_shelf.to_proc, rack_stays: :slot).all
+        @items ||= Models::WorkItem.of_job(@job.id, stays: has?(:stays))
       end
+
+      # @param some [Symbol] of JobHas
+      # @return [Boolean] there is anything of it
+      def has?(some)
+        (@has ||= JobHas.call(@job)).fetch(some)
+      end
+      private :has?
 
       def to_do
         items.select(&:to_do?)
       end
 
       def stops
-        @stops ||= Models::Stop.where(job_id: @job.id).order(:id).all
+        @stops ||= has?(:stops) ? Models::Stop.where(job_id: @job.id).order(:id).all : []
       end
 
       def accessories
-        @accessories ||= @job.accessories
+        @accessories ||= has?(:accessories) ? @job.accessories : []
       end
 
       def pictures
@@ -58,23 +65,12 @@ module UprightBench
 
       # @return [Array<Models::Note>] on the job and on its machine
       def notes_of_all
-        @notes_of_all ||= Models::Note.about(machine, job: @job).all
+        @notes_of_all ||= has?(:notes) ? Models::Note.about(machine, job: @job).all : []
       end
 
       def standing_stops
         stops.select { |stop| stop.cleared_at.nil? }
       end
-
-      # @return [Hash{String=>Core::Fit::Answer}] for what is still to be settled: replacements, and spares for a wash
-      def fits
-        @fits ||= fit_for(items.select { |item| item.state != "done" && fitted_or_washed?(item) })
-      end
-
-      # Or could be washed, where only its seat is cleaned.
-      def fitted_or_washed?(item)
-        %w[replace wash].include?(item.action) || findings[item.position]&.verdict == "wash"
-      end
-      private :fitted_or_washed?
 
       # @return [Core::Drying::DryingTime::Answer]
       def drying(item)
@@ -96,17 +92,6 @@ module UprightBench
         promised(asks).at
       end
 
-      # @return [Hash{String=>Models::Spare}] the customer's own, that wait for their turn, by position
-      def spares
-        @spares ||= Models::Spare.waiting.where(machine_id: @job.machine_id).eager(:part).to_hash(:position)
-      end
-
-      # @return [Models::HomePiece, nil] new, of a box that the customer has at home, for what is replaced there
-      def at_home(item)
-        @at_home ||= Models::HomePiece.there(@job.machine_id, on: Config::Zone.date(@now)).all
-        Services::HomePieces.for(@at_home, sheet.position(item.position), fits.fetch(item.position))
-      end
-
       # As it would be promised now; what was promised at the agreement stands on the job.
       # @return [Services::AskPromise::Answer]
       def promise_now
@@ -125,20 +110,6 @@ module UprightBench
       end
       private :asks
 
-      def fit_for(items)
-        return {} if items.empty?
-
-        smell = findings.values.any? { |finding| finding.seen[:smell] }
-        Services::FitFor.new(sheet, machine, today: Config::Zone.date(@now), smell: smell, job: @job,
-          reserved: reserved, policies: @policies).call(items.map(&:position))
-      end
-      private :fit_for
-
-      def reserved
-        @reserved ||= Services::ReservedParts.for_others(except: @job)
-      end
-      private :reserved
-
       def promised(asks)
         @asked ||= Services::AskPromise.new(@job.number, at: @now, policies: @policies)
         @asked.call(asks, wet_until: wet_until)
@@ -153,7 +124,20 @@ module UprightBench
 
       # @return [Array<Models::Question>] what the customer asked
       def questions
-        @questions ||= Models::Question.where(job_id: @job.id).eager(:replier).order(:id).all
+        @questions ||= has?(:questions) ? Models::Question.where(job_id: @job.id).eager(:replier).order(:id).all : []
+      end
+
+      # @return [Array<Array(Integer, Time)>] numbers and promises of the customer's other machines that are worked on
+      def others
+        @others ||= has?(:others) ? OthersOfCustomer.call(@job) : []
+      end
+
+      def skips
+        has?(:skips) ? super : {}
+      end
+
+      def fault_found
+        super if has?(:fault_found)
       end
 
       # @param accessory [Models::Accessory]

@@ -42,7 +42,7 @@ module UprightBench
 
       # @return [Models::Finding, nil] what was found there in the last job that looked
       def last_time(place)
-        @last_findings ||= shown(Models::Finding.of_earlier_jobs(job), Sequel[:findings][:position])
+        @last_findings ||= Models::Finding.of_earlier_jobs(job, @only.to_a)
           .to_h { |finding| [finding.position, finding] }
         @last_findings[place.key]
       end
@@ -65,7 +65,8 @@ module UprightBench
 
       # All of the machine: that none runs tells of a first job, when what would run is reckoned.
       def dues
-        running = Models::Due.running.where(machine_id: job.machine_id).all
+        running = Models::Due.running.where(machine_id: job.machine_id)
+          .select(:position, :action, :due_on, :deciding).all
         running.empty? && first_job? ? Services::SetClocks.new(job.machine, @today).would_be(@only) : running
       end
 
@@ -73,8 +74,8 @@ module UprightBench
         Models::Due.where(machine_id: job.machine_id).empty?
       end
 
-      def shown(rows, position = :position)
-        @only ? rows.where(position => @only) : rows
+      def shown(rows)
+        @only ? rows.where(position: @only) : rows
       end
     end
   end

@@ -7,6 +7,18 @@ module UprightBench
       # `bill` is the one that stands, or the last credit note; `cents` are negative where they are given back.
       Row = Struct.new(:bill, :cents, keyword_init: true)
 
+      # What was only paid so far stands for a bill to come.
+      def self.billed
+        DB[:balances].exclude(cents: 0).exclude(last_bill_id: nil)
+      end
+      private_class_method :billed
+
+      BILLED = Models::Prepared.new(:balances_billed) { billed }
+      OF_CUSTOMER = Models::Prepared.new(:balances_of_a_customer) do
+        billed.where(last_bill_id: Models::Bill.where(customer_id: :$customer_id).select(:id))
+      end
+      private_constant :BILLED, :OF_CUSTOMER
+
       # @param customer_id [Integer, nil] of this customer only
       def initialize(customer_id: nil)
         @customer_id = customer_id
@@ -15,7 +27,7 @@ module UprightBench
       # @return [Array<Row>]
       def rows
         @rows ||= begin
-          owed = balances.as_hash(:last_bill_id, :cents)
+          owed = balances.to_h { |balance| balance.values_at(:last_bill_id, :cents) }
           bills_of(owed.keys).map { |bill| Row.new(bill: bill, cents: owed.fetch(bill.id)) }
         end
       end
@@ -46,12 +58,8 @@ module UprightBench
         Models::Bill.where(id: ids).eager(:customer, :job).order(:issued_on, :number).all
       end
 
-      # Of what was billed; what was only paid so far stands for a bill to come.
       def balances
-        all = DB[:balances].exclude(cents: 0).exclude(last_bill_id: nil)
-        return all unless @customer_id
-
-        all.where(last_bill_id: Models::Bill.where(customer_id: @customer_id).select(:id))
+        @customer_id ? OF_CUSTOMER.all(customer_id: @customer_id) : BILLED.all
       end
     end
   end

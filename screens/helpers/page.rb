@@ -44,11 +44,15 @@ module UprightBench
         end
 
         def shop
-          @shop ||= Services::ShopOnFile.call
+          shop_with_policies.first
         end
 
         def policies
-          @policies ||= Services::Policies.now
+          shop_with_policies.last
+        end
+
+        def shop_with_policies
+          @shop_with_policies ||= Services::ShopOnFile.with_policies
         end
 
         def now

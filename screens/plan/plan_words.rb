@@ -70,8 +70,9 @@ module UprightBench
         end
 
         # @return [String] a tick for one promise for all machines of the customer; nothing where this is the only one
-        def promise_together(job, step)
-          others = step == "settle" ? Queries::OthersOfCustomer.call(job) : []
+        # @param page [Queries::JobPage]
+        def promise_together(page, step)
+          others = step == "settle" ? page.others : []
           return "" if others.empty?
 
           with = others.map { |number, at| "#{number} (#{moment(at)})" }.join(", ")

@@ -92,7 +92,7 @@ module UprightBench
       def part_of
         @part_of ||= begin
           taken = WhichPart.new(replacements).to_h { |part_id, row| [row[:due_id], part_id] }
-          parts = Models::Part.where(Sequel[:parts][:id] => taken.values.uniq).with_shelf.to_hash(:id)
+          parts = Models::Part.with_shelf_of(taken.values.uniq)
           taken.transform_values { |id| parts.fetch(id) }
         end
       end

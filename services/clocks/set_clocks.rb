@@ -26,7 +26,8 @@ module UprightBench
       # What `call` would give; nothing is written.
       # @return [Array<Array(Core::Sheets::Position, Core::Clocks::Task, Core::Clocks::Due)>]
       def self.preview(machine, on:, done: {}, loads: {}, policies: Policies.now)
-        new(machine, on, loads: loads, facts: Facts.new([machine], policies: policies)).preview(done)
+        facts = Facts.new([machine], policies: policies, readings: machine.use_readings)
+        new(machine, on, loads: loads, facts: facts).preview(done)
       end
 
       # @param rows [Array<Hash>] of dues

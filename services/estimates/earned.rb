@@ -40,23 +40,23 @@ module UprightBench
       private_class_method :bought?, :as_good, :words
 
       # Of cards that earned for no other job. An offer that the owner ended holds for the cards that named it.
-      CARDS = <<~SQL
+      CARDS = Models::Prepared.new(:cards_that_earn) { DB[<<~SQL, *%i[$customer $from $till $on $machine $places $job]] }
         SELECT cards.id, cards.created_at, offers.minutes, dues.position FROM cards
         JOIN offers ON offers.id = cards.offer_id
         JOIN card_lines ON card_lines.card_id = cards.id AND NOT card_lines.void
         JOIN dues ON dues.id = card_lines.due_id
-        WHERE cards.customer_id = :customer AND cards.created_at BETWEEN :from AND :till
-          AND :on BETWEEN offers.starts_on AND offers.ends_on
-          AND dues.machine_id = :machine AND dues.position IN :places
-          AND NOT EXISTS (SELECT FROM earnings WHERE earnings.card_id = cards.id AND earnings.job_id <> :job)
+        WHERE cards.customer_id = ? AND cards.created_at BETWEEN ? AND ? AND ? BETWEEN offers.starts_on AND offers.ends_on
+          AND dues.machine_id = ? AND dues.position = ANY(?)
+          AND NOT EXISTS (SELECT FROM earnings WHERE earnings.card_id = cards.id AND earnings.job_id <> ?)
         ORDER BY cards.id DESC, dues.position
       SQL
       private_constant :CARDS
 
       # @return [Array<Hash>] for each place that a card of theirs named, the newest first
       def self.cards(job, places)
-        DB[CARDS, customer: job.customer_id, from: job.taken_in_at - (DAYS * 86_400), till: job.taken_in_at,
-          on: Config::Zone.date(job.taken_in_at), machine: job.machine_id, places: places, job: job.id].all
+        CARDS.all(customer: job.customer_id, from: job.taken_in_at - (DAYS * 86_400), till: job.taken_in_at,
+          on: Config::Zone.date(job.taken_in_at), machine: job.machine_id, places: Sequel.pg_array(places, :text),
+          job: job.id)
       end
       private_class_method :cards
 

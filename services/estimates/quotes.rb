@@ -8,14 +8,13 @@ module UprightBench
 
       # @param items [Array<Models::WorkItem>] with their parts
       # @param held [Models::Estimate, Models::EstimateSent, nil] whose prices hold for what was on it
-      # @param whole [Array<Models::WorkItem>] all of the job, where `items` are only some: what a card earned goes by
-      #   all
+      # @param earned [Earned::Free, nil] what a card earned, which goes by all of the job where `items` are only some
       # @return [Core::Money::Estimate] of what is to do and what is done
-      def of(job, items, held: nil, whole: items, policies: Policies.now)
+      def of(job, items, held: nil, earned: Earned.of(job, items), policies: Policies.now)
         prices = held ? held.to_lines.to_h { |line| [line.key, line.price_cents] } : {}
         Core::Money::Quote.new(work: works(job.sheet, items, prices), policy: policies.money,
           off_percent: job.discount_percent || 0, off_words: job.discount_reason,
-          look_cents: look_cents(job, items, policies), **free(Earned.of(job, whole))).call
+          look_cents: look_cents(job, items, policies), **free(earned)).call
       end
 
       # For looking is charged where nothing is done, or beside the work where the shop has it so; what the maker pays

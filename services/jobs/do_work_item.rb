@@ -78,7 +78,7 @@ module UprightBench
       def quote_so_far(agreed)
         items = @job.work_items_dataset.eager(:part).order(:sequence).all
         begun = items.select { |item| item.state == "done" || item.id == @item.id }
-        Quotes.of(@job, begun, held: agreed, whole: items)
+        Quotes.of(@job, begun, held: agreed, earned: Earned.of(@job, items))
       end
 
       # However little it costs.

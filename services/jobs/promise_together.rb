@@ -9,8 +9,13 @@ module UprightBench
       # @param job [Models::Job]
       # @return [Sequel::Dataset] other jobs of its customer that have a promise, and are not done
       def others(job)
-        Models::Job.where(customer_id: job.customer_id, state: Core::Jobs::States.names(:agreed))
-          .exclude(id: job.id).exclude(promise_at: nil).order(:number)
+        of_customer(job.customer_id, job.id).order(:number)
+      end
+
+      # @return [Sequel::Dataset] all of a customer but one
+      def of_customer(customer_id, but)
+        Models::Job.where(customer_id: customer_id, state: Core::Jobs::States.names(:agreed)).exclude(id: but)
+          .exclude(promise_at: nil)
       end
 
       # Locked in the order of their numbers, and by itself: whoever gives a promise holds a job and waits for the plan.

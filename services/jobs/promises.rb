@@ -45,7 +45,7 @@ module UprightBench
 
       # @return [Array<Ask>] for what is left to do
       def asks(job)
-        items = job.work_items_dataset.where(state: "to_do").eager(part: :with_shelf.to_proc).all
+        items = Models::WorkItem.of_job(job.id, stays: false).select(&:to_do?)
         policies = Policies.now
         reserved = ReservedParts.for_others(except: job)
         items.map { |item| ask_of(item, job.sheet, reserved: reserved, policies: policies) }

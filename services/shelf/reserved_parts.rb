@@ -12,16 +12,14 @@ module UprightBench
       # @param except [Models::Job, nil] the job that asks, which may take its own
       # @return [Hash{Integer=>Integer}] part's id => pieces reserved for other jobs; 0 for all that are not
       def for_others(except: nil)
-        of_others.all(except&.id || 0).to_h { |row| row.values_at(:part_id, :pieces) }
+        OF_OTHERS.all(job_id: except&.id || 0).to_h { |row| row.values_at(:part_id, :pieces) }
           .tap { |reserved| reserved.default = 0 }
       end
 
-      # The statement is put together once.
-      def of_others
-        @of_others ||= Sequel::Dataset::PlaceholderLiteralizer.loader(items.naked) do |asked, items|
-          counted(items.exclude(Sequel[:work_items][:job_id] => asked.arg))
-        end
+      OF_OTHERS = Models::Prepared.new(:reserved_for_others) do
+        counted(items.naked.exclude(Sequel[:work_items][:job_id] => :$job_id))
       end
+      private_constant :OF_OTHERS
 
       # @return [Sequel::Dataset] part_id and pieces of all that is reserved
       def all

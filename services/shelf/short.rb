@@ -16,11 +16,10 @@ module UprightBench
         end
       end
 
-      # @param part_ids [Array<Integer>, nil] of these only
       # @return [Array<Row>] those that need ordering, by supplier and number
-      def self.rows(part_ids: nil)
-        asked = part_ids ? dataset.where(Sequel[:parts][:id] => part_ids) : dataset
-        rows = with_parts(asked.naked.as_hash(:id)).select { |row| row.pieces.positive? }
+      def self.rows
+        figures = MAY_BE_SHORT.all.to_h { |figure| [figure[:id], figure] }
+        rows = with_parts(figures).select { |row| row.pieces.positive? }
         rows.sort_by { |row| [row.part.supplier&.name || "~", row.part.number] }
       end
 
@@ -47,9 +46,10 @@ module UprightBench
       private_class_method :row
 
       # The database leaves out the many that are not short; how many to order of the others, the core says.
-      def self.dataset
+      MAY_BE_SHORT = Models::Prepared.new(:parts_that_may_be_short) do
         figures_of(asked_for).from_self(alias: :parts).where { level + claimed > on_shelf + on_order }
       end
+      private_constant :MAY_BE_SHORT
 
       # @return [Sequel::Dataset] ids of those that may be short: there are fewer than should be kept, or some are
       #   claimed
@@ -60,7 +60,7 @@ module UprightBench
           .select(forecast[:part_id].as(:id))
           .union(ReservedParts.all.select(:part_id), alias: :parts)
       end
-      private_class_method :dataset, :asked_for
+      private_class_method :asked_for
 
       FIGURES = { level: Sequel[:part_forecasts][:level], on_shelf: Sequel[:stock_levels][:pieces],
                   claimed: Sequel[:reserved][:pieces], on_order: Sequel[:coming][:pieces] }.freeze

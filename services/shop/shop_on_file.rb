@@ -10,6 +10,12 @@ module UprightBench
       def call
         Models::Shop.the
       end
+
+      # @return [Array(Models::Shop, Policies)] read together
+      def with_policies
+        shop, set = Models::Shop.with_policies
+        [shop, Policies.new(set)]
+      end
     end
   end
 end

@@ -78,7 +78,7 @@ class WalkServicesTest < DatabaseTest
     last = Models::Finding.of_earlier_jobs(third).to_h { |finding| [finding.position, finding.seen[:state]] }
 
     assert_equal({ "screen" => "clear", "neck" => "partly" }, last)
-    assert_empty Models::Finding.of_earlier_jobs(@job).all
+    assert_empty Models::Finding.of_earlier_jobs(@job)
   end
 
   def later_visit

@@ -11,6 +11,12 @@ module UprightBench
           id && compute_hmac(id)
         end
 
+        # @return [Array<String>] how it may stand there, where the key was changed since; none for no sign-in
+        def current_session_digests
+          id = session[session_id_session_key]
+          id ? compute_hmacs(id) : []
+        end
+
         # @param config [Rodauth::Configuration]
         def self.configure(config)
           config.auth_class_eval { include CurrentSession }

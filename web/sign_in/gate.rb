@@ -34,7 +34,7 @@ module UprightBench
           account_open_status_value Models::Person::OPEN
           active_sessions_table :person_sessions
           active_sessions_account_id_column :person_id
-          # The cookie itself runs out; so a request costs one look at the table, and signing in clears old rows away.
+          # The cookie itself runs out; so a request only looks at the table, and signing in clears old rows away.
           session_inactivity_deadline nil
           session_lifetime_deadline nil
           hmac_secret SETTINGS.keys.newest(:sign_in)
@@ -113,7 +113,7 @@ module UprightBench
         def somebody
           return unless rodauth.logged_in?
 
-          person = Models::Person.signed_in(rodauth.session_value) if rodauth.currently_active_session?
+          person = Models::Person.signed_in(rodauth.session_value, rodauth.current_session_digests)
           rodauth.clear_session unless person
           person if person && (!person.second_factor || rodauth.two_factor_authenticated?)
         end

@@ -8,12 +8,14 @@ module UprightBench
       class Facts
         # @param machines [Array<Models::Machine>]
         # @param policies [Core::Policies::InForce] when the caller has read them
-        def initialize(machines, policies: Policies.now)
+        # @param readings [Array<Models::UseReading>, nil] of all the machines, when the caller has read them
+        def initialize(machines, policies: Policies.now, readings: nil)
           ids = machines.map(&:id)
           @factors = policies.household_factors
           @look_again_days = policies.findings.service_interval_days
-          @readings = Models::UseReading.where(machine_id: ids).as_floats.all.group_by(&:machine_id)
-          @open = running(ids).naked.to_hash_groups(:machine_id)
+          readings ||= Models::UseReading.where(machine_id: ids).as_floats.all
+          @readings = readings.group_by(&:machine_id)
+          @open = RUNNING.all(ids: Sequel.pg_array(ids, :bigint)).group_by { |due| due[:machine_id] }
         end
 
         DUE = %i[id machine_id position task started_on due_on early_on late_on load load_step load_on
@@ -42,28 +44,33 @@ module UprightBench
 
         # @return [Hash{String=>Hash}] what is known of each place: the part in it, and what was learned there
         def places(machine)
-          [in_place, learned].each_with_object({}) do |known, places|
-            known.where(machine_id: machine.id).naked.each { |row| (places[row[:position]] ||= {}).update(row) }
-          end
+          PLACES.all(id: machine.id).to_h { |row| [row[:position], row] }
         end
 
-        private
-
-        def in_place
+        def self.in_place
           Models::Fitting.in_place.select(*WASHES)
         end
 
-        def learned
+        def self.learned
           Models::WearHistory.select(*LEARNED)
         end
+        private_class_method :in_place, :learned
 
         # Each table is cut down before they are joined.
-        def running(ids)
+        RUNNING = Models::Prepared.new(:dues_with_their_places) do
+          these = Sequel.lit("machine_id = ANY(?)", :$ids)
           here = { machine_id: Sequel[:dues][:machine_id], position: Sequel[:dues][:position] }
-          Models::Due.running.where(Sequel[:dues][:machine_id] => ids).select(*DUE, *PLACE)
-            .left_join(in_place.where(machine_id: ids), here, table_alias: :fittings)
-            .left_join(learned.where(machine_id: ids), here, table_alias: :learned)
+          Models::Due.running.where(Sequel.lit("dues.machine_id = ANY(?)", :$ids)).select(*DUE, *PLACE)
+            .left_join(in_place.where(these), here, table_alias: :fittings)
+            .left_join(learned.where(these), here, table_alias: :learned).naked
         end
+        # Whatever is known of either alone.
+        PLACES = Models::Prepared.new(:places_of_a_machine) do
+          of_machine = { machine_id: :$id }
+          in_place.where(of_machine).from_self(alias: :fitted)
+            .full_join(learned.where(of_machine), [:position], table_alias: :learned).select(:position, *PLACE).naked
+        end
+        private_constant :RUNNING, :PLACES
       end
     end
   end
