@@ -2,7 +2,8 @@
 
 module UprightBench
   module English
-    # The figures of a reason, as they are written in a sentence. What a figure is, its name says: `_mm`, `_on`.
+    # The figures of a reason, as they are written in a sentence. What a figure is, its name says: `_mm`, `_on`,
+    # `_minutes`.
     class Figures
       # Figures that are counted: name, or the end of it => one of them, and many.
       COUNTED = { months: %w[month months], days: %w[day days], jobs: %w[job jobs], bags: %w[bag bags],
@@ -32,6 +33,7 @@ module UprightBench
         return keyed(name, value) if WORDS.key?(name)
         return "#{number(value)} #{COUNTED.fetch(counted(name))[value == 1 ? 0 : 1]}" if counted(name)
         return Core::Units::Length.words(value, unit: @unit) if name.end_with?("_mm")
+        return Core::Units::Duration.words(value) if name.end_with?("_minutes")
 
         plain(value)
       end

@@ -5,11 +5,11 @@ module UprightBench
     # Why a job is ready when it is, whether its machine is in warranty, and how much it is used.
     module Jobs
       TEXTS = {
-        ready_by: ["{minutes} min of work", ", once the rack has room for {slots}", ", once {free_place} is free",
+        ready_by: ["{work_minutes} of work", ", once the rack has room for {slots}", ", once {free_place} is free",
                    ", {wait_hours} h of drying", ", {wet_hours} h until all is dry",
-                   ", {lead_days} until the parts are there", ", {refit} min to refit and test",
+                   ", {lead_days} until the parts are there", ", {refit_minutes} to refit and test",
                    ", after work on {behind}",
-                   ", {spare} min in case something takes longer (holds {share} times in 100)"],
+                   ", {spare_minutes} in case something takes longer (holds {share} times in 100)"],
         stored: "stored, no use: the calendar alone counts",
         assumed_use: "{mean} h a week, likely {low} to {high} (nothing said, an hour a week assumed)",
         known_use: "{mean} h a week, likely {low} to {high} (from what was said and read)",

@@ -41,10 +41,10 @@ module UprightBench
         text.scan(FIELD).map { |(name)| name.to_sym }
       end
 
+      # @return [String] a text with its figures in it
       def fill(text, figures)
         text.gsub(FIELD) { figures.words(Regexp.last_match(1).to_sym) }
       end
-      private_class_method :fill
     end
   end
 end

@@ -131,7 +131,7 @@ module UprightBench
           return "Judged at the bench by #{finding.finder.name}." if finding&.own_verdict
           return "A new one instead of a wash." if finding&.verdict == "wash" && item.action == "replace"
 
-          item.reason
+          Job::FoundForCustomers.words(item, finding, unit: policies.findings.length_unit)
         end
 
         def answer_estimate(where)

@@ -45,6 +45,11 @@ module UprightBench
       end
       private :earned
 
+      # @return [Array<String>] places whose part is not in the price yet, since none is chosen
+      def to_choose
+        @to_choose ||= Services::Agree.to_choose(sheet, items)
+      end
+
       # @return [Core::Money::Estimate] of what is done, as its bill will say it
       def to_bill
         @to_bill ||= Services::Quotes.of(@job, items.select { |item| item.state == "done" }, held: agreed,

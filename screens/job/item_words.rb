@@ -27,7 +27,8 @@ module UprightBench
         # @return [String] a sentence, with the reason
         def ready_if_agreed(page)
           promise = page.promise_now
-          "Ready by #{moment(promise.at)} if agreed now: #{sentence(promise.reason)}."
+          when_agreed = page.to_choose.empty? ? "if agreed now" : "at the earliest, since parts are still to be chosen"
+          "Ready by #{moment(promise.at)} #{when_agreed}: #{sentence(promise.reason)}."
         rescue Services::Refused => e
           e.message
         end

@@ -136,9 +136,13 @@ module UprightBench
         end
 
         def notes
-          return [ready, holds].compact unless agreed
+          return [ready, not_chosen, holds].compact unless agreed
 
           [ready, agreed_by, call_above, warranty].compact
+        end
+
+        def not_chosen
+          "Not in this price: #{English::List.of(@page.to_choose)}, not chosen yet." if @page.to_choose.any?
         end
 
         def agreed_by
@@ -163,8 +167,9 @@ module UprightBench
           end
         end
 
-        # Nothing is promised before it is agreed.
+        # Nothing is promised before it is agreed; nor said before all parts are chosen, since some may have to come.
         def ready
+          return if @page.step == :settle && @page.to_choose.any?
           return "Ready by #{@words.full_moment(@page.promise_now.at)} if agreed now." if @page.step == :settle
 
           @job.promise_at && "Ready by #{@words.full_moment(@job.promise_at)}."

@@ -18,6 +18,13 @@ module UprightBench
            ("to pay if it ended now #{money(ended)}" unless ended == now)].compact.join("; ").concat(".")
         end
 
+        # @return [String] what has no part yet, and what to do about it
+        def to_choose_words(page)
+          places = page.to_choose
+          left = places.one? ? "or leave it as it is" : "or leave them as they are"
+          "#{English::List.of(places)}, not chosen yet. Choose what goes in, #{left}."
+        end
+
         # @return [String] above the ways to pay
         def to_pay_words(page)
           cents = page.due_cents

@@ -53,8 +53,10 @@ module UprightBench
           "Our guarantee on this work holds until #{words.full_day(last)}. The law may give you more."
         end
 
-        # By which way they asked to hear when something is due.
+        # By which way they asked to hear when something is due; where its sheet has anything that a card is sent for.
         def reminded
+          return if @page.sheet.positions.flat_map(&:tasks).none?(&:card)
+
           ways = @page.agreed_ways.map(&:words)
           "When something is due you hear from us by #{English::List.of(ways)}, as you asked." if ways.any?
         end
@@ -112,7 +114,7 @@ module UprightBench
         # What was found, without what it asked for: that is done.
         # @return [String, nil]
         def why_done(item)
-          why_left(item)&.split(/[:;] /, 2)&.first
+          why_left(item)&.split(/[:;] /, 2)&.first&.delete_suffix(".")
         end
 
         # What the gauge showed at one point, before the work and after it, of what a machine in order does.
@@ -138,7 +140,9 @@ module UprightBench
         # @return [String, nil]
         def why_left(item)
           finding = @page.findings[item.position]
-          item.reason unless finding && finding.why.figures.key?(:rule)
+          return if finding && finding.why.figures.key?(:rule)
+
+          FoundForCustomers.words(item, finding, unit: @policies.findings.length_unit)
         end
 
         # What was due and is not named above.

@@ -83,7 +83,8 @@ module UprightBench
 
       def reason(asks, answer, at, wet_until)
         Core::Reason.of(:ready_by, **work(asks), **waits(asks), **wet(wet_until), **held_up(answer),
-          refit: ChainOfJob::REFIT_MINUTES, spare: spare(answer, at), share: [(answer.share * 100).floor, 99].min)
+          refit_minutes: ChainOfJob::REFIT_MINUTES, spare_minutes: spare(answer, at),
+          share: [(answer.share * 100).floor, 99].min)
       end
 
       # @return [Integer] open minutes
@@ -95,7 +96,7 @@ module UprightBench
       # @return [Hash] figures that there are
       def work(asks)
         minutes = asks.sum(&:minutes).round
-        minutes.positive? ? { minutes: minutes } : {}
+        minutes.positive? ? { work_minutes: minutes } : {}
       end
 
       # @return [Hash] likewise

@@ -22,12 +22,16 @@ module UprightBench
 
       # @raise [Refused] while a part is not chosen
       def self.refuse_open_choice(job, items)
-        open = items.select { |item| item.to_do? && !item.chosen? }
-        return if open.empty?
+        names = to_choose(job.sheet, items)
+        return if names.empty?
 
-        names = open.map { |item| job.sheet.position(item.position).name.downcase }
         left = names.one? ? "it as it is" : "them as they are"
         raise Refused, "Choose a part for #{English::List.of(names)}, or leave #{left}."
+      end
+
+      # @return [Array<String>] places for which a part is still to be chosen
+      def self.to_choose(sheet, items)
+        items.select { |item| item.to_do? && !item.chosen? }.map { |item| sheet.position(item.position).name.downcase }
       end
 
       # @param job [Models::Job] locked by the caller

@@ -29,6 +29,12 @@ class SentencesTest < CoreTest
     assert_equal "Bristles stand 0.157 in proud of the guide bars.", say(:proud, unit: :inch, proud_mm: 4)
   end
 
+  def test_when_a_job_is_ready_is_said_in_hours_where_it_takes_hours
+    assert_equal "44 min of work, 3 days until the parts are there, 15 min to refit and test, 11 h in case something " \
+                 "takes longer (holds 90 times in 100)",
+      say(:ready_by, work_minutes: 44, lead_days: 3, refit_minutes: 15, spare_minutes: 660, share: 90)
+  end
+
   def test_why_a_part_fits_or_does_not
     listed = Reason.of(:listed, family: "Loft", body_style: "K", place: "cassette")
 
@@ -75,6 +81,23 @@ class SentencesTest < CoreTest
 
     assert_empty (given + states).uniq - Sentences::TEXTS.keys
     assert_empty Sentences::TEXTS.keys - given - states - %i[written]
+  end
+
+  # A customer is not told what the technician should do about it.
+  def test_what_a_customer_reads_says_what_was_found
+    to_customers = UprightBench::English::ToCustomers
+
+    assert_equal "Very dark: little air gets through.", to_customers.of(Reason.of(:dark_unknown))
+    assert_equal "1 mm left, 3 mm is the least.", to_customers.of(Reason.of(:carbon_short, left_mm: 1, least_mm: 3))
+    assert_equal "90 % full; we change it at 50 %: suction falls as it fills. It smells.",
+      to_customers.of(Reason.of(:several_found, second: Reason.of(:smells_here),
+        first: Reason.of(:bag_full, fill: 90, limit: 50, whose: "shop")))
+  end
+
+  def test_what_a_customer_reads_is_of_reasons_that_there_are_with_their_figures
+    UprightBench::English::ToCustomers::TEXTS.each do |key, text|
+      assert_empty Sentences.names(text) - Sentences.names(Array(Sentences::TEXTS.fetch(key)).join), key
+    end
   end
 
   # Whatever is found at whatever place, it is said whole.

@@ -180,10 +180,16 @@ class ScreensTest < DatabaseTest
     job = take_in
     record(job, "cyclone-gasket", { state: "torn" })
     Services::FinishLookOver.call(job.number, by: technician, at: NOW)
+    get "/jobs/#{job.number}"
+
+    assert_says(/Not in this price:.* cyclone gasket, not chosen yet/)
     submit "/jobs/#{job.number}/settle", { "agreed_name" => "W", "agreed_how" => "phone" }
 
     assert_says(/Choose a part for cyclone gasket, or leave it as it is/)
     submit "/jobs/#{job.number}/items/#{item(job, 'cyclone-gasket').id}/part", { "choice" => "leave" }
+    get "/jobs/#{job.number}"
+
+    refute_match(/Not in this price/, page)
     submit "/jobs/#{job.number}/settle", { "agreed_name" => "W", "agreed_how" => "phone" }
 
     assert_equal "settled", job.refresh.state
