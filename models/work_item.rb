@@ -11,7 +11,7 @@ module UprightBench
       # @param stays [Boolean] whether any of it may have been on the rack
       # @return [Array<WorkItem>] in their order, with their parts as the shelf has them, and their stays on the rack
       def self.of_job(job_id, stays: true)
-        items = where(job_id: job_id).order(:sequence).eager(*({ rack_stays: :slot } if stays)).all
+        items = where(job_id: job_id).order(:sequence).then { |all| stays ? all.eager(rack_stays: :slot) : all }.all
         parts = Part.with_shelf_of(items.filter_map(&:part_id).uniq)
         items.each do |item|
           item.associations[:part] = parts[item.part_id]

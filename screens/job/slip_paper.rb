@@ -114,7 +114,8 @@ module UprightBench
         # What was found, without what it asked for: that is done.
         # @return [String, nil]
         def why_done(item)
-          why_left(item)&.split(/[:;] /, 2)&.first&.delete_suffix(".")
+          why = why_left(item) or return
+          why.split(/[:;] /, 2).first.delete_suffix(".")
         end
 
         # What the gauge showed at one point, before the work and after it, of what a machine in order does.
