@@ -34,9 +34,10 @@ module UprightBench
         NEVER_WETTED = %i[motor carbon battery lead contacts sensor wheels belt].freeze
 
         # @param action [String, Symbol]
-        # @return [String, nil] how to care for it: in words of the action's own, else in those of the place
+        # @return [String, nil] how to care for it: in words of the action's own, else in those of the place; which say
+        #   of a filter how it is washed, and so are not for one that is tapped out
         def care_for(action)
-          care_of.fetch(action.to_s, care)
+          care_of.fetch(action.to_s) { care unless action.to_s == "clean" && kind == :filter && washable? }
         end
 
         # @return [Boolean] the sheet says so

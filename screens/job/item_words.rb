@@ -61,15 +61,25 @@ module UprightBench
           "#{item.reason} A new one goes in instead."
         end
 
-        # How it is done. Of what is replaced, the care of the place is that of the new one; where it rotates, what
-        # comes out is washed.
+        # How it is done, where what was found does not say it already.
         # @param place [Core::Sheets::Position]
         # @return [String, nil]
         def item_care_words(item, place)
+          care = item_care(item, place)
+          care unless care && bare_words(item.reason).include?(bare_words(care))
+        end
+
+        # Of what is replaced, the care of the place is that of the new one; where it rotates, what comes out is washed.
+        def item_care(item, place)
           return place.care_for("wash") if item.rotates
           return place.care_for(item.action) if item.action != "replace" || place.care_of.key?("replace")
 
           "Care of the new one: #{place.care}" if place.care
+        end
+
+        # @return [String] without what stands between the words
+        def bare_words(text)
+          text.downcase.gsub(/[^[:alnum:]]+/, " ").strip
         end
 
         def done_button(item)

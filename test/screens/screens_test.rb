@@ -195,6 +195,18 @@ class ScreensTest < DatabaseTest
     assert_equal "settled", job.refresh.state
   end
 
+  # What was found says how it is done already; what is tapped out is not told to be rinsed.
+  def test_how_it_is_done_is_said_once
+    job = settled({ "contacts" => { state: "dirty" }, "post-filter" => { grey: 2 }, "cones" => { state: "dusty" } })
+    get "/jobs/#{job.number}"
+
+    assert_says(/dry cloth only/)
+    refute_match(/dry cloth only\.\s+dry cloth only/i, page)
+    assert_says(/tap it out, no water needed/)
+    refute_match(/under cold running water/, page)
+    assert_says(/Tap and brush them dry/)
+  end
+
   def test_papers_come_as_pdf_and_labels_only_where_something_is_new
     job = settled({ "post-filter" => { torn: true } })
     %w[labels slip].each do |name|

@@ -196,6 +196,17 @@ class RulesTest < CoreTest
                    robot: %w[side-brush wheels contacts battery], drum: %w[lid-seal lead] }, beside)
   end
 
+  # How a filter is washed is nothing for one that is tapped out; of another part the words may be for both.
+  def test_a_filter_that_is_tapped_out_is_not_told_to_be_rinsed
+    filter = position(water: :cold, drying_floor_hours: 24, care: "Rinse it cold.")
+
+    assert_equal [nil, "Rinse it cold.", "Rinse it cold."],
+      %w[clean wash replace].map { |action| filter.care_for(action) }
+    assert_equal "Tap it.", filter.with(care_of: { "clean" => "Tap it." }).care_for(:clean)
+    assert_equal "Rinse it cold.", filter.with(kind: :screen).care_for(:clean)
+    assert_equal "Never wetted.", position(care: "Never wetted.").care_for(:clean)
+  end
+
   def test_what_changed_between_versions
     before = content
     after = content.tap do |sheet|
