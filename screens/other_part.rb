@@ -8,6 +8,8 @@ module UprightBench
         app.helpers Helpers
         app.get("/jobs/:number/items/:id/other") { other_part_page(FreeLineForm.blank) }
 
+        app.get("/jobs/:number/items/:id/instead") { instead_page }
+
         app.get "/jobs/:number/items/:id/other/find" do
           erb :"other_part/_hits", layout: false, locals: { job: job_asked, item: item_asked, **parts_found }
         end
@@ -35,6 +37,15 @@ module UprightBench
           status 422 if form.errors.any?
           erb :"other_part/page", locals: { job: job, item: item, place: place, form: form, **parts_found,
                                             supplier_names: Queries::SupplierNames.call }
+        end
+
+        # What else may be done about it than was agreed, as a part of the job's page; each with when it is ready then.
+        def instead_page
+          job = Services::Lookup.job_to_show(id_of(params["number"]))
+          page = Queries::JobPage.new(job, now: now, policies: policies)
+          item = page.may_change(id_of(params["id"]))
+          @title = "Something else instead: job #{job.number}"
+          erb :"other_part/instead", layout: htmx? ? false : page_layout, locals: { page: page, item: item }
         end
 
         # Those of the kind of the place first.

@@ -10,6 +10,12 @@ module UprightBench
         @fits ||= fit_for(items.select { |item| item.state != "done" && fitted_or_washed?(item) })
       end
 
+      # @param id [Integer] of an item
+      # @return [Models::WorkItem, nil] where it is still to do, and there is something to choose
+      def may_change(id)
+        to_do.find { |item| item.id == id && fits.key?(item.position) }
+      end
+
       # Or could be washed, where only its seat is cleaned.
       def fitted_or_washed?(item)
         %w[replace wash].include?(item.action) || findings[item.position]&.verdict == "wash"

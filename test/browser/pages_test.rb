@@ -41,7 +41,8 @@ class PagesTest < BrowserTest
     part = part("HD-2010").id
     ["/bills", "/bills/#{Models::Bill.min(:number)}", "/bills/sale", "/registrations",
      "/bills/sale?machine_id=#{machine.id}&lines[#{part}]=2", "/parcels", "/to-collect", "/machines/new",
-     "/jobs/#{to_do.job.number}/items/#{to_do.id}/other?q=filter"]
+     "/jobs/#{to_do.job.number}/items/#{to_do.id}/other?q=filter",
+     "/jobs/#{to_do.job.number}/items/#{to_do.id}/instead"]
   end
 
   # A machine that is open with a screw missing, and one to be tried.

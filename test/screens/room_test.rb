@@ -151,4 +151,30 @@ class RoomScreenTest < DatabaseTest
 
     assert_includes page, "Nothing would make it sooner."
   end
+
+  # On the phone, after it was agreed: now they want a new one instead of the wash, to have it today.
+  def test_a_change_of_mind_while_it_is_worked_on
+    job = settled({ "pre-filter" => { grey: 5 } })
+    washing = item(job, "pre-filter")
+    get "/jobs/#{job.number}"
+
+    assert_says(/Something else instead/)
+    get "/jobs/#{job.number}/items/#{washing.id}/instead"
+
+    assert_match(/New one now: .*ready by (?!…)/m, page)
+    submit "/jobs/#{job.number}/items/#{washing.id}/part", { "choice" => part("PT-2010").id.to_s }
+
+    assert_equal ["replace", part("PT-2010").id], washing.refresh.values.values_at(:action, :part_id)
+    get "/jobs/#{job.number}"
+
+    assert_says(/Agreed again/)
+  end
+
+  def test_of_what_is_done_there_is_nothing_else_to_choose
+    job = settled({ "pre-filter" => { grey: 5 } })
+    do_all(job)
+    get "/jobs/#{job.number}/items/#{item(job, 'pre-filter').id}/instead"
+
+    assert_says(/It is done already/)
+  end
 end
