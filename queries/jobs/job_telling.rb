@@ -18,11 +18,13 @@ module UprightBench
         !later_by.nil?
       end
 
+      # The plan may be of a moment before the customer was told: what they were promised then is no news.
       # @return [Time, nil] by which it can be promised instead
       def later_by
         return unless step == :work && @job.promise_at
 
         @later_by ||= Models::BenchPlan.the.later_by(@job.number)
+        @later_by if @later_by && @later_by > @job.promise_at
       end
 
       # @return [Array<Core::Cards::Channel>] by which they asked to hear when something is due

@@ -100,7 +100,7 @@ module UprightBench
         def first_due_words(dues)
           first = dues.find { |due| !done_at_home?(due) } || dues.first
           more = ", and #{dues.size - 1} more" if dues.size > 1
-          "#{first.position_name.downcase} #{due_day(first)}#{more}"
+          "#{first.action} #{first.position_name.downcase}, #{due_day(first)}#{more}"
         end
 
         # @return [String, nil] the parts in the order in which they go back; what is counted in says so itself

@@ -197,14 +197,13 @@ class ScreensTest < DatabaseTest
 
   # What was found says how it is done already; what is tapped out is not told to be rinsed.
   def test_how_it_is_done_is_said_once
-    job = settled({ "contacts" => { state: "dirty" }, "post-filter" => { grey: 2 }, "cones" => { state: "dusty" } })
+    job = settled({ "contacts" => { state: "dirty" }, "post-filter" => { grey: 2 } })
     get "/jobs/#{job.number}"
 
     assert_says(/dry cloth only/)
     refute_match(/dry cloth only\.\s+dry cloth only/i, page)
     assert_says(/tap it out, no water needed/)
     refute_match(/under cold running water/, page)
-    assert_says(/Tap and brush them dry/)
   end
 
   def test_papers_come_as_pdf_and_labels_only_where_something_is_new
@@ -279,6 +278,10 @@ class ScreensTest < DatabaseTest
 
     assert_operator job.refresh.promise_at, :>=, item(job, "pre-filter").on_rack.ready_at
     assert_match(/\A[\d.]+ h until all is dry, 15 min to refit/, job.promise_reason)
+    # Though the plan that stands was made before.
+    get "/jobs/#{job.number}"
+
+    refute_match(/as it stands, promised/, page)
   end
 
   def test_a_stop_is_counted_as_it_stands
