@@ -11,6 +11,20 @@ module UprightBench
           items: items, settled: settled)
       end
 
+      # @return [Array<Services::DuesAtJob::Row>] without what was left already, where it was found too
+      def dues_to_ask
+        dues_to_settle.reject { |row| row.choice.nil? && left_already?(row) }
+      end
+
+      # What was left would have done it.
+      def left_already?(row)
+        items.any? do |item|
+          item.state == "left" && item.position == row.place.key &&
+            Core::Clocks::Task::DONE_BY.fetch(item.action.to_sym, []).include?(row.task.action)
+        end
+      end
+      private :left_already?
+
       # @return [Hash{Array(String, String)=>String}] position and task => what was said about it
       def settled_dues
         @settled_dues ||= settled.to_h { |due| [[due.position, due.task], due.choice] }

@@ -64,11 +64,11 @@ module UprightBench
 
         # @return [Array<Services::DuesAtJob::Row>] what is overdue, and what was said to be still good
         def expired_dues(page)
-          page.dues_to_settle.select { |row| row.outlook.state == :expired || row.choice == "good" }
+          page.dues_to_ask.select { |row| row.outlook.state == :expired || row.choice == "good" }
         end
 
         def soon_dues(page)
-          page.dues_to_settle.select { |row| row.outlook.state == :soon } - expired_dues(page)
+          page.dues_to_ask.select { |row| row.outlook.state == :soon } - expired_dues(page)
         end
 
         def list_words(names)

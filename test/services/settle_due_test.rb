@@ -44,6 +44,23 @@ class SettleDueTest < DatabaseTest
       rows.fetch(%w[roll replace]).then { |row| [row.outlook.state, row.due_on] }
   end
 
+  # Found as well, and left: the page does not ask about it a second time, and agreeing names it all the same.
+  def test_what_is_left_already_is_not_asked_about_again
+    look_over("roll" => { turns: "free", bristles: "worn" })
+    Services::ChoosePart.call(@job.number, item(@job, "roll").id, choice: "leave", by: technician, at: NOW)
+    asked, there = %i[dues_to_ask dues_to_settle].map { |rows| page.public_send(rows).map { |row| row.place.key } }
+
+    assert_includes there, "roll"
+    refute_includes asked, "roll"
+    agree
+
+    assert_includes page.left_places, "roll"
+  end
+
+  def page
+    Queries::JobPage.new(@job.refresh, now: NOW, policies: Services::Policies.now)
+  end
+
   def test_what_was_found_moves_it_before_it_is_asked_about
     look_over("roll" => { turns: "free", bristles: "full" })
 
