@@ -89,7 +89,7 @@ class SentencesTest < CoreTest
 
     assert_equal "Very dark: little air gets through.", to_customers.of(Reason.of(:dark_unknown))
     assert_equal "1 mm left, 3 mm is the least.", to_customers.of(Reason.of(:carbon_short, left_mm: 1, least_mm: 3))
-    assert_equal "90 % full; we change it at 50 %: suction falls as it fills. It smells.",
+    assert_equal "90 % full; we change it at 50 %: suction falls as it fills. Smells.",
       to_customers.of(Reason.of(:several_found, second: Reason.of(:smells_here),
         first: Reason.of(:bag_full, fill: 90, limit: 50, whose: "shop")))
   end
