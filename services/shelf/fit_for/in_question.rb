@@ -18,9 +18,9 @@ module UprightBench
         # @return [Array<Core::Fit::Part>] with what of each is free
         def parts(sheet, places, also, reserved:)
           # All that begins with the maker and a space comes before what begins with the maker and an exclamation mark.
-          parts = PARTS.all(places: list(places.map(&:key), :text), model: sheet.title, family: sheet.family,
-            from: "#{sheet.maker} ", till: "#{sheet.maker}!", sizes: sizes(places), also: list(also, :bigint))
-          parts.map { |part| part.to_core(reserved: reserved[part.id]) }
+          ids = IDS.all(places: list(places.map(&:key), :text), model: sheet.title, family: sheet.family,
+            from: "#{sheet.maker} ", till: "#{sheet.maker}!", sizes: sizes(places)).map { |row| row[:id] }
+          Models::Part.with_shelf_of(ids | also).values.map { |part| part.to_core(reserved: reserved[part.id]) }
         end
 
         # All that speak of this model or its family; of those for others one is enough to know that there are some.
@@ -83,17 +83,17 @@ module UprightBench
             ORDER BY model_title USING ~<~ LIMIT #{MOST_ALIKE}) sister
         SQL
         NUMBERS = SIDES.product(["", "_least", "_most"]).map { |name| "#{name.join} numeric" }.join(", ").freeze
-        IDS = <<~SQL.freeze
+        IN_QUESTION = <<~SQL.freeze
           WITH RECURSIVE chain (id) AS (
             #{NAMED} UNION SELECT successor_id FROM parts JOIN chain USING (id) WHERE successor_id IS NOT NULL),
           place AS (SELECT * FROM jsonb_to_recordset(CAST(:sizes AS jsonb))
             AS place (kind text, first text, #{NUMBERS}))
-          SELECT id FROM chain UNION SELECT unnest(CAST(:also AS bigint[])) UNION #{SIDES.map { |side| near(side) }.join(' UNION ')}
+          SELECT id FROM chain UNION #{SIDES.map { |side| near(side) }.join(' UNION ')}
         SQL
-        PARTS = Models::Prepared.new(:parts_in_question) do
-          ids = DB[IDS, places: :$places, model: :$model, family: :$family, from: :$from, till: :$till,
-            sizes: :$sizes, also: :$also]
-          Models::Part.with_shelf.where(Sequel[:parts][:id] => ids)
+        # Their ids alone: joined to the parts, the planner expects so many that it reads all of a large shelf.
+        IDS = Models::Prepared.new(:parts_in_question) do
+          DB[IN_QUESTION, places: :$places, model: :$model, family: :$family, from: :$from, till: :$till,
+            sizes: :$sizes]
         end
         RULES = Models::Prepared.new(:fit_rules_in_question) do
           rules = Models::FitRule.where(Sequel.lit("part_id = ANY(?) AND position = ANY(?)", :$parts, :$places))
@@ -103,7 +103,7 @@ module UprightBench
         MISFITS = Models::Prepared.new(:misfits_in_question) do
           Models::Misfit.of_model(:$model).where(Sequel.lit("position = ANY(?)", :$places)).order(:id)
         end
-        private_constant :NAMED, :NUMBERS, :IDS, :PARTS, :RULES, :MISFITS
+        private_constant :NAMED, :NUMBERS, :IN_QUESTION, :IDS, :RULES, :MISFITS
       end
     end
   end
