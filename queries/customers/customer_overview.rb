@@ -24,7 +24,8 @@ module UprightBench
 
       # @return [Array<Models::Card>] the newest first, with what was answered
       def cards
-        @cards ||= @customer.cards_dataset.eager(:message, :answers).limit(MOST_CARDS).all
+        @cards ||= @customer.cards_dataset.select(:id, :created_at, :channel, :attempt).eager(:answers)
+          .limit(MOST_CARDS).all
       end
 
       # @return [Array<Models::Consent>] the newest first
