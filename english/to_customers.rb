@@ -18,6 +18,7 @@ module UprightBench
         smells_here: "Smells.",
         dirty_here: "Dirty or greasy.",
         wet: "Wet.",
+        bin_full: "{fill} % full; it should be emptied at {limit} %.",
         burst: "Burst.",
         bin_hazed: "The haze is wear from grit: it does not wash off.",
         motor_cracked: "The housing is cracked. That is work for the maker.",
