@@ -3,8 +3,7 @@
 module UprightBench
   module English
     # What was found, as a customer reads it, where the sentence for the staff also says what to do about it or is in
-    # the words of the trade. It is read before the work and after it, so it says neither that it is so nor that it was.
-    # All other reasons read the same for both.
+    # the words of the trade. It is read before the work and after it. All other reasons read the same for both.
     module ToCustomers
       TEXTS = {
         dark_unknown: "Very dark: little air gets through.",
@@ -14,7 +13,7 @@ module UprightBench
         smell_washable: "Smells.",
         smell: "Smells, and must not be washed.",
         loose: "Loose in its seat.",
-        damp: "Wetted, which it must not be.",
+        damp: "Damp, and it must never be wet.",
         smells_here: "Smells.",
         dirty_here: "Dirty or greasy.",
         wet: "Wet.",

@@ -43,7 +43,7 @@ module UprightBench
         def instead_page
           job = Services::Lookup.job_to_show(id_of(params["number"]))
           page = Queries::JobPage.new(job, now: now, policies: policies)
-          item = page.may_change(id_of(params["id"]))
+          item = page.may_change(item_asked.id)
           @title = "Something else instead: job #{job.number}"
           erb :"other_part/instead", layout: htmx? ? false : page_layout, locals: { page: page, item: item }
         end
