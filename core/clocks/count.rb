@@ -25,9 +25,21 @@ module UprightBench
 
         # What was counted is taken as it stands on the day of counting; only the rest is predicted.
         def runs_out(run, factor)
-          from = run.progress.counted_on || run.start
-          left = [limit - run.progress.counted, 0].max
-          each_hours ? run.by_use(from, left * each_hours * factor) : run.by_calendar(from, left * each_months, factor)
+          counted = counted(run.progress)
+          from = counted.zero? ? run.start : run.progress.counted_on
+          after(run, from, [limit - counted, 0].max, factor)
+        end
+
+        # The shop sees its own bags and washes only; at home there are others. So what it counted says something once it
+        # is more than was to be expected by then.
+        # @param counted [Integer] since the start
+        # @param run [Run]
+        # @param today [Date]
+        def ahead?(counted, run, today)
+          return false unless counted.positive?
+
+          expected, = after(run, run.start, counted, 1)
+          expected.nil? || expected >= today
         end
 
         def reason_key
@@ -39,14 +51,23 @@ module UprightBench
         end
 
         def progress_figures(progress, _conditions)
-          progress.counted.zero? ? {} : { counted: progress.counted }
+          counted(progress).zero? ? {} : { counted: counted(progress) }
         end
 
         def progress_mark(progress, _conditions)
-          progress.counted
+          counted(progress)
         end
 
         private
+
+        def counted(progress)
+          progress.counted.fetch(of, 0)
+        end
+
+        # The day after which so many have come round.
+        def after(run, from, times, factor)
+          each_hours ? run.by_use(from, times * each_hours * factor) : run.by_calendar(from, times * each_months, factor)
+        end
 
         def check_kind
           raise ArgumentError, "a count says what it counts: #{COUNTED.join(' or ')}" unless COUNTED.include?(of)

@@ -169,8 +169,8 @@ module UprightBench
 
       # @param here [Hash] what is known of the place
       def answer(here, task, start)
-        Core::Clocks::DueDate.new(task: task, progress: progress(here, start), conditions: @conditions, own: own(here))
-          .call
+        Core::Clocks::DueDate.new(task: task, progress: progress(here, task, start), conditions: @conditions,
+          own: own(here)).call
       end
 
       def own(here)
@@ -178,18 +178,12 @@ module UprightBench
         ratios.empty? ? NOTHING_FOUND : Core::Use::Personal.new(ratios: ratios)
       end
 
-      def progress(here, start)
-        washes = start ? counted(here, start) : 0
+      def progress(here, task, start)
+        counted = start ? Counted.new(@machine, here, @facts, start).of(task, use: @conditions.use, on: @on) : NOTHING
         read_on = read_on(here, start) if start
-        Core::Clocks::Progress.new(started_on: start, counted: washes, counted_on: (@on if washes.positive?),
+        Core::Clocks::Progress.new(started_on: start, counted: counted, counted_on: (@on if counted.any?),
           indicator: (here[:strip_percent] if read_on), indicator_on: read_on, load: here[:load]&.to_f,
           load_step: here[:load_step].to_f, load_on: here[:load_on])
-      end
-
-      # The shop sees its own washes only; they count once they run ahead of the calendar.
-      def counted(here, start)
-        washes = here[:wash_count] || 0
-        washes.positive? && (start >> washes) >= @on ? washes : 0
       end
 
       # The last reading of its strip counts until the part is changed, whatever is computed again meanwhile.

@@ -10,7 +10,7 @@ module UprightBench
         # @param policies [Core::Policies::InForce] when the caller has read them
         # @param readings [Array<Models::UseReading>, nil] of all the machines, when the caller has read them
         def initialize(machines, policies: Policies.now, readings: nil)
-          ids = machines.map(&:id)
+          @ids = ids = machines.map(&:id)
           @factors = policies.household_factors
           @look_again_days = policies.findings.service_interval_days
           readings ||= Models::UseReading.where(machine_id: ids).as_floats.all
@@ -31,6 +31,16 @@ module UprightBench
         # @!attribute look_again_days
         #   @return [Integer] between two services
         attr_reader :factors, :look_again_days
+
+        # Asked for only where a sheet counts bags.
+        # @param places [Array<String>]
+        # @param since [Date]
+        # @return [Integer] parts that were put in at these places after that day
+        def fitted(machine, places, since:)
+          @fitted ||= Models::Fitting.where(machine_id: @ids).exclude(fitted_on: nil)
+            .select_hash_groups(:machine_id, %i[position fitted_on])
+          @fitted.fetch(machine.id, NONE).count { |position, on| on > since && places.include?(position) }
+        end
 
         # @return [Core::Use::Rate]
         def use_rate(machine, on)

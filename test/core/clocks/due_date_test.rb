@@ -64,17 +64,45 @@ class DueDateTest < CoreTest
     bags = task(clock(:count, 4, of: "bags", each_hours: 13))
 
     assert_equal MONDAY + (52 * 7), due(bags).call.due_on
-    assert_equal MONDAY + (13 * 7), due(bags, counted: 3, counted_on: MONDAY).call.due_on
-    assert_equal MONDAY, due(bags, counted: 4, counted_on: MONDAY).call.due_on
-    assert_equal [nil, 3], [due(bags), due(bags, counted: 3, counted_on: MONDAY)].map { |due|
+    assert_equal MONDAY + (13 * 7), due(bags, counted: { "bags" => 3 }, counted_on: MONDAY).call.due_on
+    assert_equal MONDAY, due(bags, counted: { "bags" => 4 }, counted_on: MONDAY).call.due_on
+    assert_equal [nil, 3], [due(bags), due(bags, counted: { "bags" => 3 }, counted_on: MONDAY)].map { |due|
       due.call.reasons.first.figures[:counted]
     }
+  end
+
+  # Washes of the filter are no bags, and bags no washes.
+  def test_each_count_moves_by_its_own_events_alone
+    clocks = { "bags" => clock(:count, 4, of: "bags", each_hours: 13),
+               "washes" => clock(:count, 6, of: "washes", each_months: 2) }
+    clocks.each do |own, clock|
+      other = (clocks.keys - [own]).first
+      1.upto(6) do |times|
+        none, others, both, alone = [{}, { other => times }, { own => times, other => times }, { own => times }]
+          .map { |counted| due(task(clock), counted: counted, counted_on: MONDAY + 30).call }
+
+        assert_equal [none.due_on, none.reasons], [others.due_on, others.reasons]
+        assert_equal [alone.due_on, alone.reasons], [both.due_on, both.reasons]
+        refute_equal none.due_on, alone.due_on
+      end
+    end
+  end
+
+  # Of ten bags the customer changed nine at home: the one that the shop counted says nothing.
+  def test_what_the_shop_counted_says_something_once_it_runs_ahead
+    run = Clocks::Run.new(Clocks::Progress.new(started_on: MONDAY), rate(1))
+    bags = clock(:count, 4, of: "bags", each_hours: 13)
+    washes = clock(:count, 6, of: "washes", each_months: 2)
+
+    assert_equal [true, true, false], [90, 91, 92].map { |days| bags.ahead?(1, run, MONDAY + days) }
+    assert_equal [true, false], [MONDAY >> 4, (MONDAY >> 4) + 1].map { |day| washes.ahead?(2, run, day) }
+    refute bags.ahead?(0, run, MONDAY)
   end
 
   def test_half_an_hour_of_use_is_still_to_come
     assert_equal MONDAY + 3, due(task(clock(:count, 1, of: "washes", each_hours: 0.5))).call.due_on
     assert_equal [MONDAY + 7, MONDAY], [1, 0].map { |left|
-      due(task(clock(:count, 4, of: "bags", each_hours: 1)), counted: 4 - left, counted_on: MONDAY).call.due_on
+      due(task(clock(:count, 4, of: "bags", each_hours: 1)), counted: { "bags" => 4 - left }, counted_on: MONDAY).call.due_on
     }
   end
 
@@ -107,7 +135,7 @@ class DueDateTest < CoreTest
     assert_raises(ArgumentError) { clock(:years, 1) }
     assert_raises(ArgumentError) { task }
     assert_raises(ArgumentError) { task(clock(:hours, 1), action: :polish) }
-    assert_raises(ArgumentError) { Clocks::Progress.new(started_on: MONDAY, counted: -1) }
+    assert_raises(ArgumentError) { Clocks::Progress.new(started_on: MONDAY, counted: { "bags" => -1 }) }
     assert_raises(ArgumentError) { Clocks::Progress.new(started_on: MONDAY, indicator: 1) }
   end
 
@@ -342,7 +370,7 @@ class DueDateTest < CoreTest
   def any_case(random)
     { use: rate(random.rand(0.5..40.0)), traits: any_traits(random),
       ratios: Array.new(random.rand(4)) { [1.4, 90].sample(random: random) }, started_on: MONDAY - random.rand(900),
-      counted: random.rand(30), counted_on: MONDAY, indicator: random.rand(1..99), indicator_on: MONDAY }
+      counted: { "washes" => random.rand(30), "bags" => random.rand(30) }, counted_on: MONDAY, indicator: random.rand(1..99), indicator_on: MONDAY }
   end
 
   # @return [Array(Clocks::Task, Hash)]
