@@ -1,82 +1,152 @@
 # frozen_string_literal: true
 
+require "etc"
+require "fileutils"
+require "optparse"
+require "uri"
 require_relative "cluster"
-require_relative "core_tests"
 require_relative "gems"
 require_relative "packages"
+require_relative "tests/files"
+require_relative "tests/place"
+require_relative "tests/report"
+require_relative "tests/run"
 
 module UprightBench
   module Launch
-    # Runs the tests on a cluster of their own.
+    # Runs the tests: in as many processes as there are processors, each with a database, a folder and a browser of its
+    # own, on a cluster of their own.
     class Tests
       ROOT = File.expand_path("..", __dir__)
 
       DATABASE = "upright_bench_test"
+      CORE = "test/core/**/*_test.rb"
       HELP = <<~WORDS
-        bin/test             all tests, on a database of their own
-        bin/test core        the core alone: no database, no gems
-        bin/test FILE ...    the tests in these files
-        bin/test --help      this
+        bin/test              all tests
+        bin/test quick        without the group that takes long
+        bin/test core         the core alone: no database, no gems (bin/test core quick: without its long ones)
+        bin/test FILE ...     the tests in these files
+        bin/test --help       this
 
+        --seed N              in the order, and with the chance, of another run
+        --name PATTERN        only tests whose names match
+        --processes N         at once; as many as there are processors without it
+        --keep-times          write down how long each file took (#{Files::TIMES}), by which they are handed out
+
+        TEST_MOMENT ("2028-02-29 10:00", on the shop's clock) and SHOP_TZ say when and where all tests take place.
         TEST_DATABASE_URL and TEST_DATABASE_OWNER_URL name a database on a server that runs already: the first by a
-        role that owns nothing, the second by one that owns the database, may make others, and is a member of the
-        first. Without them the tests start a server of their own.
+        role that owns nothing, the second by one that may make databases and is a member of the first. Without them
+        the tests start a server of their own.
       WORDS
+      GROUPS = [[], %w[quick], %w[core], %w[core quick]].freeze
       ELSEWHERE = { "DATABASE_URL" => "TEST_DATABASE_URL", "DATABASE_OWNER_URL" => "TEST_DATABASE_OWNER_URL" }.freeze
+      PLACES = File.join(ROOT, "var/test")
+      ONE_PROCESS = File.expand_path("tests/one_process.rb", __dir__)
 
-      # @param files [Array<String>]
-      # @return [String] a script that loads them
-      def self.load_files(files)
-        files.sort.map { |file| "require #{file.inspect}" }.join("\n")
-      end
-
-      # @param arguments [Array<String>] "core", --help, or test files; everything when empty
+      # @param arguments [Array<String>] as the help says
       def initialize(arguments)
-        @arguments = arguments
+        @options = {}
+        @arguments = parser.parse(arguments, into: @options)
+        @seed = @options.fetch(:seed) { Random.new_seed % 65_536 }
+      rescue OptionParser::ParseError => e
+        @arguments = [e.args.join(" ")]
       end
 
       # @return [Integer] exit status
       def call
-        return core if @arguments == ["core"]
-        return help unless @arguments.all? { |file| File.file?(file) }
+        return help unless @options[:help].nil? && (GROUPS.include?(@arguments) || strange.empty?)
 
-        Packages.ensure(Packages::BUILD + Packages::SERVER + Packages::TESTS)
-        bundle = Gems.new(ROOT).ensure
-        cluster = start_cluster unless elsewhere?
-        run(environment(bundle, cluster))
+        core? ? core : all
       rescue Failure => e
         Shell.say "Cannot test: #{e.message}"
         1
       ensure
-        cluster&.stop
+        leave
       end
 
       private
 
-      def run(env)
-        status(system(env, "bundle", "exec", "ruby", "-Itest", "-e", self.class.load_files(files), chdir: ROOT))
+      # Another run may work on the same server.
+      def leave
+        @places&.each(&:give_up)
+        @cluster&.stop(whoever_started_it: true) unless Place.any_taken?(PLACES)
+      end
+
+      def parser
+        OptionParser.new do |options|
+          options.on("--seed N", Integer)
+          options.on("--name PATTERN")
+          options.on("--processes N", Integer)
+          options.on("--keep-times")
+          options.on("--help")
+        end
       end
 
       # Asked for, or there is an argument that is no file.
       def help
-        strange = @arguments.reject { |argument| argument == "--help" || File.file?(argument) }
         Shell.say "There is no test file #{strange.join(' ')}." if strange.any?
         Shell.say HELP
         strange.any? ? 1 : 0
       end
 
+      def strange
+        @strange ||= GROUPS.include?(@arguments) ? [] : @arguments.reject { |name| File.file?(name) }
+      end
+
+      def core?
+        @arguments.first == "core"
+      end
+
       def core
-        status(CoreTests.new(ROOT).call)
+        run(%w[ruby -w])
       end
 
-      def status(went_well)
-        went_well ? 0 : 1
+      def all
+        Packages.ensure(Packages::BUILD + Packages::SERVER + files.needs)
+        bundle = Gems.new(ROOT).ensure
+        start_cluster unless elsewhere?
+        run(%w[bundle exec ruby]) { |place| bundle.merge(environment(place)) }
       end
 
+      # @return [Integer] exit status
+      def run(ruby, &environment)
+        Shell.say "Seed #{@seed}"
+        report = Report.new(some: @options.key?(:name))
+        well = Run.new(files.longest_first, places: places, root: ROOT, report: report) do |place|
+          [environment&.call(place).to_h, [*ruby, *command(place)]]
+        end.call
+        files.keep_times(report.took) if @options[:"keep-times"]
+        say_how_to_repeat(report.failed)
+        well ? 0 : 1
+      end
+
+      def command(place)
+        ["-Itest", ONE_PROCESS, @seed.to_s, place.printed, *@options[:name]]
+      end
+
+      # @return [Array<Place>] as many as there are processors, or files
+      def places
+        @places ||= Place.take(PLACES, [@options.fetch(:processes) { Etc.nprocessors }, files.names.size].min)
+      end
+
+      def say_how_to_repeat(failed)
+        return if failed.empty?
+
+        set = %w[TEST_MOMENT SHOP_TZ].select { |name| ENV.key?(name) }.map { |name| "#{name}=#{ENV[name].inspect} " }
+        Shell.say "", "Once more: #{set.join}bin/test --seed #{@seed} #{failed.join(' ')}"
+      end
+
+      # @return [Files]
       def files
-        return @arguments.map { |file| File.expand_path(file) } if @arguments.any?
+        @files ||= begin
+          all = core? ? Files.all(ROOT, CORE) : Files.all(ROOT)
+          all = Files.new(ROOT, named) unless GROUPS.include?(@arguments)
+          @arguments.last == "quick" ? all.quick : all
+        end
+      end
 
-        Dir[File.join(ROOT, "test/**/*_test.rb")]
+      def named
+        @arguments.map { |name| File.expand_path(name).delete_prefix("#{ROOT}/") }
       end
 
       def elsewhere?
@@ -84,31 +154,25 @@ module UprightBench
       end
 
       def start_cluster
-        Cluster.new(folder: File.join(ROOT, "var/test-postgres"), fast: true).tap(&:start)
+        @cluster = Cluster.new(folder: File.join(ROOT, "var/test-postgres"), fast: true)
+        @cluster.start
       end
 
-      # Where it is day: what is written before midnight and read after it, or counted in days across a change of the
-      # clocks, is another test. No hour here is nearer to midnight than four.
-      # @return [String] the shop's time zone
-      def zone
-        case Time.now.utc.hour
-        when 0..5 then "Pacific/Auckland"
-        when 6..13 then "Europe/Berlin"
-        else "America/Halifax"
-        end
+      # The clock of the tests goes into every Ruby program that is started.
+      def environment(place)
+        { "APP_ENV" => "test", **database(place), "STATE_DIR" => place.folder,
+          "PUBLIC_URL" => "http://127.0.0.1:4610", "SMTP_URL" => nil,
+          "RUBYLIB" => File.join(ROOT, "test/support"), "RUBYOPT" => "-rtest_clock" }
       end
 
-      def environment(bundle, cluster)
-        bundle.merge("APP_ENV" => "test", **database(cluster), "STATE_DIR" => File.join(ROOT, "var/test"),
-          "PUBLIC_URL" => "http://127.0.0.1:4610", "SHOP_TZ" => zone, "SMTP_URL" => nil)
+      # Each process makes its own beside the one that is named.
+      def database(place)
+        urls = elsewhere? ? ELSEWHERE.transform_values { |name| ENV.fetch(name) } : of_cluster
+        urls.transform_values { |url| URI(url).tap { |uri| uri.path += "_#{place.number}" }.to_s }
       end
 
-      # @param cluster [Cluster, nil] nil where the server is another one
-      def database(cluster)
-        return ELSEWHERE.transform_values { |name| ENV.fetch(name) } if cluster.nil?
-
-        cluster.create_database(DATABASE)
-        { "DATABASE_URL" => cluster.url(DATABASE), "DATABASE_OWNER_URL" => cluster.owner_url(DATABASE) }
+      def of_cluster
+        { "DATABASE_URL" => @cluster.url(DATABASE), "DATABASE_OWNER_URL" => @cluster.owner_url(DATABASE) }
       end
     end
   end

@@ -1,9 +1,17 @@
 # frozen_string_literal: true
+# Needs: chromium-headless-shell
+
+# Seconds in which a page may begin to change after a press; the matchers wait for what is expected anyway.
+ENV["FERRUM_CLICK_WAIT"] ||= "0.03"
+ENV["FERRUM_GOTO_WAIT"] ||= "0.03"
 
 require_relative "test_helper"
 require "capybara/minitest"
 require "capybara/cuprite"
+require "rack/test"
 require "stringio"
+
+UprightBench::LOADER.eager_load # the server's threads load nothing while the browser waits
 
 # What the browser complained of: refused by the page's policy, thrown by a script, or written as an error.
 class Complaints
@@ -57,12 +65,12 @@ Capybara.register_driver(:chromium) do |app|
   options = { "disable-gpu" => nil, "disable-quic" => nil, "disable-background-networking" => nil,
               "host-resolver-rules" => "MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE localhost" }
   options["no-sandbox"] = nil if Process.uid.zero?
-  driver = Capybara::Cuprite::Driver.new(app, browser_path: ENV.fetch("CHROMIUM", "/usr/bin/chromium"),
+  driver = Capybara::Cuprite::Driver.new(app, browser_path: ENV.fetch("CHROMIUM", "/usr/bin/chromium-headless-shell"),
     window_size: [1280, 800], browser_options: options,
     js_errors: true, timeout: PATIENCE_SECONDS,
     process_timeout: PATIENCE_SECONDS, logger: COMPLAINTS)
   # Its own default takes the Origin header off fetch requests, which the server's checks need.
-  driver.options[:browser_options].delete("disable-web-security")
+  driver.options[:browser_options].delete(:"disable-web-security")
   driver
 end
 Capybara.server = :puma, { Silent: true, Threads: "1:4" }
@@ -114,7 +122,19 @@ class BrowserTest < CommittedTest
     page.driver.network_traffic.map(&:url).grep(/\Ahttp/).filter_map { |url| URI(url).host }.uniq
   end
 
+  # With a session that the application gave to a form sent from here; sign_in_by_form does it in the browser. The page
+  # stays where it was.
   def sign_in(name = "Ines Varga")
+    client = Rack::Test::Session.new(Capybara.app, "127.0.0.1")
+    token = client.get("/login").body[/name="_csrf" value="([^"]+)"/, 1]
+    client.post("/login", { "_csrf" => token, "login" => Demo::Load.mail(name), "password" => Demo::Load::PASSWORD })
+
+    assert_predicate client.last_response, :redirect?
+    cookie = client.last_response["set-cookie"][/upright_bench=([^;]+)/, 1]
+    page.driver.set_cookie("upright_bench", cookie, domain: "127.0.0.1", path: "/", httponly: true)
+  end
+
+  def sign_in_by_form(name = "Ines Varga")
     visit "/login"
     fill_in "E-mail", with: Demo::Load.mail(name)
     fill_in "Password", with: Demo::Load::PASSWORD
@@ -145,9 +165,9 @@ class BrowserTest < CommittedTest
   end
 
   def wait_for(words, seconds: PATIENCE_SECONDS)
-    deadline = Time.now + seconds
+    deadline = seconds_by_clock + seconds
     until yield
-      flunk "waited in vain for #{words}" if Time.now > deadline
+      flunk "waited in vain for #{words}" if seconds_by_clock > deadline
       sleep 0.03
     end
   end

@@ -2,14 +2,16 @@
 
 ENV["APP_ENV"] = "test"
 require_relative "support/database"
+require "bcrypt"
+BCrypt::Engine.cost = BCrypt::Engine::MIN_COST # half a second for each password otherwise; production_test has the cost
 TestDatabase.prepare
 require_relative "../app"
 require "minitest/autorun"
 require "minitest/mock"
 require "fileutils"
+require "zlib"
 
 TestDatabase.fill
-UprightBench::LOADER.eager_load
 require_relative "support/worded"
 require_relative "support/watch"
 
@@ -17,7 +19,14 @@ require_relative "support/watch"
 class AppTest < Minitest::Test
   include UprightBench
 
-  NOW = Time.now
+  NOW = TestClock.moment # when each test begins
+
+  # Time and chance are the same again for each test, whatever ran before it.
+  def before_setup
+    TestClock.begin
+    srand(Zlib.crc32("#{Minitest.seed} #{self.class}##{name}"))
+    super
+  end
 
   def today
     Config::Zone.date(NOW)
@@ -32,12 +41,16 @@ class AppTest < Minitest::Test
 
   # What a loaded machine takes its time for; the longer, the rarer it is waited for in vain.
   def wait_until(seconds: 60)
-    deadline = Time.now + seconds
+    deadline = seconds_by_clock + seconds
     until yield
-      flunk "waited #{seconds} s in vain" if Time.now > deadline
+      flunk "waited #{seconds} s in vain" if seconds_by_clock > deadline
       sleep 0.05
     end
     pass
+  end
+
+  def seconds_by_clock
+    Process.clock_gettime(Process::CLOCK_MONOTONIC)
   end
 
   def owner

@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+# Group: slow (a shop from nothing, with processes of its own)
 
 require "open3"
 require_relative "../browser_helper"
@@ -45,7 +46,7 @@ class FirstDayTest < BrowserTest
   private
 
   def in_an_empty_shop
-    TestDatabase.empty_one("ub_first_day") do |database|
+    TestDatabase.empty_one("first_day") do |database|
       env = { **database, "STATE_DIR" => @folder, "SESSION_SECRET" => nil, "KEYS_FILE" => nil }
       @server = RealServer.new({ **env, "DATABASE_OWNER_URL" => nil })
       Capybara.app_host = "http://127.0.0.1:#{@server.port}"

@@ -23,6 +23,7 @@ class FitBrowserTest < BrowserTest
   # A scanner is a keyboard that types fast and ends with Enter.
   def test_a_scanner_opens_the_part_and_receives_it
     sign_in
+    visit "/"
     find("#main").trigger("focus")
     press "/"
     wait_for("the search") { focused == "find" }

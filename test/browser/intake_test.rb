@@ -20,6 +20,7 @@ class IntakeBrowserTest < BrowserTest
   def test_a_repeat_customers_machine_by_the_last_four_digits_in_at_most_eleven_keystrokes
     machine = known_machine
     sign_in
+    visit "/"
     keys = count_keys("t")
     wait_for("the search") { focused == "q" }
     keys += count_keys("8264", :Enter)

@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+# Group: slow (every main page at four widths, several times over)
 
 require_relative "../browser_helper"
 
@@ -188,6 +189,7 @@ class PagesTest < BrowserTest
 
   def test_keys_from_anywhere
     sign_in
+    visit "/"
     { "t" => "/take-in", "r" => "/rack", "s" => "/shelf", "c" => "/cards", "u" => "/customers", "h" => "/sheets",
       "b" => "/" }.each do |key, path|
       find("#main").trigger("focus")
@@ -248,6 +250,7 @@ class PagesTest < BrowserTest
   # The ear that every browser test leans on: it hears a refused style, a thrown error, and a written one.
   def test_complaints_of_the_browser_are_heard
     sign_in
+    visit "/"
     execute_script("document.body.insertAdjacentHTML('beforeend', '<p style=\"color: red\">x</p>')")
     wait_for("the refused style") { COMPLAINTS.all.any?(/style/) }
     execute_script("console.error('written')")

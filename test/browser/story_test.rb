@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+# Group: slow (the whole life of a machine, twice)
 
 require "mail"
 require_relative "../browser_helper"
@@ -35,7 +36,7 @@ class StoryTest < BrowserTest
   private
 
   def worker_log
-    File.join(TestDatabase::ROOT, "var/test/story-worker.log")
+    SETTINGS.state_dir.join("story-worker.log").to_s
   end
 
   # Errors of every kind, each with something in it that must not come out.
@@ -64,7 +65,7 @@ class StoryTest < BrowserTest
     @width = width
     resize(width, 844)
     Models::Due.running.update(snoozed_until: today + 1000) # nobody else's card on this day
-    sign_in
+    sign_in_by_form
     take_in_somebody_new
     yield
     facts_after_looking

@@ -3,7 +3,7 @@
 require_relative "../test_helper"
 
 # What the core knows of a concept and what the database lets in are the same list.
-class ConstraintsTest < DatabaseTest
+class ConstraintListsTest < DatabaseTest
   include UprightBench::Core
 
   CHANNELS = %i[cards_channel channel_faults_channel consents_channel messages_channel offers_channel].freeze

@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+# Group: slow (starts the whole shop, five times)
 
 require "net/http"
 require "open3"
@@ -36,7 +37,7 @@ class ProductionTest < AppTest
   end
 
   def test_a_role_that_owns_its_tables_is_refused
-    TestDatabase.empty_one("ub_production") do |database|
+    TestDatabase.empty_one("production") do |database|
       in_production(**database, "DATABASE_URL" => database["DATABASE_OWNER_URL"], "DATABASE_OWNER_URL" => nil) do |env|
         assert_match(/owns the tables/, Open3.capture2e(env, "timeout", "60", START).first)
       end
@@ -44,7 +45,7 @@ class ProductionTest < AppTest
   end
 
   def test_an_empty_shop_gets_its_first_owner_once
-    TestDatabase.empty_one("ub_production") do |database|
+    TestDatabase.empty_one("production") do |database|
       in_production(**database) do |env|
         started(env) do |words|
           key = words[%r{/first/([\w-]+)}, 1]
@@ -66,7 +67,7 @@ class ProductionTest < AppTest
 
   # Outside production too: keys that nobody knows, and every later start goes on with it.
   def test_a_shop_of_ones_own_is_begun_and_stays_one
-    TestDatabase.empty_one("ub_production") do |database|
+    TestDatabase.empty_one("production") do |database|
       in_production(**database, "APP_ENV" => nil) do |env|
         started(env, "--own") do |words|
           assert_match(%r{/first/[\w-]+}, words)
@@ -102,9 +103,9 @@ class ProductionTest < AppTest
     pid = Process.spawn(env, START, *arguments, out: writer, err: writer, pgroup: true)
     writer.close
     words = +""
-    deadline = Time.now + 90
+    deadline = seconds_by_clock + 90
     until words.include?("Ctrl-C stops everything")
-      flunk "it did not start: #{words}" if Time.now > deadline
+      flunk "it did not start: #{words}" if seconds_by_clock > deadline
       words << reader.read_nonblock(4096, exception: false)
         .then { |read| read == :wait_readable ? (sleep(0.1) && "") : read.to_s }
     end

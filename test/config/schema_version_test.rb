@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+# Group: slow (every migration, several times, in processes of its own)
 
 require "open3"
 require_relative "../test_helper"
@@ -10,7 +11,7 @@ class SchemaVersionTest < AppTest
   end
 
   def in_an_empty_one
-    TestDatabase.empty_one("ub_upgrade") do |env|
+    TestDatabase.empty_one("upgrade") do |env|
       Sequel.connect(env.fetch("DATABASE_OWNER_URL"), keep_reference: false) { |owner| yield env, owner }
     end
   end

@@ -1,4 +1,6 @@
 # frozen_string_literal: true
+# Group: slow (clusters of its own, restored to a moment)
+# Needs: pgbackrest
 
 require "open3"
 require_relative "../test_helper"

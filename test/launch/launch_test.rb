@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+# Group: slow (starts the whole shop)
 
 require "English"
 require "net/http"
@@ -209,9 +210,9 @@ class LaunchTest < AppTest
 
   def read_until(reader, pattern, seconds: 60)
     words = +""
-    deadline = Time.now + seconds
+    deadline = seconds_by_clock + seconds
     until words.match?(pattern)
-      flunk "no #{pattern.inspect} in: #{words}" if Time.now > deadline
+      flunk "no #{pattern.inspect} in: #{words}" if seconds_by_clock > deadline
       words << reader.read_nonblock(4096, exception: false)
         .then { |read| read == :wait_readable ? (sleep(0.1) && "") : read.to_s }
     end

@@ -1,4 +1,6 @@
 # frozen_string_literal: true
+# Group: slow (reads codes off paper at the resolution of a scanner)
+# Needs: poppler-utils zbar-tools
 
 require "open3"
 require_relative "../test_helper"

@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+# Group: slow (every route in every disguise, over a socket)
 
 require_relative "../test_helper"
 require_relative "../../hostile/disguises"
@@ -18,15 +19,24 @@ class DoorsTest < CommittedTest
     UprightBench::Screens::App.doors.reject { |door| door.verb == "HEAD" }
   end
 
-  def setup
-    super
-    @server = RealServer.new.start
-    @job = settled({ "pre-filter" => { grey: 5 } })
-    Services::BeginDraft.of(sheet("Hallmoor Dart M"), by: owner, at: NOW)
+  class << self
+    attr_accessor :server, :job
   end
 
-  def teardown
-    @server.stop
+  # One shop and one server for all of these tests: nobody changes anything in it.
+  def setup
+    begin_shop unless self.class.server
+    @server = self.class.server
+    @job = self.class.job
+    DB[:throttle_counts].delete
+  end
+
+  def begin_shop
+    CommittedTest.instance_method(:setup).bind_call(self)
+    self.class.job = settled({ "pre-filter" => { grey: 5 } })
+    Services::BeginDraft.of(sheet("Hallmoor Dart M"), by: owner, at: NOW)
+    self.class.server = RealServer.new.start
+    at_exit { self.class.server.stop }
   end
 
   def test_which_routes_are_open

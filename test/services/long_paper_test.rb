@@ -1,4 +1,6 @@
 # frozen_string_literal: true
+# Group: slow (papers of hundreds of pages)
+# Needs: poppler-utils
 
 require_relative "../test_helper"
 require "open3"

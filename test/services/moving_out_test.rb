@@ -20,7 +20,7 @@ class MovingOutTest < DatabaseTest
   end
 
   def read(store: Pictures::Store.new(@folder.join("pictures")))
-    TestDatabase.empty_one("ub_moved_in") do |env|
+    TestDatabase.empty_one("moved_in") do |env|
       Sequel.connect(env.fetch("DATABASE_OWNER_URL"), keep_reference: false) do |owner|
         owner.extension :pg_json, :pg_array
         yield Services::ReadArchive.call(@file, owner: owner, pictures: store), owner

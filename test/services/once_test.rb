@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+# Group: slow (workers that are killed, and leases that run out)
 
 require_relative "../test_helper"
 require_relative "../support/database_door"
@@ -74,9 +75,11 @@ class OnceTest < CommittedTest
     door = DatabaseDoor.new(TestDatabase.url)
     door.shut
     write_batch
-    File.open(File::NULL, "w") { |nowhere| @waiting = start_worker({ "DATABASE_URL" => door.url }, err: nowhere) }
-    sleep 4
+    says, words = IO.pipe
+    @waiting = start_worker({ "DATABASE_URL" => door.url }, out: words, err: File::NULL)
+    words.close
 
+    assert_equal "Waiting for the database.\n", says.gets
     assert_nil Process.wait(@waiting, Process::WNOHANG), "it did not give up"
     door.open
     wait_until { handed_over == POSTED }
@@ -242,9 +245,9 @@ class OnceTest < CommittedTest
   end
 
   def wait_until(seconds: 40)
-    deadline = Time.now + seconds
+    deadline = seconds_by_clock + seconds
     until yield
-      flunk "waited #{seconds} s in vain; #{handed_over} of #{POSTED} handed over" if Time.now > deadline
+      flunk "waited #{seconds} s in vain; #{handed_over} of #{POSTED} handed over" if seconds_by_clock > deadline
       sleep 0.05
     end
   end

@@ -1,9 +1,11 @@
 # frozen_string_literal: true
+# Group: slow (a simulation)
+# Needs: minizinc
 
 require_relative "../core_helper"
 require_relative "../../measure/exact/solver"
 
-# Promises against an exact solver, in small shops; all 200 by `rake promises:exact`.
+# Promises against an exact solver, in small shops; all 200 by `bin/rake promises:exact`.
 class ExactPromiseSimulation < CoreTest
   SHOPS = (1..12) # of which the fourth and the ninth are not solved to the end
   SECONDS = 5

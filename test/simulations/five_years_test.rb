@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+# Group: slow (a simulation)
 
 require_relative "../core_helper"
 
@@ -8,7 +9,7 @@ require_relative "../core_helper"
 # What is assumed of the world: households run their machines about an hour a week (common practice), few more than
 # three, in spells of an hour that come at random; what they say is off by about a third; a strip is read to a tenth.
 class FiveYearsTest < CoreTest
-  MACHINES = Integer(ENV.fetch("MACHINES", "500")) # `rake simulations` takes 2,000
+  MACHINES = Integer(ENV.fetch("MACHINES", "500")) # `bin/rake simulations` takes 2,000
   JOBS = 5
   HOURS = 50
   WEEKS = 52 * 14

@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+# Group: slow (a simulation)
 
 require_relative "../core_helper"
 
@@ -8,7 +9,7 @@ require_relative "../core_helper"
 # The world of its own: what is said comes first; the truth scatters about it (log-normal, 0.35); hours come in spells
 # of one at random (Poisson); a strip is read to a tenth and stops at full; the customer comes about when it is due.
 class UseBeliefTest < CoreTest
-  MACHINES = Integer(ENV.fetch("MACHINES", "500")) # of each figure; `rake simulations` takes 2,000
+  MACHINES = Integer(ENV.fetch("MACHINES", "500")) # of each figure; `bin/rake simulations` takes 2,000
   SAID = [0.5, 1, 2, 5].freeze
   SCATTER = 0.35
   READ_OFF = 0.1

@@ -3,14 +3,18 @@
 require "digest"
 require "sequel"
 require "uri"
+require_relative "test_clock"
 
-# The tests' databases. A small demo is built once into a template (once for each state of the code, time zone and day);
-# every test that commits begins with a fresh copy of it.
+# The tests' databases. A small demo is built once into a template (once for each state of the code, time zone and moment);
+# every test that commits begins with a fresh copy of it. Processes that run at the same time share the template, and
+# each has a database of its own.
 module TestDatabase
   ROOT = File.expand_path("../..", __dir__)
-  SOURCES = "{core,models,services,outbox,papers,formats,demo,migrations,config}/**/*.{rb,json}"
+  SOURCES = "{core,english,models,services,outbox,papers,formats,demo,migrations,config}/**/*.{rb,json}"
   HOUSEHOLDS = 9
   FLEETS = 1
+  BUILDING = 4_610_001 # lock of the one who builds the template
+  MOST_TEMPLATES = 3 # are kept: of the code before a change and after it, and of another moment
 
   class << self
     def url
@@ -28,9 +32,9 @@ module TestDatabase
 
     def template
       @template ||= begin
-        digest = Digest::SHA256.new << ENV.fetch("SHOP_TZ", "")
+        digest = Digest::SHA256.new << ENV.fetch("SHOP_TZ") << ENV.fetch("TEST_MOMENT")
         Dir.glob(SOURCES, base: ROOT).sort.each { |file| digest << File.read(File.join(ROOT, file)) }
-        "ub_template_#{digest.hexdigest[0, 12]}_#{Time.now.utc.strftime('%Y%m%d')}"
+        "ub_template_#{digest.hexdigest[0, 12]}"
       end
     end
 
@@ -39,36 +43,32 @@ module TestDatabase
       Sequel.connect(owner_url, test: false, keep_reference: false, &)
     end
 
-    # Before the application is loaded.
+    # Before the application is loaded. Whoever comes first is to fill the template, and the others wait for it.
     def prepare
-      admin { |db| template_there?(db) ? copy(db) : make_empty(db) }
+      @builder = Sequel.connect(postgres_url, test: false, keep_reference: false, max_connections: 1)
+      @builder.get(Sequel.function(:pg_advisory_lock, BUILDING))
+      template_there?(@builder) ? copy(@builder) : make_empty(@builder)
     end
 
     # Once the application is loaded: fills the template unless it is there.
     def fill
-      return if admin { |db| template_there?(db) }
-
-      UprightBench::Config::Database.migrate(UprightBench::DB)
-      UprightBench::Demo::Load.new(households: HOUSEHOLDS, fleets: FLEETS).call
-      UprightBench::Services::SealEvents.call # as the worker does within a minute
-      UprightBench::DB.disconnect
-      admin do |db|
-        db[:pg_database].select_map(:datname).grep(/\Aub_template_/).each { |old| db.run("DROP DATABASE #{old}") }
-        db.run("CREATE DATABASE #{template} TEMPLATE #{name}")
-      end
+      build unless template_there?(@builder)
+    ensure
+      @builder.disconnect # which gives up the lock
     end
 
     # An empty database beside the tests' own, for the block.
     # @yieldparam env [Hash{String=>String}] that names it
-    def empty_one(name)
+    def empty_one(purpose)
+      beside = "#{name}_#{purpose}"
       admin do |db|
-        db.run("DROP DATABASE IF EXISTS #{name} WITH (FORCE)")
-        db.run("CREATE DATABASE #{name} TEMPLATE template0")
+        db.run("DROP DATABASE IF EXISTS #{beside} WITH (FORCE)")
+        db.run("CREATE DATABASE #{beside} TEMPLATE template0")
       end
       yield({ "DATABASE_URL" => url, "DATABASE_OWNER_URL" => owner_url }
-        .transform_values { |address| URI(address).tap { |uri| uri.path = "/#{name}" }.to_s })
+        .transform_values { |address| URI(address).tap { |uri| uri.path = "/#{beside}" }.to_s })
     ensure
-      admin { |db| db.run("DROP DATABASE IF EXISTS #{name} WITH (FORCE)") }
+      admin { |db| db.run("DROP DATABASE IF EXISTS #{beside} WITH (FORCE)") }
     end
 
     # Set by a test that commits; the next test begins with a fresh copy.
@@ -86,6 +86,31 @@ module TestDatabase
     end
 
     private
+
+    def build
+      UprightBench::Config::Database.migrate(UprightBench::DB)
+      as_owner { |owner| stop_the_clock(owner) }
+      UprightBench::Demo::Load.new(now: TestClock.moment, households: HOUSEHOLDS, fleets: FLEETS).call
+      UprightBench::Services::SealEvents.call # as the worker does within a minute
+      UprightBench::DB.disconnect
+      drop_old_templates
+      @builder.run("CREATE DATABASE #{template} TEMPLATE #{name}")
+    end
+
+    # Columns that the database fills with its own time are filled with the moment.
+    def stop_the_clock(owner)
+      columns = owner[Sequel[:information_schema][:columns]].where(table_schema: "public", column_default: "now()")
+        .exclude(Sequel.like(:table_name, "que_%")).select_map(%i[table_name column_name])
+      columns.each do |table, column|
+        owner.run("ALTER TABLE #{table} ALTER #{column} SET DEFAULT #{owner.literal(TestClock.moment)}")
+      end
+    end
+
+    # By the number of the database, which grows.
+    def drop_old_templates
+      @builder[:pg_database].where(Sequel.like(:datname, "ub_template_%")).reverse(Sequel.cast(:oid, :bigint))
+        .offset(MOST_TEMPLATES - 1).select_map(:datname).each { |old| @builder.run("DROP DATABASE #{old}") }
+    end
 
     def template_there?(db)
       !db[:pg_database].where(datname: template).empty?
@@ -105,7 +130,11 @@ module TestDatabase
     end
 
     def admin(&)
-      Sequel.connect(URI(owner_url).tap { |uri| uri.path = "/postgres" }.to_s, test: false, keep_reference: false, &)
+      Sequel.connect(postgres_url, test: false, keep_reference: false, &)
+    end
+
+    def postgres_url
+      URI(owner_url).tap { |uri| uri.path = "/postgres" }.to_s
     end
   end
 end

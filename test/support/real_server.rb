@@ -12,7 +12,7 @@ class RealServer
   # @param env [Hash{String=>String}]
   def initialize(env = {})
     @port = TCPServer.open("127.0.0.1", 0) { |socket| socket.addr[1] }
-    @log = File.join(TestDatabase::ROOT, "var/test/server-#{@port}.log")
+    @log = File.join(ENV.fetch("STATE_DIR"), "server-#{@port}.log")
     FileUtils.mkdir_p(File.dirname(@log))
     @env = { "PORT" => @port.to_s, "APP_ENV" => "development", "PUBLIC_URL" => "http://127.0.0.1:#{@port}", **env }
     @wire = Hostile::Wire.new(@port)
@@ -21,9 +21,9 @@ class RealServer
   def start
     @pid = Process.spawn(@env, "bundle", "exec", "puma", "-C", "config/puma.rb", chdir: TestDatabase::ROOT, out: @log,
       err: @log, pgroup: true)
-    deadline = Time.now + UP_WITHIN_SECONDS
+    deadline = Process.clock_gettime(Process::CLOCK_MONOTONIC) + UP_WITHIN_SECONDS
     until up?
-      if Time.now > deadline || Process.wait(@pid, Process::WNOHANG)
+      if Process.clock_gettime(Process::CLOCK_MONOTONIC) > deadline || Process.wait(@pid, Process::WNOHANG)
         raise "the server did not come up: #{File.read(@log)[-2000..]}"
       end
 

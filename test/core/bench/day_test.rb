@@ -2,7 +2,7 @@
 
 require_relative "plan_helper"
 
-class DayTest < CoreTest
+class BenchDayTest < CoreTest
   include PlanHelper
 
   def day(**more)
