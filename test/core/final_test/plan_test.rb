@@ -22,14 +22,16 @@ class FinalTestPlanTest < CoreTest
     assert_empty keys("Dart M")
   end
 
-  # After every refit (common practice): filters seated, the roll by hand, then half a minute at full power; the lid
-  # closes without force; no whistle; the complaint is tried again.
+  # After every refit (common practice): filters seated, the roll by hand, then under power; the lid closes without
+  # force; half a minute at full power; no whistle; the complaint is tried again. What the sheet asks for stands before
+  # what makes noise.
   def test_what_the_trade_tries_after_every_refit
-    tried = keys("Dart L", "roll", "filter")
+    assert_equal %w[filters roll-by-hand roll-power lid light charge own-0 whistle full-power complaint],
+      keys("Dart L", "roll", "filter")
+  end
 
-    assert_empty %w[filters roll-by-hand roll-power flap lid whistle full-power charge] - tried - ["flap"]
-    assert_equal "complaint", tried.last
-    assert_operator tried.index("roll-by-hand"), :<, tried.index("roll-power")
+  def test_a_flap_is_tried_where_somebody_was_at_it
+    assert_equal %w[filters flap lid light charge own-0 whistle full-power complaint], keys("Dart L", "inlet-flap")
   end
 
   def test_what_this_machine_does_not_have_is_not_tried
