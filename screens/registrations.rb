@@ -62,7 +62,7 @@ module UprightBench
 
         def registrations_page
           @title = "Registrations"
-          erb :"registrations/page", locals: { sent_in: Queries::Registrations.sent_in, given: Queries::Registrations.given }
+          erb :"registrations/page", locals: { sent_in: Queries::Registrations.sent_in, given: Queries::Registrations.given(today: today) }
         end
 
         def register_page(given, form)

@@ -13,9 +13,10 @@ module UprightBench
         Models::Registration.sent_in.order(:sent_in_at, :id).limit(MOST).eager(:customer).all
       end
 
-      # @return [Array<Models::Registration>] that nobody used yet, the newest first
-      def given
-        Models::Registration.where(state: "given").where { expires_on >= Sequel::CURRENT_DATE }.reverse(:id).limit(MOST)
+      # @param today [Date]
+      # @return [Array<Models::Registration>] that somebody may still use and nobody has, the newest first
+      def given(today:)
+        Models::Registration.where(state: "given").where { expires_on >= today }.reverse(:id).limit(MOST)
           .eager(:customer).all
       end
 
