@@ -1,5 +1,8 @@
 # frozen_string_literal: true
 
+require "bundler/setup"
+require_relative "launch/database_wait"
+UprightBench::Launch::DatabaseWait.call(ENV.fetch("DATABASE_URL"))
 require_relative "app"
 
 UprightBench::LOADER.eager_load

@@ -1,8 +1,7 @@
 # frozen_string_literal: true
 
-require "fileutils"
-require_relative "cluster"
 require_relative "gems"
+require_relative "own_database"
 require_relative "program"
 require_relative "start"
 require_relative "step"
@@ -41,7 +40,7 @@ module UprightBench
       def run(what, file)
         check(what, file)
         bundle = Gems.new(Start::ROOT, without: "test").ensure
-        with_database do |urls|
+        OwnDatabase.new(@env, state_dir: @state_dir).use do |urls|
           Step.run(@env.merge(bundle, urls, "STATE_DIR" => @state_dir), "bundle", "exec", "rake",
             "#{TASKS.fetch(what)}[#{file}]", chdir: Start::ROOT)
         end
@@ -53,20 +52,6 @@ module UprightBench
 
         raise Failure, "there is no file #{file}" unless File.file?(file)
         raise Failure, "there is something in #{@state_dir} already: read it into an empty place" if occupied?
-      end
-
-      # The one that is named, or the private cluster: the one that runs, or for as long as it takes.
-      def with_database
-        return yield({}) unless @env["DATABASE_URL"].to_s.empty?
-
-        FileUtils.mkdir_p(@state_dir)
-        cluster = Cluster.new(folder: File.join(@state_dir, "postgres"))
-        cluster.start
-        cluster.create_database(Start::DATABASE)
-        yield({ "DATABASE_URL" => cluster.url(Start::DATABASE),
-                "DATABASE_OWNER_URL" => cluster.owner_url(Start::DATABASE) })
-      ensure
-        cluster&.stop
       end
     end
   end

@@ -1,7 +1,9 @@
 # frozen_string_literal: true
 
+require "json"
 require "net/http"
 require_relative "leash"
+require_relative "patience"
 require_relative "shell"
 
 module UprightBench
@@ -9,7 +11,6 @@ module UprightBench
     # The processes of the application: started together, watched, started again when one ends by itself, and ended
     # together, also when whoever started them is killed.
     class Children
-      UP_WITHIN_SECONDS = 60
       DOWN_WITHIN_SECONDS = 8
       MOST_ENDS = 5 # of one process within a minute; then something is wrong that starting it again does not mend
       MINUTE = 60
@@ -33,26 +34,27 @@ module UprightBench
           pgroup: true, @leash => @leash)
       end
 
-      # The worker too: what is sent in the first second leaves.
+      # The worker too: what is sent in the first second leaves. However long it takes, as long as something is done.
       # @raise [Failure]
       def wait_until_ready
-        started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-        until ready?
-          raise Failure, "the web or the worker process ended; its words are above" if ended
-          if Process.clock_gettime(Process::CLOCK_MONOTONIC) - started > UP_WITHIN_SECONDS
-            raise Failure, "not ready: see /readyz"
-          end
+        patience = Patience.new(@pids.values)
+        until (missing = still_missing).empty?
+          name = @pids.key(ended)
+          raise Failure, "the #{name} process ended; its last words are above" if name
 
+          patience.wait_for(missing)
           sleep 0.2
         end
       end
 
       # Until it is told to stop. One that ends by itself is started again, and leaves the others alone.
+      # @yield again and again, for what else is to be kept up
       # @raise [Failure] when it ends again and again
       def watch
         loop do
-          sleep 0.5 until (pid = ended)
-          again(@pids.key(pid))
+          yield
+          pid = ended
+          pid ? again(@pids.key(pid)) : sleep(0.5)
         end
       end
 
@@ -77,10 +79,12 @@ module UprightBench
         start(name, *@commands.fetch(name))
       end
 
-      def ready?
-        Net::HTTP.get_response("127.0.0.1", "/readyz", @port.to_i).is_a?(Net::HTTPSuccess)
-      rescue SystemCallError
-        false
+      # @return [String] what is not there yet; empty when all is
+      def still_missing
+        answer = Net::HTTP.get_response("127.0.0.1", "/readyz", @port.to_i)
+        answer.is_a?(Net::HTTPSuccess) ? "" : JSON.parse(answer.body).reject { |_, there| there }.keys.join(", ")
+      rescue SystemCallError, IOError, Timeout::Error, JSON::ParserError
+        "the web process"
       end
 
       # @return [Integer, nil] of a child that has ended

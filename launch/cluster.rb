@@ -6,6 +6,7 @@ require "fileutils"
 require "securerandom"
 require "shellwords"
 require_relative "cluster_settings"
+require_relative "patience"
 require_relative "shell"
 
 module UprightBench
@@ -23,6 +24,8 @@ module UprightBench
       NAME = "upright_bench" # the application's role
       OWNER = "upright_bench_owner" # owns the databases; neither of them is a superuser
       LONGEST_SOCKET_PATH = 100 # bytes; the system allows 107
+      LONGEST_PAUSE_SECONDS = 30 # between two tries to start it again
+      LONGEST_RECOVERY_SECONDS = 86_400 # pg_ctl has to be told some end
 
       attr_reader :folder
 
@@ -39,18 +42,30 @@ module UprightBench
       # @raise [Failure]
       def start
         create unless File.exist?(File.join(data, "PG_VERSION"))
-        unless running?
-          FileUtils.rm_f(pid_file)
-          launch
-        end
+        launch unless running?
+        @own_port = port # when it has to be started again, it is found where it was
         create_role(OWNER, more: @fast ? "CREATEDB" : "NOCREATEDB")
         create_role(NAME, more: "NOCREATEDB")
         sql("GRANT #{NAME} TO #{OWNER}") # so that the owner may end its sessions when a database goes
       end
 
+      # One that ended by itself, started again with its roles as they were. Until it can be, it is tried again: what it
+      # left behind may still be ending, or its disk be full.
+      def start_again
+        pause = 1
+        begin
+          launch unless running?
+        rescue Failure => e
+          Shell.say "#{e.message}. It is tried again in #{pause} s."
+          sleep pause
+          pause = [pause * 2, LONGEST_PAUSE_SECONDS].min
+          retry
+        end
+      end
+
       # Stops what this object started; a cluster that ran before goes on.
-      def stop
-        server("pg_ctl", "-D", data, "-m", "fast", "-w", "stop") if @launched && running?
+      def stop(whoever_started_it: false)
+        server("pg_ctl", "-D", data, "-m", "fast", "-w", "stop") if (@launched || whoever_started_it) && running?
       end
 
       # Creates the database when it is not there. One whose tables the application's role owned until now is handed to
@@ -153,7 +168,11 @@ module UprightBench
       def launch
         settings = ClusterSettings.of(folder, port: @own_port || Shell.free_port, fast: @fast, archiving: archiving)
         options = settings.map { |name, value| "-c #{Shellwords.escape("#{name}=#{value}")}" }
-        server("pg_ctl", "-D", data, "-w", "-t", "600", "-l", log, "-o", options.join(" "), "start")
+        FileUtils.rm_f(pid_file)
+        Patience.telling("the database") do
+          server("pg_ctl", "-D", data, "-w", "-t", LONGEST_RECOVERY_SECONDS.to_s, "-l", log, "-o", options.join(" "),
+            "start")
+        end
         @launched = true
         sleep 0.2 while sql("SELECT pg_is_in_recovery()") == "t" # one that was restored to a moment
       rescue Failure

@@ -7,6 +7,12 @@ module UprightBench
   module Launch
     # The bundle, kept inside the clone.
     class Gems
+      # For a program that was not started by one that told it where they are.
+      def self.find
+        ENV.update(new(File.expand_path("..", __dir__), without: "test").env) unless ENV.key?("BUNDLE_GEMFILE")
+        require "bundler/setup"
+      end
+
       # @param root [String] the clone
       # @param without [String, nil] a group that is not needed
       def initialize(root, without: nil)

@@ -7,8 +7,7 @@ module UprightBench
     # Debian packages: installs what is missing, as root or through sudo.
     class Packages
       SERVER = %w[postgresql libpq-dev].freeze
-      BUILD = %w[build-essential ruby-dev pkg-config libyaml-dev libffi-dev libvips42].freeze
-      TESTS = %w[chromium pgbackrest libxml2-dev libxslt1-dev poppler-utils zbar-tools minizinc].freeze
+      BUILD = %w[build-essential ruby-dev pkg-config libyaml-dev libffi-dev libxml2-dev libxslt1-dev libvips42].freeze
 
       def self.ensure(names)
         new(names).ensure

@@ -56,8 +56,8 @@ module UprightBench
         Process.uid.zero?
       end
 
-      def say(text)
-        $stdout.puts text
+      def say(*text)
+        $stdout.puts(*text)
         $stdout.flush
       end
     end

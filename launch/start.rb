@@ -1,11 +1,13 @@
 # frozen_string_literal: true
 
+require "json"
 require "socket"
 require_relative "children"
 require_relative "cluster"
 require_relative "demo_gauge"
 require_relative "gems"
 require_relative "kept_shop"
+require_relative "own_database"
 require_relative "packages"
 require_relative "step"
 
@@ -14,7 +16,7 @@ module UprightBench
     # From a clean clone to a running application, and down again on Ctrl-C.
     class Start
       ROOT = File.expand_path("..", __dir__)
-      DATABASE = "upright_bench"
+      DATABASE = OwnDatabase::NAME
       DEFAULT_PORT = "4610"
       SIGN_INS = <<~WORDS
         The demo's sign-ins (the password is ropewalk-demo):
@@ -101,8 +103,7 @@ module UprightBench
         refuse_to_empty if @fresh
         start_cluster if own_cluster?
         Shell.say "Bringing the database up …"
-        attend("bundle", "exec", "rake", "db:migrate", as_owner: true)
-        attend("bundle", "exec", "rake", shop.own? ? "shop:open" : "demo:load", as_owner: true)
+        attend("bundle", "exec", "rake", "db:migrate", shop.own? ? "shop:open" : "demo:load", as_owner: true)
       end
 
       # Only the demo is deleted for the asking.
@@ -172,15 +173,30 @@ module UprightBench
         @children.wait_until_ready
         DemoGauge.start(@children, root: ROOT, folder: state_dir, port: @port, env: settings) unless shop.own?
         welcome
-        @children.watch
+        @children.watch { keep_cluster_up }
+      end
+
+      def keep_cluster_up
+        return if @cluster.nil? || @cluster.running?
+
+        Shell.say "The database ended by itself and is started again."
+        @cluster.start_again
       end
 
       def welcome
         Shell.say <<~WORDS
            Upright Bench is up: http://127.0.0.1:#{@port}/
-          #{shop.own? ? OWNER_FIRST : SIGN_INS}
+          #{shop.own? ? OWNER_FIRST : SIGN_INS + tour}
           Cards that are sent land in #{File.join(state_dir, 'outbox')}. Ctrl-C stops everything.
         WORDS
+      end
+
+      # @return [String] where a newcomer looks first
+      def tour
+        stops = JSON.parse(File.read(File.join(state_dir, "tour.json")))
+        "Look first at\n#{stops.map { |what, path| "  #{what}: http://127.0.0.1:#{@port}#{path}\n" }.join}"
+      rescue SystemCallError, JSON::ParserError
+        ""
       end
 
       def stop

@@ -1,6 +1,13 @@
 # frozen_string_literal: true
 
 namespace :db do
+  desc "Wait for the database that DATABASE_URL names"
+  task :wait do
+    require "bundler/setup"
+    require_relative "../launch/database_wait"
+    UprightBench::Launch::DatabaseWait.call(ENV.fetch("DATABASE_URL"))
+  end
+
   task :boot do
     require_relative "../config/boot"
   end
@@ -23,6 +30,7 @@ namespace :demo do
     end
     UprightBench::Demo::Load.new(say: ->(text) { puts text }).call
     UprightBench::Demo::BenchGauge.read_until_now
+    UprightBench::Demo::Tour.write(UprightBench::SETTINGS.state_dir)
   end
 
   desc "Load a shop of ten years when the database is empty (for measuring; CUSTOMERS=1000 for a smaller one)"

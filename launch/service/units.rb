@@ -54,8 +54,8 @@ module UprightBench
 
         def apart
           bundle = "/usr/bin/env bundle exec"
-          { TABLES => unit("Brings the tables of #{NAME} up to date", "#{bundle} rake db:migrate", type: "oneshot",
-            more: ["RemainAfterExit=yes"]),
+          { TABLES => unit("Brings the tables of #{NAME} up to date", "#{bundle} rake db:wait db:migrate",
+            type: "oneshot", more: ["RemainAfterExit=yes", "TimeoutStartSec=infinity"]),
             "#{NAME}-web.service" => after_tables("Pages of #{NAME}", "#{bundle} puma -C config/puma.rb"),
             "#{NAME}-worker.service" => after_tables("Background work of #{NAME}", "#{@root}/bin/worker") }
         end
