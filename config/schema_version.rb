@@ -37,7 +37,7 @@ module UprightBench
         refuse_newer(db)
         return if of(db) == newest
 
-        raise Refused, "this database has to be brought up to date first: bin/start does it, or bundle exec rake " \
+        raise Refused, "this database has to be brought up to date first: bin/start does it, or bin/rake " \
                        "db:migrate"
       end
 

@@ -8,7 +8,7 @@ module UprightBench
       NOT_OURS = %i[schema_info que_jobs que_lockers que_values].freeze
       HEAD = <<~MARKDOWN
         # Data model
-        Drawn from the schema by `bundle exec rake docs:data_model`; a test says when it is stale. The sentences are the
+        Drawn from the schema by `bin/rake docs:data_model`; a test says when it is stale. The sentences are the
         tables' comments in the database. Constraints, triggers and indexes are in `migrations/`.
 
       MARKDOWN

@@ -7,7 +7,7 @@ class DataModelTest < DatabaseTest
   Model = UprightBench::Measure::DataModel
 
   def test_the_page_is_as_the_schema_is
-    assert_equal Model.new(DB).text, Model::FILE.read, "stale: run rake docs:data_model"
+    assert_equal Model.new(DB).text, Model::FILE.read, "stale: run bin/rake docs:data_model"
   end
 
   def test_every_table_has_its_sentence
