@@ -35,11 +35,17 @@ module UprightBench
 
           # A test that asserts nothing tests nothing.
           def record(result)
-            if result.passed? && result.assertions.zero?
-              result.failures << Minitest::Assertion.new("It asserts nothing.")
-            end
+            result.failures << nothing(result) if result.passed? && result.assertions.zero?
             super
             @times["#{result.klass}##{result.name}"] = result.time.round(3)
+          end
+
+          private
+
+          def nothing(result)
+            Minitest::Assertion.new("It asserts nothing.").tap do |failure|
+              failure.set_backtrace([result.source_location.join(":")])
+            end
           end
         end
 

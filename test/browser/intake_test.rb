@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "tempfile"
+require "vips"
 require_relative "../browser_helper"
 
 # The counter: a repeat customer's machine in eleven keystrokes, pictures, many machines, a stop.

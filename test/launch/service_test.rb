@@ -27,6 +27,8 @@ class ServiceTest < AppTest
       apart.all.keys.sort
     assert_includes apart.all["upright-bench-web.service"], "UnsetEnvironment=DATABASE_OWNER_URL"
     assert_includes apart.all["upright-bench-worker.service"], "Requires=upright-bench-tables.service"
+    assert_includes apart.all["upright-bench-tables.service"], "rake db:wait db:migrate"
+    assert_includes apart.all["upright-bench-tables.service"], "TimeoutStartSec=infinity"
   end
 
   # systemd.exec and ASVS 4.0, 14.1 (from memory): nothing to gain, a system that cannot be written to, a /tmp of its

@@ -20,6 +20,11 @@ class ShellTest < AppTest
   end
 
   def test_a_free_port_can_be_taken
-    TCPServer.new("127.0.0.1", Shell.free_port).close
+    port = Shell.free_port
+    server = TCPServer.new("127.0.0.1", port)
+
+    assert_equal port, server.addr[1]
+  ensure
+    server&.close
   end
 end

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "tempfile"
+require "vips"
 require_relative "../test_helper"
 
 # What a file is, is told by its content. The camera's own notes are those of EXIF 2.3 (orientation 6: turned by a

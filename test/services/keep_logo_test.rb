@@ -2,6 +2,7 @@
 # Needs: poppler-utils
 
 require "open3"
+require "vips"
 require_relative "../test_helper"
 
 # The shop's logo, from the form to the paper.

@@ -55,7 +55,10 @@ module TestClock
     def move_time
       Time.singleton_class.class_eval do
         alias_method :now_of_the_machine, :now
-        define_method(:now) { |**zone| now_of_the_machine(**zone) + TestClock.offset }
+        define_method(:now) do |**zone|
+          moved = now_of_the_machine(**zone) + TestClock.offset
+          equal?(Time) ? moved : at(moved) # a sum is a Time, of whatever kind it was
+        end
       end
     end
 
