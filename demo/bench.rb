@@ -21,16 +21,23 @@ module UprightBench
         @sticks, others = machines.partition { |machine| machine.to_core.kind == :stick }
         @wettable, @dry = others.shuffle(random: @random)
           .partition { |machine| machine.to_core.positions.any?(&:washable?) }
+        @chosen = JOBS.map { |state, _| pick(state).shift }
+      end
+
+      # @return [Array<Models::Machine>] that stand there
+      def machines
+        @chosen.compact
       end
 
       def call
-        JOBS.each_with_index { |(state, hours), index| lay(state, hours, index) }
+        JOBS.zip(@chosen).each_with_index do |((state, hours), machine), index|
+          lay(state, hours, machine, index) if machine
+        end
       end
 
       private
 
-      def lay(state, hours, index)
-        machine = pick(state).shift or return
+      def lay(state, hours, machine, index)
         @hours = hours
         @came = @schedule.before(@now, hours * 60)
         @past = PastJob.new(machine, Config::Zone.date(@came), @technicians[index % 2], @counter, @random)

@@ -20,27 +20,28 @@ module UprightBench
       module_function
 
       # @param by [Models::Person]
-      # @param at [Time]
-      def add(by, at)
+      # @param at [Time] when they were bought
+      # @param now [Time] until shortly before which the thermometer has read
+      def add(by, at, now)
         SETTINGS.state_dir.mkpath
         gauges = FIELDS.to_h do |name, fields|
           gauge, token = Services::KeepGauge.add(fields, by: by, at: at)
           SETTINGS.state_dir.join("#{name}.token").write(token, perm: 0o600)
           [name, gauge]
         end
-        look_back(gauges.fetch("room"), LOADED_HOURS..HOURS)
+        look_back(gauges.fetch("room"), LOADED_HOURS..HOURS, now)
       end
 
       # Once all is loaded: until now, from when on it says itself what it reads.
       def read_until_now
-        look_back(Models::Gauge.first(kind: FIELDS.dig("room", :kind)), 0...LOADED_HOURS)
+        look_back(Models::Gauge.first(kind: FIELDS.dig("room", :kind)), 0...LOADED_HOURS, Time.now)
       end
 
-      def look_back(gauge, hours)
+      def look_back(gauge, hours, now)
         room = Gauge::Room.new
         ago = Range.new(hours.begin * 3600, hours.end * 3600, hours.exclude_end?)
         rows = ago.step(EVERY_SECONDS).map do |seconds|
-          time = Time.now - seconds
+          time = now - seconds
           [gauge.id, time, *room.at(time).map { |value| value.round(1) }]
         end
         Models::RoomReading.import(%i[gauge_id read_at temperature_c humidity_percent], rows)

@@ -17,7 +17,7 @@ module UprightBench
 
       # On the first day with a machine since a week ago.
       def self.count_weekly(morning, by:)
-        last = Models::DrawerCount.max(:counted_at)
+        last = Models::DrawerCount.where { counted_at <= morning }.max(:counted_at)
         count_drawer(morning, by: by) if last.nil? || last < morning - (7 * 86_400)
       end
 

@@ -6,6 +6,11 @@ module UprightBench
   module Demo
     # Fills an empty database with Ropewalk Vacuum Repair: its shelf, its customers, two years of jobs, a bench in
     # every state. Everything goes through the services, from a fixed seed, with dates laid relative to `now`.
+    #
+    # In two parts, so that somebody who wants to see it need not wait for all of it: first the shop, what stands on its
+    # bench today and what those machines went through; then the rest of the past, with what was written to customers.
+    # The second part can be done beside a shop that is open already, by another process, and gone on with where it was
+    # broken off: each job has its number, its dice and its place in time from the beginning.
     class Load
       SEED = 4610
       PASSWORD = "ropewalk-demo"
@@ -37,29 +42,59 @@ module UprightBench
         @fleets = fleets
         @now = now
         @say = say
-        @random = Random.new(SEED)
         @today = Config::Zone.date(now)
         @begun = now - ((JobDays::HISTORY_DAYS + 20) * 86_400)
       end
 
       # @raise [RuntimeError] in production
-      def call # rubocop:disable Metrics/AbcSize -- one thing after the other
+      def call
+        first
+        rest
+      end
+
+      # The shop, and its bench as it is today.
+      def first # rubocop:disable Metrics/AbcSize -- one thing after the other
         raise "the demo is not for production: everybody knows its password" if SETTINGS.production?
 
         @say.call "Loading the demo: the shop, its shelf and its customers …"
         DB.transaction { ground }
         refresh_statistics
-        @say.call "Loading the demo: two years of jobs …"
-        history
         @say.call "Loading the demo: today's bench …"
-        DB.transaction { [Bench.new(@now, @staff, @machines).call, bookings] }
+        history.of(bench.machines) { |index| refresh_statistics if index == 20 }
+        DB.transaction { [orders.before_the_count, count_shelf] }
+        DB.transaction { bench.call }
         refresh_statistics
-        DB.transaction { orders.today }
-        DB.transaction { Counter.new(@now, @staff).call(at: @now - 60) }
+        DB.transaction { Counter.new(@now, staff).call(at: @now - 60) }
         Services::MakePlan.call(at: @now)
       end
 
+      # What happened to all other machines, and what was written to customers.
+      # @yieldparam done [Integer] jobs
+      # @yieldparam all [Integer]
+      def rest(&)
+        return if whole?
+
+        @say.call "Loading the demo: two years of jobs …"
+        history.of(machines - bench.machines, cards: true, &)
+        refresh_statistics
+        DB.transaction do
+          history.leave_the_shelf_as_it_was
+          orders.today
+          bookings
+          Counter.count_drawer(last_moment, by: counter)
+        end
+      end
+
       private
+
+      # The drawer was counted last, in one transaction with all that ends it.
+      def whole?
+        Models::DrawerCount.where(counted_at: last_moment).any?
+      end
+
+      def last_moment
+        @now - 30
+      end
 
       # So much comes in at once that the database would plan for empty tables.
       def refresh_statistics
@@ -69,16 +104,17 @@ module UprightBench
       end
 
       def ground
-        staff
+        hire
         shop
         sheets
-        @stock = Shelf.new(owner, @begun).call
-        @machines = Customers.new(sheets: @sheets, by: counter, at: @begun, today: @today, random: @random)
+        Shelf.new(owner, @begun).call
+        Customers.new(sheets: @sheets, by: counter, at: @begun, today: @today, random: Random.new(SEED))
           .call(households: @households, fleets: @fleets)
+        history.keep_numbers
       end
 
-      def staff
-        @staff = STAFF.map do |name, role|
+      def hire
+        STAFF.each do |name, role|
           Services::AddPerson.call(name: name, email: self.class.mail(name), role: role, password: PASSWORD, at: @begun)
         end
       end
@@ -91,7 +127,7 @@ module UprightBench
         Models::Offer.create(minutes: 15, starts_on: Config::Zone.date(@begun), ends_on: @today + 60, first_only: true,
           created_by: owner.id, created_at: @begun)
         Services::Words.keep("de", Names::GERMAN, by: owner, at: @begun)
-        BenchGauge.add(owner, @begun)
+        BenchGauge.add(owner, @begun, @now)
         RACK.times { |index| Models::RackSlot.create(label: (index + 1).to_s) }
       end
 
@@ -109,47 +145,17 @@ module UprightBench
         @sheets = Models::Sheet.all.to_h { |sheet| [sheet.title, sheet] }
       end
 
+      # Of the demo; others may have been added since.
+      def machines
+        @machines ||= Models::Machine.where(created_at: @begun).order(:id).eager(:customer).all
+      end
+
       def history
-        days = JobDays.new(@today, @random)
-        stays = @machines.flat_map { |machine| days.of(machine).map { |date| [date, machine] } }
-          .sort_by { |date, machine| [date, machine.id] }
-        cards = days_of_cards
-        stays.each_with_index do |(date, machine), index|
-          refresh_statistics if index == 20
-          cards_until(cards, date)
-          past_job(machine, date)
-        end
-        cards_until(cards, @today - 10)
-        came_first
-        DB.transaction { yearly_count }
+        @history ||= History.new(@now, staff, machines)
       end
 
-      # Customers came to the shop with their first machine, and not all on the day it began.
-      def came_first
-        first = Models::Job.group(:customer_id).select(:customer_id, Sequel.function(:min, :taken_in_at).as(:came_at))
-        Models::Customer.from(:customers, first.as(:first))
-          .where(Sequel[:first][:customer_id] => Sequel[:customers][:id])
-          .update(created_at: Sequel[:first][:came_at])
-      end
-
-      def yearly_count
-        orders.before_the_count
-        count_shelf
-      end
-
-      def days_of_cards
-        (1..8).map { |month| Services::Policies.now.schedule.open_day(@today - (month * 30)) }.sort
-      end
-
-      def past_job(machine, date)
-        Shelf.restock(owner, at: Config::Zone.at(date, 8))
-        Counter.count_weekly(Config::Zone.at(date, 8), by: counter)
-        (@parcels ||= Parcels.new(counter, @today)).call(Config::Zone.at(date, 9))
-        DB.transaction { PastJob.new(machine, date, technicians.sample(random: @random), counter, @random).whole }
-      end
-
-      def cards_until(cards, date)
-        Post.new(owner, @random, @today).call(cards.shift) while cards.any? && cards.first < date
+      def bench
+        @bench ||= Bench.new(@now, staff, machines)
       end
 
       # Those who said of late that they would come, and named a day.
@@ -165,24 +171,24 @@ module UprightBench
         @orders ||= Orders.new(owner, @now, Random.new(SEED + 2))
       end
 
-      # The shelf is counted once at the end, so that the demo starts with the stock its parts file says.
+      # So that the demo starts with the stock its parts file says.
       def count_shelf
-        @stock.each do |id, pieces|
-          Services::CountStock.call(Models::Part.with_pk!(id), pieces: pieces, reason: "yearly count", by: owner,
-            at: @now - (3 * 86_400))
+        Shelf.stock.each do |number, pieces|
+          Services::CountStock.call(Models::Part.first(number: number), pieces: pieces, reason: "yearly count",
+            by: owner, at: @now - (3 * 86_400))
         end
       end
 
-      def owner
-        @staff[0]
+      def staff
+        @staff ||= STAFF.map { |name, _| Models::Person.first!(email: self.class.mail(name)) }
       end
 
-      def technicians
-        @staff[1, 2]
+      def owner
+        staff[0]
       end
 
       def counter
-        @staff[3]
+        staff[3]
       end
     end
   end

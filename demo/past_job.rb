@@ -16,8 +16,11 @@ module UprightBench
       end
 
       # From taking in to handing over, three days later.
-      def whole # rubocop:disable Metrics/AbcSize -- one thing after the other
-        take_in(at(0, 9))
+      # @param number [Integer] of the job, kept for it
+      # @param now [Time] until which things happened
+      def whole(number:, now:) # rubocop:disable Metrics/AbcSize -- one thing after the other
+        @now = now
+        take_in(at(0, 9), number: number)
         look_over(at(0, 10))
         settle(at(0, 11))
         later = Services::Policies.now.schedule.open_day(@date + 3)
@@ -39,22 +42,17 @@ module UprightBench
          latest].min
       end
 
-      def take_in(time)
+      def take_in(time, number: nil)
         use = @machine.values.slice(:hours_per_week, :traits, :allergy)
         @job = Services::TakeIn.call({ customer_id: @machine.customer_id, machine_id: @machine.id, use: use,
                                        complaint: Names::COMPLAINTS.fetch(@sheet.kind.to_s).sample(random: @random),
-                                       accessories: accessories, request_key: uuid },
+                                       accessories: accessories, request_key: uuid, number: number },
           by: @counter, at: time)
       end
 
       # @param first [Integer, nil] only so many positions
       def look_over(time, first: nil)
-        due = overdue(time)
-        @sheet.walk.first(first || @sheet.walk.size).each_with_index do |position, index|
-          Services::RecordFinding.call(@job.number, position.key, observed: Sight.new(position, @random).seen,
-            version: 0, verdict: due[position.key],
-            by: @technician, at: time + (index * 40))
-        end
+        DB.transaction { record(overdue(time), @sheet.walk.first(first || @sheet.walk.size), time) }
         Services::FinishLookOver.call(@job.number, by: @technician, at: time + 900) unless first
       end
 
@@ -98,6 +96,16 @@ module UprightBench
 
       private
 
+      # Under one lock, with the shop's rules read once.
+      def record(due, places, time)
+        job = Services::Lookup.job(@job.number, lock: true)
+        policy = Services::Policies.now.findings
+        places.each_with_index do |place, index|
+          Services::RecordFinding.new(job, place.key, observed: Sight.new(place, @random).seen, version: 0,
+            verdict: due[place.key], by: @technician, at: time + (index * 40), policy: policy).call
+        end
+      end
+
       def at(days, hour)
         Config::Zone.at(@date + days, hour)
       end
@@ -113,7 +121,7 @@ module UprightBench
       def pay_later(time)
         owed = Services::Balance.of_job(@job)
         paid_at = time + (35 * 86_400)
-        return if owed.zero? || paid_at > Time.now
+        return if owed.zero? || paid_at > (@now || Time.now)
 
         Services::TakePayment.call(of: @job, way: "transfer", cents: owed, by: @counter, at: paid_at)
       end

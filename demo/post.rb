@@ -16,9 +16,15 @@ module UprightBench
       end
 
       # @param date [Date]
+      # @return [Time] when it was sent
+      def self.noon(date)
+        Config::Zone.at(date, 12)
+      end
+
+      # @param date [Date]
       def call(date)
-        noon = Config::Zone.at(date, 12)
-        batch = Services::WriteBatch.call(Services::SendCards.call(by: @owner, at: noon), at: noon)
+        noon = self.class.noon(date)
+        batch = DB.transaction { write(noon) }
         hand_over(batch, date, noon + 60)
         batch.cards_dataset.eager(:lines).all.each do |card|
           kind = ANSWERS.sample(random: @random)
@@ -30,6 +36,17 @@ module UprightBench
       end
 
       private
+
+      # The worker has no part in it: it would hand over today what left then.
+      def write(noon)
+        before = DB[:que_jobs].max(:id) || 0
+        batch = Services::WriteBatch.call(Services::SendCards.call(by: @owner, at: noon), at: noon)
+        DB[:que_jobs].where { id > before }.where(job_class: WORK).delete
+        batch
+      end
+
+      WORK = [Services::WriteBatch::Work.name, Outbox::SendBatch.name].freeze
+      private_constant :WORK
 
       # What left long ago is no longer in the trays; only the last mailing's files are made.
       def hand_over(batch, date, time)

@@ -16,19 +16,27 @@ module UprightBench
       def initialize(by, at)
         @by = by
         @at = at
-        @rows = JSON.parse(File.read(File.expand_path("parts.json", __dir__)), symbolize_names: true)
+        @rows = self.class.send(:rows)
       end
 
-      # @return [Hash{Integer=>Integer}] part's id => pieces that shall lie there today
+      def self.rows
+        JSON.parse(File.read(File.expand_path("parts.json", __dir__)), symbolize_names: true)
+      end
+      private_class_method :rows
+
+      # @return [Hash{String=>Integer}] part's number => pieces that shall lie there today
+      def self.stock
+        rows.to_h { |row| [row.fetch(:number), row.fetch(:stock)] }
+      end
+
       def call
         suppliers = SUPPLIERS.to_h do |name, days|
           [name, Models::Supplier.create(name: name, lead_days: days,
             email: "#{name.split.first.downcase}@example.org").id]
         end
-        stock = @rows.to_h { |row| [add(row, suppliers).id, row.fetch(:stock)] }
+        @rows.each { |row| add(row, suppliers) }
         succeed
         wrong_fit
-        stock
       end
 
       # What runs low is delivered before it is missed.

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "English"
 require "json"
 require "net/http"
 require_relative "leash"
@@ -22,14 +23,17 @@ module UprightBench
         @port = port
         @pids = {}
         @commands = {}
+        @once = []
         @ends = Hash.new { |all, name| all[name] = [] }
         @leash, @held = IO.pipe # nobody writes to it
       end
 
       # In a group of its own, so that Ctrl-C reaches it through us and once.
       # @param env [Hash{String=>String, nil}]
-      def start(name, env, *command)
+      # @param once [Boolean] whether it is done when it ended well
+      def start(name, env, *command, once: false)
         @commands[name] = [env, *command]
+        @once << name if once
         @pids[name] = Process.spawn({ **env, Leash::VARIABLE => @leash.fileno.to_s }, *command, chdir: @root,
           pgroup: true, @leash => @leash)
       end
@@ -40,7 +44,7 @@ module UprightBench
         patience = Patience.new(@pids.values)
         until (missing = still_missing).empty?
           name = @pids.key(ended)
-          raise Failure, "the #{name} process ended; its last words are above" if name
+          raise Failure, "the #{name} process ended; its last words are above" if name && !@once.include?(name)
 
           patience.wait_for(missing)
           sleep 0.2
@@ -71,6 +75,8 @@ module UprightBench
 
       def again(name)
         @pids.delete(name)
+        return if @once.include?(name) && $CHILD_STATUS.success?
+
         time = Process.clock_gettime(Process::CLOCK_MONOTONIC)
         @ends[name] = [*@ends[name].select { |before| time - before < MINUTE }, time]
         raise Failure, "the #{name} process ended #{MOST_ENDS} times within a minute" if @ends[name].size >= MOST_ENDS

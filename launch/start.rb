@@ -103,7 +103,7 @@ module UprightBench
         refuse_to_empty if @fresh
         start_cluster if own_cluster?
         Shell.say "Bringing the database up …"
-        attend("bundle", "exec", "rake", "db:migrate", shop.own? ? "shop:open" : "demo:load", as_owner: true)
+        attend("bundle", "exec", "rake", "db:migrate", shop.own? ? "shop:open" : "demo:begin", as_owner: true)
       end
 
       # Only the demo is deleted for the asking.
@@ -171,9 +171,18 @@ module UprightBench
         @children.start("web", settings, "bundle", "exec", "puma", "-C", "config/puma.rb")
         workers.times { |index| @children.start("worker #{index + 1}", settings, File.join(ROOT, "bin/worker")) }
         @children.wait_until_ready
-        DemoGauge.start(@children, root: ROOT, folder: state_dir, port: @port, env: settings) unless shop.own?
+        start_demo unless shop.own?
         welcome
         @children.watch { keep_cluster_up }
+      end
+
+      # Its devices, and the rest of its past.
+      def start_demo
+        DemoGauge.start(@children, root: ROOT, folder: state_dir, port: @port, env: settings)
+        return unless File.exist?(File.join(state_dir, "loading.json"))
+
+        Shell.say "Older past jobs are still being loaded, which takes about a minute."
+        @children.start("demo", settings(as_owner: true), "bundle", "exec", "rake", "demo:go_on", once: true)
       end
 
       def keep_cluster_up

@@ -21,16 +21,37 @@ namespace :db do
 end
 
 namespace :demo do
+  loading = -> { UprightBench::Config::Loading.new(UprightBench::SETTINGS.state_dir) }
+
   desc "Load the demo when the database is empty"
-  task load: "db:migrate" do
+  task load: %w[demo:begin demo:go_on]
+
+  desc "Load of the demo, when the database is empty, what stands on its bench today"
+  task begin: "db:migrate" do
     next unless UprightBench::Models::Person.empty?
 
     if File.exist?(UprightBench::SETTINGS.keys_file)
       abort "There is a shop of your own here, and the demo would be loaded into it. bin/start --own goes on with it."
     end
-    UprightBench::Demo::Load.new(say: ->(text) { puts text }).call
+    $stdout.sync = true
+    now = Time.at(Time.now.to_i)
+    UprightBench::Demo::Load.new(now: now, say: ->(text) { puts text }).first
     UprightBench::Demo::BenchGauge.read_until_now
     UprightBench::Demo::Tour.write(UprightBench::SETTINGS.state_dir)
+    loading.call.begin(now)
+  end
+
+  desc "Load the rest of the demo's past, from where it was broken off; a shop may be open beside it"
+  task go_on: "db:boot" do
+    require_relative "../launch/leash"
+    UprightBench::Launch::Leash.hold
+    $stdout.sync = true
+    place = loading.call
+    next unless place.under_way?
+
+    UprightBench::Demo::Load.new(now: place.now, say: ->(text) { puts text }).rest { |*jobs| place.keep(*jobs) }
+    place.end
+    puts "The demo is loaded."
   end
 
   desc "Load a shop of ten years when the database is empty (for measuring; CUSTOMERS=1000 for a smaller one)"

@@ -37,6 +37,16 @@ module UprightBench
           words ? %(<p class="slip slip-said" role="status">#{::Rack::Utils.escape_html(words)}</p>) : ""
         end
 
+        # @return [String] while the demo's past is still coming in
+        def loading_slip
+          done, all = Config::Loading.new(SETTINGS.state_dir).progress
+          return "" if done.nil?
+
+          here = ": #{done} of #{all} are here" if all.positive?
+          %(<p class="slip" role="status">Older past jobs of the demo are still being loaded#{here}. ) +
+            "Lists, dates and figures are complete when all are.</p>"
+        end
+
         def person
           return @person if defined?(@person)
 

@@ -1,0 +1,119 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Demo
+    # The past of the demo's machines, job by job in the order of the days, with what happened in the shop meanwhile:
+    # deliveries, counted drawers, parcels, and the cards of each month.
+    #
+    # Whichever machines are asked for, each job is the same: its number and its dice hang on its place among all of
+    # them. So some may be done first and others later, and what was broken off is gone on with.
+    class History
+      MONTHS = 8 # with a mailing in each
+
+      # A stay of a machine, by its place among all of them.
+      Stay = Struct.new(:index, :date, :machine)
+
+      # @param now [Time]
+      # @param staff [Array<Models::Person>] owner, two technicians, counter
+      # @param machines [Array<Models::Machine>] all of the demo
+      def initialize(now, staff, machines)
+        @now = now
+        @today = Config::Zone.date(now)
+        @owner, *@technicians, @counter = staff
+        @machines = machines
+      end
+
+      # The numbers of the past jobs are kept for them: today's come after those.
+      def keep_numbers
+        Config::Database.as_owner(DB) do |owner|
+          owner.get(Sequel.function(:setval, "job_numbers", FIRST_NUMBER + stays.size - 1))
+        end
+      end
+
+      # @param some [Array<Models::Machine>]
+      # @param cards [Boolean] whether the mailings are sent too
+      # @yieldparam done [Integer]
+      # @yieldparam all [Integer]
+      def of(some, cards: false)
+        ids = some.to_set(&:id)
+        asked = stays.select { |stay| ids.include?(stay.machine.id) }
+        mailings = cards ? left_to_mail : []
+        Unplanned.during do
+          asked.each.with_index(1) do |stay, done|
+            mail(mailings.shift) while mailings.any? && mailings.first < stay.date
+            past_job(stay)
+            yield done, asked.size if block_given?
+          end
+          mailings.each { |date| mail(date) if date < @today - 10 }
+        end
+        came_first
+      end
+
+      # What these jobs took from the shelf and what was delivered for them is evened out: it was counted since.
+      def leave_the_shelf_as_it_was
+        counted_at = @now - (3 * 86_400)
+        last_count = Models::StockMove.where(kind: "counted").min(:id)
+        moved = Models::StockMove.where { (id > last_count) & (moved_at < counted_at) }
+          .group(:part_id).select_order_map([:part_id, Sequel.function(:sum, :pieces).as(:pieces)])
+        moved.reject { |_, pieces| pieces.zero? }.each do |part_id, pieces|
+          Services::MoveStock.call(Models::Part.with_pk!(part_id), pieces: -pieces, kind: "counted",
+            reason: "yearly count", by: @owner, at: counted_at)
+        end
+      end
+
+      private
+
+      FIRST_NUMBER = 1001
+      private_constant :FIRST_NUMBER
+
+      # @return [Array<Stay>] of all machines
+      def stays
+        @stays ||= begin
+          days = JobDays.new(@today, Random.new(Load::SEED + 3))
+          dated = @machines.flat_map { |machine| days.of(machine).map { |date| [date, machine] } }
+          dated.sort_by { |date, machine| [date, machine.id] }
+            .each_with_index.map { |(date, machine), index| Stay.new(index, date, machine) }
+        end
+      end
+
+      # One that was done before, or whose machine stands in the shop by now, is left out.
+      def past_job(stay)
+        return if Models::Job.where(number: FIRST_NUMBER + stay.index).any?
+
+        random = Random.new((Load::SEED * 10_000) + stay.index)
+        Shelf.restock(@owner, at: Config::Zone.at(stay.date, 8))
+        Counter.count_weekly(Config::Zone.at(stay.date, 8), by: @counter)
+        parcels.call(Config::Zone.at(stay.date, 9))
+        job = PastJob.new(stay.machine, stay.date, @technicians.sample(random: random), @counter, random)
+        DB.transaction { job.whole(number: FIRST_NUMBER + stay.index, now: @now) }
+      rescue Services::Refused => e
+        raise unless Models::Job.in_shop.where(machine_id: stay.machine.id).any?
+
+        Config::Report.error(e)
+      end
+
+      def parcels
+        @parcels ||= Parcels.new(@counter, @today)
+      end
+
+      # @return [Array<Date>] those that were not sent yet
+      def left_to_mail
+        dates = (1..MONTHS).map { |month| Services::Policies.now.schedule.open_day(@today - (month * 30)) }.sort
+        dates.reject { |date| Models::Batch.where(created_at: Post.noon(date)).any? }
+      end
+
+      def mail(date)
+        Post.new(@owner, Random.new(Load::SEED + date.jd), @today).call(date)
+      end
+
+      # Customers came to the shop with their first machine, and not all on the day it began.
+      def came_first
+        first = Models::Job.group(:customer_id).select(:customer_id, Sequel.function(:min, :taken_in_at).as(:came_at))
+        Models::Customer.from(:customers, first.as(:first))
+          .where(Sequel[:first][:customer_id] => Sequel[:customers][:id])
+          .where(Sequel[:customers][:id] => @machines.map(&:customer_id).uniq)
+          .update(created_at: Sequel[:first][:came_at])
+      end
+    end
+  end
+end
