@@ -30,6 +30,7 @@ module UprightBench
       module_function
 
       def during
+        put_before_services
         before = Thread.current[KEY]
         Thread.current[KEY] = true
         yield
@@ -39,6 +40,12 @@ module UprightBench
 
       def on?
         Thread.current[KEY] || false
+      end
+
+      # In the process that loads the demo, and in no other. Once: what stands there already is left.
+      def put_before_services
+        Services::Promises.singleton_class.prepend(Promises)
+        Services::MakePlan.singleton_class.prepend(MakePlan)
       end
 
       # @return [Hash] promise_at and promise_reason, to be written to the job
@@ -62,10 +69,7 @@ module UprightBench
         ready = schedule.after(schedule.after(at, minutes) + (hours * 3600), SPARE_MINUTES)
         Time.at((ready.to_i / QUARTER_SECONDS.to_f).ceil * QUARTER_SECONDS)
       end
-      private_class_method :wash_hours, :till
-
-      Services::Promises.singleton_class.prepend(Promises)
-      Services::MakePlan.singleton_class.prepend(MakePlan)
+      private_class_method :put_before_services, :wash_hours, :till
     end
   end
 end

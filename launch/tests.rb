@@ -14,8 +14,8 @@ require_relative "tests/run"
 
 module UprightBench
   module Launch
-    # Runs the tests: in as many processes as there are processors, each with a database, a folder and a browser of its
-    # own, on a cluster of their own.
+    # Runs the tests: in one process more than there are processors, since what takes long mostly waits. Each has a
+    # database, a folder and a browser of its own, on a cluster of their own.
     class Tests
       ROOT = File.expand_path("..", __dir__)
 
@@ -30,7 +30,7 @@ module UprightBench
 
         --seed N              in the order, and with the chance, of another run
         --name PATTERN        only tests whose names match
-        --processes N         at once; as many as there are processors without it
+        --processes N         at once; one more than there are processors without it
         --keep-times          write down how long each file took (#{Files::TIMES}), by which they are handed out
 
         TEST_MOMENT ("2028-02-29 10:00", on the shop's clock) and SHOP_TZ say when and where all tests take place.
@@ -124,9 +124,14 @@ module UprightBench
         ["-Itest", ONE_PROCESS, @seed.to_s, place.printed, *@options[:name]]
       end
 
-      # @return [Array<Place>] as many as there are processors, or files
+      # @return [Array<Place>] one for each process; no more than there are files
       def places
-        @places ||= Place.take(PLACES, [@options.fetch(:processes) { Etc.nprocessors }, files.names.size].min)
+        @places ||= Place.take(PLACES, [@options.fetch(:processes) { processes }, files.names.size].min)
+      end
+
+      # Nothing of the core waits.
+      def processes
+        core? ? Etc.nprocessors : Etc.nprocessors + 1
       end
 
       def say_how_to_repeat(failed)

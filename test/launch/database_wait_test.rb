@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+# Group: slow (processes that wait)
 
 require "open3"
 require_relative "../test_helper"
