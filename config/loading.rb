@@ -40,8 +40,8 @@ module UprightBench
         @path.delete if under_way?
       end
 
-      # @return [Array(Integer, Integer), nil] jobs that are there, and how many there will be; nil when nothing is under
-      #   way
+      # @return [Array(Integer, Integer), nil] jobs that are there, and how many there will be; nil when nothing is
+      #   under way
       def progress
         read.values_at("done", "all").map(&:to_i) if under_way?
       rescue Errno::ENOENT

@@ -18,9 +18,7 @@ module UprightBench
         @technicians = staff[1, 2]
         @counter = staff[3]
         @random = Random.new(Load::SEED + 1)
-        @sticks, others = machines.partition { |machine| machine.to_core.kind == :stick }
-        @wettable, @dry = others.shuffle(random: @random)
-          .partition { |machine| machine.to_core.positions.any?(&:washable?) }
+        part(machines)
         @chosen = JOBS.map { |state, _| pick(state).shift }
       end
 
@@ -36,6 +34,12 @@ module UprightBench
       end
 
       private
+
+      def part(machines)
+        @sticks, others = machines.partition { |machine| machine.to_core.kind == :stick }
+        @wettable, @dry = others.shuffle(random: @random)
+          .partition { |machine| machine.to_core.positions.any?(&:washable?) }
+      end
 
       def lay(state, hours, machine, index)
         @hours = hours

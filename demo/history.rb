@@ -35,16 +35,15 @@ module UprightBench
       # @yieldparam done [Integer]
       # @yieldparam all [Integer]
       def of(some, cards: false)
-        ids = some.to_set(&:id)
-        asked = stays.select { |stay| ids.include?(stay.machine.id) }
+        asked = stays_of(some)
         mailings = cards ? left_to_mail : []
         Unplanned.during do
           asked.each.with_index(1) do |stay, done|
-            mail(mailings.shift) while mailings.any? && mailings.first < stay.date
+            mail(mailings, stay.date)
             past_job(stay)
             yield done, asked.size if block_given?
           end
-          mailings.each { |date| mail(date) if date < @today - 10 }
+          mail(mailings, @today - 10)
         end
         came_first
       end
@@ -76,20 +75,32 @@ module UprightBench
         end
       end
 
+      def stays_of(some)
+        ids = some.to_set(&:id)
+        stays.select { |stay| ids.include?(stay.machine.id) }
+      end
+
       # One that was done before, or whose machine stands in the shop by now, is left out.
       def past_job(stay)
-        return if Models::Job.where(number: FIRST_NUMBER + stay.index).any?
+        number = FIRST_NUMBER + stay.index
+        return if Models::Job.where(number: number).any?
 
+        before(stay.date)
+        DB.transaction { job_of(stay).whole(number: number, now: @now) }
+      rescue Services::Refused
+        raise if Models::Job.in_shop.where(machine_id: stay.machine.id).empty?
+      end
+
+      # What happens in the shop in the morning.
+      def before(date)
+        Shelf.restock(@owner, at: Config::Zone.at(date, 8))
+        Counter.count_weekly(Config::Zone.at(date, 8), by: @counter)
+        parcels.call(Config::Zone.at(date, 9))
+      end
+
+      def job_of(stay)
         random = Random.new((Load::SEED * 10_000) + stay.index)
-        Shelf.restock(@owner, at: Config::Zone.at(stay.date, 8))
-        Counter.count_weekly(Config::Zone.at(stay.date, 8), by: @counter)
-        parcels.call(Config::Zone.at(stay.date, 9))
-        job = PastJob.new(stay.machine, stay.date, @technicians.sample(random: random), @counter, random)
-        DB.transaction { job.whole(number: FIRST_NUMBER + stay.index, now: @now) }
-      rescue Services::Refused => e
-        raise unless Models::Job.in_shop.where(machine_id: stay.machine.id).any?
-
-        Config::Report.error(e)
+        PastJob.new(stay.machine, stay.date, @technicians.sample(random: random), @counter, random)
       end
 
       def parcels
@@ -102,8 +113,13 @@ module UprightBench
         dates.reject { |date| Models::Batch.where(created_at: Post.noon(date)).any? }
       end
 
-      def mail(date)
-        Post.new(@owner, Random.new(Load::SEED + date.jd), @today).call(date)
+      # Those whose day has come.
+      # @param dates [Array<Date>] which grows shorter
+      def mail(dates, until_on)
+        while dates.any? && dates.first < until_on
+          date = dates.shift
+          Post.new(@owner, Random.new(Load::SEED + date.jd), @today).call(date)
+        end
       end
 
       # Customers came to the shop with their first machine, and not all on the day it began.

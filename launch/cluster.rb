@@ -24,7 +24,6 @@ module UprightBench
       NAME = "upright_bench" # the application's role
       OWNER = "upright_bench_owner" # owns the databases; neither of them is a superuser
       LONGEST_SOCKET_PATH = 100 # bytes; the system allows 107
-      LONGEST_PAUSE_SECONDS = 30 # between two tries to start it again
       LONGEST_RECOVERY_SECONDS = 86_400 # pg_ctl has to be told some end
 
       attr_reader :folder
@@ -47,20 +46,6 @@ module UprightBench
         create_role(OWNER, more: @fast ? "CREATEDB" : "NOCREATEDB")
         create_role(NAME, more: "NOCREATEDB")
         sql("GRANT #{NAME} TO #{OWNER}") # so that the owner may end its sessions when a database goes
-      end
-
-      # One that ended by itself, started again with its roles as they were. Until it can be, it is tried again: what it
-      # left behind may still be ending, or its disk be full.
-      def start_again
-        pause = 1
-        begin
-          launch unless running?
-        rescue Failure => e
-          Shell.say "#{e.message}. It is tried again in #{pause} s."
-          sleep pause
-          pause = [pause * 2, LONGEST_PAUSE_SECONDS].min
-          retry
-        end
       end
 
       # Stops what this object started; a cluster that ran before goes on.

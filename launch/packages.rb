@@ -1,16 +1,29 @@
 # frozen_string_literal: true
 
+require "tmpdir"
 require_relative "shell"
 
 module UprightBench
   module Launch
     # Debian packages: installs what is missing, as root or through sudo.
     class Packages
-      SERVER = %w[postgresql libpq-dev].freeze
-      BUILD = %w[build-essential ruby-dev pkg-config libyaml-dev libffi-dev libxml2-dev libxslt1-dev libvips42].freeze
+      # What the gems are built with.
+      BUILD = %w[build-essential ruby-dev pkg-config libyaml-dev libffi-dev libxml2-dev libxslt1-dev libpq-dev].freeze
+      # What the application runs on.
+      RUN = %w[libvips42].freeze
+      SERVER = %w[postgresql].freeze
 
       def self.ensure(names)
         new(names).ensure
+      end
+
+      # Installs while the block does something else that takes its time.
+      # @return [Object] the block's
+      # @raise [Failure] as ensure does, once the block is through
+      def self.meanwhile(names)
+        installing = Thread.new { self.ensure(names) }
+        installing.report_on_exception = false
+        yield.tap { installing.join }
       end
 
       def initialize(names)
@@ -19,15 +32,30 @@ module UprightBench
 
       # @raise [Failure] when a package cannot be installed
       def ensure
-        missing = @names.reject { |name| installed?(name) }
-        return if missing.empty?
-
-        Shell.say "Installing #{missing.join(', ')} …"
-        admin("apt-get", "update", "-qq")
-        admin("apt-get", "install", "-y", "-qq", "--no-install-recommends", *missing)
+        alone { install(missing) } if missing.any?
       end
 
       private
+
+      def install(names)
+        return if names.empty? # somebody else did meanwhile
+
+        Shell.say "Installing #{names.join(', ')} …"
+        admin("apt-get", "update", "-qq")
+        admin("apt-get", "install", "-y", "-qq", "--no-install-recommends", *names)
+      end
+
+      # Two of ours at once would find the package manager locked.
+      def alone
+        File.open(File.join(Dir.tmpdir, "upright-bench-packages-#{Process.uid}.lock"), "w") do |lock|
+          lock.flock(File::LOCK_EX)
+          yield
+        end
+      end
+
+      def missing
+        @names.reject { |name| installed?(name) }
+      end
 
       def installed?(name)
         Shell.run("dpkg-query", "-W", "-f", "${Status}", name).include?("install ok installed")

@@ -33,7 +33,7 @@ module UprightBench
       # @param clock [#call] seconds
       # @param activity [#call] a number that grows while they do something
       def initialize(groups, every: SAY_EVERY_SECONDS, clock: -> { Process.clock_gettime(Process::CLOCK_MONOTONIC) },
-                     activity: -> { Patience.activity(groups) })
+        activity: -> { Patience.activity(groups) })
         @every = every
         @clock = clock
         @activity = activity

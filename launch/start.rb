@@ -1,6 +1,5 @@
 # frozen_string_literal: true
 
-require "json"
 require "socket"
 require_relative "children"
 require_relative "cluster"
@@ -9,7 +8,9 @@ require_relative "gems"
 require_relative "kept_shop"
 require_relative "own_database"
 require_relative "packages"
+require_relative "restart"
 require_relative "step"
+require_relative "welcome"
 
 module UprightBench
   module Launch
@@ -18,13 +19,6 @@ module UprightBench
       ROOT = File.expand_path("..", __dir__)
       DATABASE = OwnDatabase::NAME
       DEFAULT_PORT = "4610"
-      SIGN_INS = <<~WORDS
-        The demo's sign-ins (the password is ropewalk-demo):
-          ines@ropewalk.example.org      owner
-          tobiah@ropewalk.example.org    technician
-          sunniva@ropewalk.example.org   counter
-      WORDS
-      OWNER_FIRST = "While nobody can sign in, the address for the owner's account stands above."
       HELP = <<~WORDS
         bin/start            start Upright Bench and keep its data; Ctrl-C stops it
         bin/start --own      begin a shop of your own, empty; later starts go on with it by themselves
@@ -98,8 +92,10 @@ module UprightBench
       end
 
       def prepare
-        Packages.ensure(Packages::BUILD + (own_cluster? ? Packages::SERVER : ["libpq-dev"]))
-        @bundle = Gems.new(ROOT, without: "test").ensure
+        Packages.ensure(Packages::BUILD)
+        @bundle = Packages.meanwhile(Packages::RUN + (own_cluster? ? Packages::SERVER : [])) do
+          Gems.new(ROOT, without: "test").ensure
+        end
         refuse_to_empty if @fresh
         start_cluster if own_cluster?
         Shell.say "Bringing the database up …"
@@ -186,26 +182,11 @@ module UprightBench
       end
 
       def keep_cluster_up
-        return if @cluster.nil? || @cluster.running?
-
-        Shell.say "The database ended by itself and is started again."
-        @cluster.start_again
+        Restart.of(@cluster) unless @cluster.nil? || @cluster.running?
       end
 
       def welcome
-        Shell.say <<~WORDS
-           Upright Bench is up: http://127.0.0.1:#{@port}/
-          #{shop.own? ? OWNER_FIRST : SIGN_INS + tour}
-          Cards that are sent land in #{File.join(state_dir, 'outbox')}. Ctrl-C stops everything.
-        WORDS
-      end
-
-      # @return [String] where a newcomer looks first
-      def tour
-        stops = JSON.parse(File.read(File.join(state_dir, "tour.json")))
-        "Look first at\n#{stops.map { |what, path| "  #{what}: http://127.0.0.1:#{@port}#{path}\n" }.join}"
-      rescue SystemCallError, JSON::ParserError
-        ""
+        Shell.say Welcome.words(port: @port, folder: state_dir, own: shop.own?)
       end
 
       def stop

@@ -41,11 +41,11 @@ module UprightBench
         ["bundle", "exec", *@program, *@arguments]
       end
 
-      def with_database(&block)
+      def with_database(&)
         return yield({}) if @arguments.any?(LOOKS_ONLY) || tasks.all?(WITHOUT_DATABASE)
 
         database = OwnDatabase.new(@env, state_dir: @state_dir)
-        database.there? ? database.use(&block) : yield({})
+        database.there? ? database.use(&) : yield({})
       end
 
       # @return [Array<String>] without what is set for them
@@ -59,8 +59,8 @@ module UprightBench
       end
 
       def bundle
-        Packages.ensure(Packages::BUILD + Packages::SERVER)
-        Gems.new(Start::ROOT, without: ("test" if for_a_shop?)).ensure
+        Packages.ensure(Packages::BUILD)
+        Packages.meanwhile(Packages::RUN) { Gems.new(Start::ROOT, without: ("test" if for_a_shop?)).ensure }
       end
 
       def for_a_shop?

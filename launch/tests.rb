@@ -21,7 +21,7 @@ module UprightBench
 
       DATABASE = "upright_bench_test"
       CORE = "test/core/**/*_test.rb"
-      HELP = <<~WORDS
+      HELP = <<~WORDS.freeze
         bin/test              all tests
         bin/test quick        without the group that takes long
         bin/test core         the core alone: no database, no gems (bin/test core quick: without its long ones)
@@ -102,8 +102,8 @@ module UprightBench
       end
 
       def all
-        Packages.ensure(Packages::BUILD + Packages::SERVER + files.needs)
-        bundle = Gems.new(ROOT).ensure
+        Packages.ensure(Packages::BUILD)
+        bundle = Packages.meanwhile(Packages::RUN + Packages::SERVER + files.needs) { Gems.new(ROOT).ensure }
         start_cluster unless elsewhere?
         run(%w[bundle exec ruby]) { |place| bundle.merge(environment(place)) }
       end

@@ -4,16 +4,16 @@ require "parser/current"
 
 module UprightBench
   module Measure
-    # Assertions that cannot fail, as far as that can be seen by reading: of a constant, of a thing compared with itself,
-    # of a list minus itself, and in a loop that never runs. That a test asserts nothing at all is seen when it runs
-    # (Launch::Tests::OneProcess).
+    # Assertions that cannot fail, as far as that can be seen by reading: of a constant, of a thing compared with
+    # itself, of a list minus itself, and in a loop that never runs. That a test asserts nothing at all is seen when it
+    # runs (Launch::Tests::OneProcess).
     #
     #   Measure::Assertions.new("x_test.rb", source).all   # => ["x_test.rb:12 assert true"]
     class Assertions
       ASSERTION = /\A(?:assert|refute)(?:_\w+)?\z/
       OF_ONE = %i[assert refute assert_nil refute_nil assert_empty refute_empty].freeze
       OF_TWO = %i[assert_equal assert_same assert_includes].freeze
-      CONSTANT = %i[true false nil int float str sym regexp].freeze # rubocop:disable Lint/BooleanSymbol
+      CONSTANT = %i[true false nil int float str sym regexp].freeze
       NOT_NEGATIVE = %i[size count length].freeze
       LOOPS = %i[each each_with_index each_value each_key map times each_slice each_cons].freeze
 
@@ -86,7 +86,8 @@ module UprightBench
       def nothing?(node)
         return false if node.nil?
 
-        (%i[array hash].include?(node.type) && node.children.empty?) || (node.type == :int && node.children.first.zero?) ||
+        (%i[array
+            hash].include?(node.type) && node.children.empty?) || (node.type == :int && node.children.first.zero?) ||
           minus_itself?(node)
       end
 
@@ -115,11 +116,14 @@ module UprightBench
 
       # What is asked twice on purpose: a call on nothing or with a bang may answer otherwise the second time.
       def changing?(node)
-        node.children[1].end_with?("!") || (node.children[0].nil? && !node.children[2].nil?) || node.children[1] == :call
+        receiver, name, value = node.children
+        name.end_with?("!") || name == :call || (receiver.nil? && !value.nil?)
       end
 
       def constant?(node)
-        CONSTANT.include?(node.type) || (%i[array hash].include?(node.type) && node.children.all? { |part| constant?(part) })
+        CONSTANT.include?(node.type) || (%i[array hash].include?(node.type) && node.children.all? do |part|
+          constant?(part)
+        end)
       end
     end
   end

@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+
 # Needs: chromium-headless-shell
 
 # Seconds in which a page may begin to change after a press; the matchers wait for what is expected anyway.

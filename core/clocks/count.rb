@@ -30,8 +30,8 @@ module UprightBench
           after(run, from, [limit - counted, 0].max, factor)
         end
 
-        # The shop sees its own bags and washes only; at home there are others. So what it counted says something once it
-        # is more than was to be expected by then.
+        # The shop sees its own bags and washes only; at home there are others. So what it counted says something once
+        # it is more than was to be expected by then.
         # @param counted [Integer] since the start
         # @param run [Run]
         # @param today [Date]
@@ -66,7 +66,12 @@ module UprightBench
 
         # The day after which so many have come round.
         def after(run, from, times, factor)
-          each_hours ? run.by_use(from, times * each_hours * factor) : run.by_calendar(from, times * each_months, factor)
+          if each_hours
+            run.by_use(from,
+              times * each_hours * factor)
+          else
+            run.by_calendar(from, times * each_months, factor)
+          end
         end
 
         def check_kind

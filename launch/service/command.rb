@@ -66,9 +66,9 @@ module UprightBench
 
         # Confined, the shop itself could install nothing.
         def prepare
-          server = @env["DATABASE_URL"].to_s.empty? ? Packages::SERVER : ["libpq-dev"]
-          Packages.ensure(Packages::BUILD + server)
-          Gems.new(ROOT, without: "test").ensure
+          server = @env["DATABASE_URL"].to_s.empty? ? Packages::SERVER : []
+          Packages.ensure(Packages::BUILD)
+          Packages.meanwhile(Packages::RUN + server) { Gems.new(ROOT, without: "test").ensure }
         end
 
         def remove_units

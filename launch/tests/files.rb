@@ -66,12 +66,14 @@ module UprightBench
 
           read << name
           own = text(name).scan(NEEDS).flat_map { |(packages)| packages.split }
-          required = text(name).scan(REQUIRED).flatten.map { |path| File.join(File.dirname(name), "#{path}.rb") }
-          own + required.flat_map { |path| needs_of(plain(path), read) }
+          own + required_by(name).flat_map { |path| needs_of(path, read) }
         end
 
-        def plain(path)
-          File.expand_path(path, "/").delete_prefix("/")
+        # @return [Array<String>] paths in the project
+        def required_by(name)
+          text(name).scan(REQUIRED).flatten.map do |path|
+            File.expand_path("#{path}.rb", File.join("/", File.dirname(name))).delete_prefix("/")
+          end
         end
 
         def text(name)

@@ -17,7 +17,7 @@ module UprightBench
           OTHERS = %r{/gems/|/lib/ruby/|internal:|one_process\.rb|support/watch\.rb|test_helper\.rb:\d+:in .run.}
 
           def filter(trace)
-            own = trace.to_a.reject { |line| line.match?(OTHERS) }
+            own = trace.to_a.grep_v(OTHERS)
             own.empty? ? trace.to_a : own
           end
         end
@@ -63,7 +63,7 @@ module UprightBench
         end
 
         def call
-          def Minitest.autorun; end # the helpers ask for a run of their own
+          Minitest.define_singleton_method(:autorun) {} # for which the helpers ask
           Minitest.backtrace_filter = Own.new
           [$stdout, $stderr].each { |stream| stream.reopen(@printed, "a").sync = true }
           while (file = @files.gets(chomp: true))

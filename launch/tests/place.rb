@@ -35,7 +35,7 @@ module UprightBench
         def take
           FileUtils.mkdir_p(@folder)
           @lock = File.open(File.join(@folder, "lock"), "w")
-          @lock.flock(LOCK) == 0
+          @lock.flock(LOCK).zero?
         end
 
         def give_up

@@ -43,7 +43,7 @@ module UprightBench
           return "" if done.nil?
 
           here = ": #{done} of #{all} are here" if all.positive?
-          %(<p class="slip" role="status">Older past jobs of the demo are still being loaded#{here}. ) +
+          %(<p class="slip" role="status">Older past jobs of the demo are still being loaded#{here}. ) \
             "Lists, dates and figures are complete when all are.</p>"
         end
 

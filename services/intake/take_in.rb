@@ -8,8 +8,8 @@ module UprightBench
       #   text_agreed, post_agreed, phone_agreed}; machine_id or machine {sheet_id, or rough {maker, model, kind};
       #   serial_number, bought_on, bought_at, second_hand};
       #   use {hours_per_week, traits, allergy}; complaint, accessories {name => pieces}, request_key;
-      #   look_fee_cents; told_by; came_back, number of the job after which it came back; number, where one is kept for it;
-      #   made_safe, conditions (keys of Core::Intake::Safety::CONDITIONS, each of which raises a stop)
+      #   look_fee_cents; told_by; came_back, number of the job after which it came back; number, where one is kept for
+      #   it; made_safe, conditions (keys of Core::Intake::Safety::CONDITIONS, each of which raises a stop)
       # @param by [Models::Person] also the one who made the machine safe
       # @param at [Time]
       # @return [Models::Job]

@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+
 # Group: slow (a shop from nothing, with processes of its own)
 
 require "open3"

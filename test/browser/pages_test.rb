@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+
 # Group: slow (every main page at four widths, several times over)
 
 require_relative "../browser_helper"

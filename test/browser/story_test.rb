@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+
 # Group: slow (the whole life of a machine, twice)
 
 require "mail"

@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+
 # Group: slow (a server that is killed, a database that is away for half a minute)
 
 require "socket"

@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+
 # Group: slow (every migration, several times, in processes of its own)
 
 require "open3"

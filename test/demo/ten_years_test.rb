@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+
 # Group: slow (a shop of ten years, small)
 
 require_relative "../test_helper"

@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+
 # Group: slow (clusters of its own)
 
 require "open3"

@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+
 # Group: slow (processes that wait)
 
 require "open3"

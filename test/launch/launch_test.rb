@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+
 # Group: slow (starts the whole shop)
 
 require "English"

@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+
 # Group: slow (a shop of one's own, with its cluster, from nothing)
 
 require "net/http"

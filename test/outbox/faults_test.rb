@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+
 # Group: slow (dies at each of a hundred steps)
 
 require_relative "../test_helper"

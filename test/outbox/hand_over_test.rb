@@ -69,10 +69,12 @@ class HandOverTest < DatabaseTest
   end
 
   def test_an_error_after_which_the_channel_has_it_is_none
-    { [true, true] => "handed_over", [true, false] => "failed", [false, true] => "failed" }.each do |(certain, arrived), state|
+    { [true, true] => "handed_over", [true, false] => "failed",
+      [false, true] => "failed" }.each do |(certain, arrived), state|
       @message.update(state: "handing_over", handed_over_at: nil)
 
-      assert_equal state, hand(answer: IOError.new("full"), certain: certain, arrived: arrived).state, [certain, arrived]
+      assert_equal state, hand(answer: IOError.new("full"), certain: certain, arrived: arrived).state,
+        [certain, arrived]
     end
   end
 

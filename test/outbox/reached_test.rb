@@ -36,7 +36,8 @@ class ReachedTest < DatabaseTest
     card.message.update(state: "unsure", handed_over_at: nil)
 
     assert came_back(card, "")
-    assert_equal ["bounced", "it came back", NOW], card.message.refresh.values.values_at(:state, :last_error, :handed_over_at)
+    assert_equal ["bounced", "it came back", NOW],
+      card.message.refresh.values.values_at(:state, :last_error, :handed_over_at)
   end
 
   def test_of_who_was_forgotten_the_reason_is_not_kept

@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+
 # Group: slow (reads codes off paper at the resolution of a scanner)
 # Needs: poppler-utils zbar-tools
 

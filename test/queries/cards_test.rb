@@ -23,7 +23,9 @@ class CardQueriesTest < DatabaseTest
 
   def test_who_was_called_least_is_called_first_and_who_answered_not_at_all
     DB[:messages].where(channel: "phone").update(channel: "post")
-    often, never, answered = Array.new(3) { |n| write_card(new_machine(phone: "555-018#{n}").customer, channel: "phone") }
+    often, never, answered = Array.new(3) do |n|
+      write_card(new_machine(phone: "555-018#{n}").customer, channel: "phone")
+    end
     often.update(phone_calls: 2)
     answered.update(answered_at: NOW)
     calls = -> { Queries::PhoneCalls.call(today: today, shop: Models::Shop.the).map { |card, _| card.id } }

@@ -29,7 +29,9 @@ class MoneyQueriesTest < DatabaseTest
     newer = bill
     older = bill(days_ago: 40)
 
-    assert_equal [[older.id, older.total_cents], [newer.id, newer.total_cents]], rows.map { |row| [row.bill.id, row.cents] }
+    assert_equal [[older.id, older.total_cents], [newer.id, newer.total_cents]], rows.map { |row|
+      [row.bill.id, row.cents]
+    }
     pay(newer, 100)
 
     assert_equal newer.total_cents - 100, rows.last.cents
@@ -50,7 +52,8 @@ class MoneyQueriesTest < DatabaseTest
     assert_operator sums.values.last, :>=, rows.first.cents
   end
 
-  # What was paid before the bill stands against it once there is one; while the job is in the shop nobody gives it back.
+  # What was paid before the bill stands against it once there is one; while the job is in the shop nobody gives it
+  # back.
   def test_a_deposit_on_a_job_under_way_is_not_given_back
     job = settled({ "pre-filter" => { torn: true } })
     Services::TakePayment.call(of: job, way: "card", cents: 50_000, by: owner, at: NOW)

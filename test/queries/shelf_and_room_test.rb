@@ -10,7 +10,9 @@ class ShelfAndRoomQueriesTest < DatabaseTest
     DB[:room_readings].delete
     hours = Queries::RoomOfLate::HOURS
     times = Array.new(1000) { |n| NOW - ((hours + 1) * 3600) + (n * (hours + 1) * 3.6) }
-    Models::RoomReading.import(%i[gauge_id read_at temperature_c humidity_percent], times.map { |at| [gauge.id, at, 20, 50] })
+    Models::RoomReading.import(%i[gauge_id read_at temperature_c humidity_percent], times.map do |at|
+      [gauge.id, at, 20, 50]
+    end)
     kept = Queries::RoomOfLate.call(now: NOW).map(&:first)
 
     assert_operator kept.size, :<=, Queries::RoomOfLate::MOST
@@ -63,8 +65,8 @@ class ShelfAndRoomQueriesTest < DatabaseTest
     others = Array.new(2) { settled({ "pre-filter" => { torn: true } }) }
     [job, *others].zip([4, 30, 6]).each do |one, minutes|
       assert_empty rows.call, "#{before} were there before"
-      one.work_items_dataset.where(action: "replace", position: "pre-filter").update(state: "done", done_at: NOW, done_by: technician.id,
-        took_minutes: minutes)
+      one.work_items_dataset.where(action: "replace", position: "pre-filter")
+        .update(state: "done", done_at: NOW, done_by: technician.id, took_minutes: minutes)
     end
 
     assert_equal [[6.0, 3]], rows.call.map { |row| [row.minutes, row.times] }
@@ -84,7 +86,12 @@ class ShelfAndRoomQueriesTest < DatabaseTest
       end
 
       assert_equal Models::Customer.where(forgotten_on: nil).select_order_map(:id), seen.map(&:id).sort, order
-      sorted = order.start_with?("name") ? Models::Customer.where(id: seen.map(&:id)).order(:name, :id).select_map(:id) : seen.map(&:id).sort
+      sorted = if order.start_with?("name")
+                 Models::Customer.where(id: seen.map(&:id)).order(:name,
+                   :id).select_map(:id)
+               else
+                 seen.map(&:id).sort
+               end
 
       assert_equal %w[name_down newest].include?(order) ? sorted.reverse : sorted, seen.map(&:id), order
     end

@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+
 # Group: slow (every route in every disguise, over a socket)
 
 require_relative "../test_helper"

@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+
 # Group: slow (junk in every field of every route)
 
 require_relative "../test_helper"

@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+
 # Group: slow (every route as every role)
 
 require_relative "../test_helper"

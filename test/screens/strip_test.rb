@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+
 # Needs: poppler-utils
 
 require "open3"

@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+
 # Group: slow (several at once, on the real database)
 
 require_relative "../test_helper"

@@ -42,8 +42,9 @@ class CountClocksTest < DatabaseTest
     3.times do |times|
       wash(times)
 
-      assert_equal [times + 1, nil], [Models::Fitting.in_place.first(machine_id: @machine.id, position: PLACE).wash_count,
-                                      so_far]
+      washed = Models::Fitting.in_place.first(machine_id: @machine.id, position: PLACE).wash_count
+
+      assert_equal [times + 1, nil], [washed, so_far]
     end
 
     assert_equal "wash", Models::WorkItem.reverse(:id).first.action

@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+
 # Group: slow (papers of hundreds of pages)
 # Needs: poppler-utils
 

@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+
 # Group: slow (a whole shop out and in again)
 
 require_relative "../test_helper"

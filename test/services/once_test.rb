@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+
 # Group: slow (workers that are killed, and leases that run out)
 
 require_relative "../test_helper"

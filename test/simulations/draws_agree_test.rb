@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+
 # Group: slow (a simulation)
 
 require_relative "../core/bench/plan_helper"

@@ -17,6 +17,7 @@ module AsStaff
   end
 
   def sign_in(email = UprightBench::Demo::Load.mail("Ines Varga"), password = UprightBench::Demo::Load::PASSWORD)
+    @token_of_session = nil
     get "/login"
     post "/login", { "_csrf" => token, "login" => email, "password" => password }
   end
@@ -33,10 +34,24 @@ module AsStaff
     env "REMOTE_ADDR", nil
   end
 
-  # Posts with the token that the page at `from` gave.
-  def submit(path, fields = {}, from: "/legend")
-    get from
-    post path, fields.merge("_csrf" => token)
+  # Posts with a token of this session: that of the page at `from`, or of one that was seen before.
+  def submit(path, fields = {}, from: nil)
+    post path, fields.merge("_csrf" => from ? token_at(from) : token_of_session)
+  end
+
+  def token_at(path)
+    get path
+    token
+  end
+
+  # Asked for once in each session.
+  def token_of_session
+    @token_of_session ||= token_at("/legend")
+  end
+
+  def clear_cookies
+    @token_of_session = nil
+    super
   end
 
   def page

@@ -5,9 +5,9 @@ require "sequel"
 require "uri"
 require_relative "test_clock"
 
-# The tests' databases. A small demo is built once into a template (once for each state of the code, time zone and moment);
-# every test that commits begins with a fresh copy of it. Processes that run at the same time share the template, and
-# each has a database of its own.
+# The tests' databases. A small demo is built once into a template (once for each state of the code, time zone and
+# moment); every test that commits begins with a fresh copy of it. Processes that run at the same time share the
+# template, and each has a database of its own.
 module TestDatabase
   ROOT = File.expand_path("../..", __dir__)
   SOURCES = "{core,english,models,services,outbox,papers,formats,demo,migrations,config}/**/*.{rb,json}"
@@ -71,6 +71,15 @@ module TestDatabase
       admin { |db| db.run("DROP DATABASE IF EXISTS #{beside} WITH (FORCE)") }
     end
 
+    # Columns that the database fills with its own time are filled with the moment.
+    def stop_the_clock(owner)
+      columns = owner[Sequel[:information_schema][:columns]].where(table_schema: "public", column_default: "now()")
+        .exclude(Sequel.like(:table_name, "que_%")).select_map(%i[table_name column_name])
+      columns.each do |table, column|
+        owner.run("ALTER TABLE #{table} ALTER #{column} SET DEFAULT #{owner.literal(TestClock.moment)}")
+      end
+    end
+
     # Set by a test that commits; the next test begins with a fresh copy.
     attr_writer :dirty
 
@@ -95,15 +104,6 @@ module TestDatabase
       UprightBench::DB.disconnect
       drop_old_templates
       @builder.run("CREATE DATABASE #{template} TEMPLATE #{name}")
-    end
-
-    # Columns that the database fills with its own time are filled with the moment.
-    def stop_the_clock(owner)
-      columns = owner[Sequel[:information_schema][:columns]].where(table_schema: "public", column_default: "now()")
-        .exclude(Sequel.like(:table_name, "que_%")).select_map(%i[table_name column_name])
-      columns.each do |table, column|
-        owner.run("ALTER TABLE #{table} ALTER #{column} SET DEFAULT #{owner.literal(TestClock.moment)}")
-      end
     end
 
     # By the number of the database, which grows.

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+# Group: slow (plans made anew, many times)
+
 require_relative "plan_helper"
 
 class BenchAnewTest < CoreTest

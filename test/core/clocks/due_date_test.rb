@@ -101,8 +101,10 @@ class DueDateTest < CoreTest
 
   def test_half_an_hour_of_use_is_still_to_come
     assert_equal MONDAY + 3, due(task(clock(:count, 1, of: "washes", each_hours: 0.5))).call.due_on
+    bags = task(clock(:count, 4, of: "bags", each_hours: 1))
+
     assert_equal [MONDAY + 7, MONDAY], [1, 0].map { |left|
-      due(task(clock(:count, 4, of: "bags", each_hours: 1)), counted: { "bags" => 4 - left }, counted_on: MONDAY).call.due_on
+      due(bags, counted: { "bags" => 4 - left }, counted_on: MONDAY).call.due_on
     }
   end
 
@@ -370,7 +372,8 @@ class DueDateTest < CoreTest
   def any_case(random)
     { use: rate(random.rand(0.5..40.0)), traits: any_traits(random),
       ratios: Array.new(random.rand(4)) { [1.4, 90].sample(random: random) }, started_on: MONDAY - random.rand(900),
-      counted: { "washes" => random.rand(30), "bags" => random.rand(30) }, counted_on: MONDAY, indicator: random.rand(1..99), indicator_on: MONDAY }
+      counted: { "washes" => random.rand(30), "bags" => random.rand(30) }, counted_on: MONDAY,
+      indicator: random.rand(1..99), indicator_on: MONDAY }
   end
 
   # @return [Array(Clocks::Task, Hash)]

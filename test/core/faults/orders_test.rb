@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+# Group: slow (every order of looks)
+
 require_relative "../../core_helper"
 
 class FaultOrdersTest < CoreTest

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+# Group: slow (every set of days)
+
 require_relative "../../core_helper"
 require_relative "../../support/small_plans"
 

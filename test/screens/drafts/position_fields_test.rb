@@ -1,4 +1,5 @@
 # frozen_string_literal: true
+
 # Group: slow (every field of every kind of place)
 
 require "nokogiri"
