@@ -1,9 +1,15 @@
 # frozen_string_literal: true
 
 require "bundler/setup"
-require "zeitwerk"
+require "bootsnap"
 
 File.umask(0o077) # whatever it writes is for its owner's eyes alone
+# What Ruby compiled is kept, beside the data: the one folder that every process may write to.
+state_dir = ENV.fetch("STATE_DIR") { File.expand_path("../var", __dir__) }
+Bootsnap.setup(cache_dir: ENV.fetch("BOOT_CACHE") { File.join(state_dir, "cache") }, load_path_cache: true,
+  compile_cache_iseq: true, compile_cache_yaml: false)
+require "zeitwerk"
+
 # What a form with files holds besides the files is kept in memory; Rack reads this when it is loaded.
 ENV["RACK_MULTIPART_BUFFERED_UPLOAD_BYTESIZE_LIMIT"] ||= (2 * 1024 * 1024).to_s
 

@@ -167,7 +167,8 @@ module UprightBench
       def environment(place)
         { "APP_ENV" => "test", **database(place), "STATE_DIR" => place.folder,
           "PUBLIC_URL" => "http://127.0.0.1:4610", "SMTP_URL" => nil,
-          "RUBYLIB" => File.join(ROOT, "test/support"), "RUBYOPT" => "-rtest_clock" }
+          "BOOT_CACHE" => File.join(ROOT, "var/cache"), "RUBYLIB" => File.join(ROOT, "test/support"),
+          "RUBYOPT" => "-rtest_clock" }
       end
 
       # Each process makes its own beside the one that is named.

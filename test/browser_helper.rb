@@ -80,6 +80,7 @@ REQUEST_LOG = StringIO.new
 Capybara.app = UprightBench::App.build(log: REQUEST_LOG)
 Capybara.default_driver = :chromium
 Capybara.default_max_wait_time = PATIENCE_SECONDS
+Capybara.default_retry_interval = 0.05 # asked a hundred times a second, a page has time for little else
 
 # Drives the real interface in a real browser; fails on any complaint of the browser.
 class BrowserTest < CommittedTest
