@@ -48,6 +48,14 @@ module UprightBench
         sql("GRANT #{NAME} TO #{OWNER}") # so that the owner may end its sessions when a database goes
       end
 
+      # One that was there before, and never a new one in its place.
+      # @raise [Failure]
+      def go_on
+        raise Failure, "the database's data is gone from #{data}" unless File.exist?(File.join(data, "PG_VERSION"))
+
+        start
+      end
+
       # Stops what this object started; a cluster that ran before goes on.
       def stop(whoever_started_it: false)
         server("pg_ctl", "-D", data, "-m", "fast", "-w", "stop") if (@launched || whoever_started_it) && running?

@@ -12,12 +12,12 @@ module UprightBench
 
       module_function
 
-      # @param cluster [#start] a Cluster
+      # @param cluster [#go_on] a Cluster
       # @param pause [Numeric] seconds until it is tried a second time; twice as many before each further one
       def of(cluster, pause: 1)
         Shell.say "The database ended by itself and is started again."
         begin
-          cluster.start
+          cluster.go_on
         rescue Failure => e
           Shell.say "#{e.message}. It is tried again in #{pause} s."
           sleep pause

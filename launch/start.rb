@@ -3,7 +3,7 @@
 require "socket"
 require_relative "children"
 require_relative "cluster"
-require_relative "demo_gauge"
+require_relative "demo_parts"
 require_relative "gems"
 require_relative "kept_shop"
 require_relative "own_database"
@@ -99,7 +99,11 @@ module UprightBench
         refuse_to_empty if @fresh
         start_cluster if own_cluster?
         Shell.say "Bringing the database up …"
-        attend("bundle", "exec", "rake", "db:migrate", shop.own? ? "shop:open" : "demo:begin", as_owner: true)
+        return attend("bundle", "exec", "rake", "db:migrate", "shop:open", as_owner: true) if shop.own?
+
+        attend("bundle", "exec", "rake", "db:migrate", as_owner: true)
+        start_web # which takes as long to load as the first part of the demo
+        attend("bundle", "exec", "rake", "demo:begin", as_owner: true, **DemoParts::UNHURRIED)
       end
 
       # Only the demo is deleted for the asking.
@@ -147,38 +151,35 @@ module UprightBench
         @cluster.drop_database(DATABASE)
       end
 
-      def state_dir
-        @env.fetch("STATE_DIR", File.join(ROOT, "var"))
-      end
+      def state_dir = @env.fetch("STATE_DIR", File.join(ROOT, "var"))
 
       # Runs a step to its end, its words passed on.
       # @param as_owner [Boolean] whether it may know the role that owns the tables
-      def attend(*command, as_owner: false)
-        Step.run(settings(as_owner: as_owner), *command, chdir: ROOT)
+      # @param more [Hash{String=>String}] of its environment
+      def attend(*command, as_owner: false, **more)
+        Step.run({ **settings(as_owner: as_owner), **more }, *command, chdir: ROOT)
       end
 
-      # Web and worker never learn the owner's password.
+      # Neither web nor worker learns the owner's password.
       def settings(as_owner: false)
         @env.merge(@bundle, "PORT" => @port, "SHOP_TZ" => shop.zone,
           "DATABASE_OWNER_URL" => (@env["DATABASE_OWNER_URL"] if as_owner))
       end
 
-      def run
+      def start_web
         @children.start("web", settings, "bundle", "exec", "puma", "-C", "config/puma.rb")
-        workers.times { |index| @children.start("worker #{index + 1}", settings, File.join(ROOT, "bin/worker")) }
-        @children.wait_until_ready
-        start_demo unless shop.own?
-        welcome
-        @children.watch { keep_cluster_up }
       end
 
-      # Its devices, and the rest of its past.
-      def start_demo
-        DemoGauge.start(@children, root: ROOT, folder: state_dir, port: @port, env: settings)
-        return unless File.exist?(File.join(state_dir, "loading.json"))
-
-        Shell.say "Older past jobs are still being loaded, which takes about a minute."
-        @children.start("demo", settings(as_owner: true), "bundle", "exec", "rake", "demo:go_on", once: true)
+      def run
+        start_web if shop.own?
+        workers.times { |index| @children.start("worker #{index + 1}", settings, File.join(ROOT, "bin/worker")) }
+        @children.wait_until_ready
+        unless shop.own?
+          DemoParts.start_rest(@children, root: ROOT, folder: state_dir, port: @port, env: settings,
+            owner: settings(as_owner: true))
+        end
+        welcome
+        @children.watch { keep_cluster_up }
       end
 
       def keep_cluster_up

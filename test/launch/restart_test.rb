@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../test_helper"
+require_relative "../../launch/cluster"
 require_relative "../../launch/restart"
 require_relative "../../launch/welcome"
 
@@ -9,13 +10,23 @@ class RestartTest < AppTest
   def test_it_is_tried_until_it_is_there
     tries = 0
     cluster = Object.new
-    cluster.define_singleton_method(:start) { (tries += 1) < 4 ? raise(Launch::Failure, "its disk is full") : nil }
+    cluster.define_singleton_method(:go_on) { (tries += 1) < 4 ? raise(Launch::Failure, "its disk is full") : nil }
     said, = capture_io { Launch::Restart.of(cluster, pause: 0.01) }
 
     assert_equal 4, tries
     assert_equal ["The database ended by itself and is started again.",
                   "its disk is full. It is tried again in 0.01 s.", "its disk is full. It is tried again in 0.02 s.",
                   "its disk is full. It is tried again in 0.04 s."], said.lines(chomp: true)
+  end
+
+  # An empty shop in the place of one whose disk is not there would be worse than none.
+  def test_no_new_database_takes_the_place_of_one_that_is_gone
+    Dir.mktmpdir("ub", "/var/tmp") do |folder|
+      cluster = Launch::Cluster.new(folder: File.join(folder, "pg"))
+
+      assert_match(/data is gone from/, assert_raises(Launch::Failure) { cluster.go_on }.message)
+      refute_path_exists cluster.data
+    end
   end
 
   def test_where_to_look_first_is_said_where_there_is_a_demo
