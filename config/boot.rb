@@ -4,7 +4,7 @@ require "bundler/setup"
 require "bootsnap"
 
 File.umask(0o077) # whatever it writes is for its owner's eyes alone
-# What Ruby compiled is kept, beside the data: the one folder that every process may write to.
+# bootsnap keeps compiled code in STATE_DIR, the one folder that every process may write to.
 state_dir = ENV.fetch("STATE_DIR") { File.expand_path("../var", __dir__) }
 Bootsnap.setup(cache_dir: ENV.fetch("BOOT_CACHE") { File.join(state_dir, "cache") }, load_path_cache: true,
   compile_cache_iseq: true, compile_cache_yaml: false)

@@ -48,7 +48,7 @@ module UprightBench
         came_first
       end
 
-      # What these jobs took from the shelf and what was delivered for them is evened out: it was counted since.
+      # Cancels the stock moves of these past jobs: the yearly count came after them and already set the levels.
       def leave_the_shelf_as_it_was
         counted_at = @now - (3 * 86_400)
         last_count = Models::StockMove.where(kind: "counted").min(:id)
@@ -91,7 +91,7 @@ module UprightBench
         raise if Models::Job.in_shop.where(machine_id: stay.machine.id).empty?
       end
 
-      # What happens in the shop in the morning.
+      # Restocks the shelf, counts the drawer and packs parcels, before the first job of a day.
       def before(date)
         Shelf.restock(@owner, at: Config::Zone.at(date, 8))
         Counter.count_weekly(Config::Zone.at(date, 8), by: @counter)
@@ -113,7 +113,7 @@ module UprightBench
         dates.reject { |date| Models::Batch.where(created_at: Post.noon(date)).any? }
       end
 
-      # Those whose day has come.
+      # Sends the mailings that were due before a day.
       # @param dates [Array<Date>] which grows shorter
       def mail(dates, until_on)
         while dates.any? && dates.first < until_on

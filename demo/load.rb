@@ -68,7 +68,7 @@ module UprightBench
         Services::MakePlan.call(at: @now)
       end
 
-      # What happened to all other machines, and what was written to customers.
+      # Loads the past jobs of all other machines, and the cards that the shop sent.
       # @yieldparam done [Integer] jobs
       # @yieldparam all [Integer]
       def rest(&)
@@ -145,7 +145,7 @@ module UprightBench
         @sheets = Models::Sheet.all.to_h { |sheet| [sheet.title, sheet] }
       end
 
-      # Of the demo; others may have been added since.
+      # The machines that the demo made; a user may have added others since.
       def machines
         @machines ||= Models::Machine.where(created_at: @begun).order(:id).eager(:customer).all
       end

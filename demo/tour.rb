@@ -21,7 +21,7 @@ module UprightBench
         { "the bench" => "/", "a customer's page" => customers_page, "a look-over, for a phone" => look_over }.compact
       end
 
-      # Of somebody who asked something about an estimate.
+      # The job page of a customer who asked a question about an estimate.
       def customers_page
         job = Models::Job.where(id: Models::Question.select(:job_id)).order(:id).first
         URI(Outbox::JobLink.of(job)).path if job

@@ -5,8 +5,8 @@ require_relative "patience"
 
 module UprightBench
   module Launch
-    # Whatever needs the database to begin waits for it: a machine's programs start in any order, and a database
-    # elsewhere may start later. Needs the gems.
+    # Web, worker and migrations call this first and wait until the database answers: programs start in any order, and
+    # a database elsewhere may start later. Needs the gems.
     module DatabaseWait
       PAUSE_SECONDS = 0.5
       CONNECT_SECONDS = 5

@@ -5,7 +5,7 @@ require_relative "shell"
 
 module UprightBench
   module Launch
-    # What runs beside the demo's web and worker: its devices, and what loads the rest of its past.
+    # Starts the demo's simulated devices, and the process that loads the rest of its past jobs.
     module DemoParts
       # The demo can be loaded again: a power cut may take its last half second.
       UNHURRIED = { "PGOPTIONS" => "-c synchronous_commit=off" }.freeze

@@ -7,9 +7,9 @@ module UprightBench
   module Launch
     # Debian packages: installs what is missing, as root or through sudo.
     class Packages
-      # What the gems are built with.
+      # Packages that bundler needs to compile the gems.
       BUILD = %w[build-essential ruby-dev pkg-config libyaml-dev libffi-dev libxml2-dev libxslt1-dev libpq-dev].freeze
-      # What the application runs on.
+      # Libraries that the application loads when it runs.
       RUN = %w[libvips42].freeze
       SERVER = %w[postgresql].freeze
 

@@ -10,7 +10,7 @@ require_relative "step"
 
 module UprightBench
   module Launch
-    # What bin/rake and bin/console do: a program with the gems of this project and, where there is a shop, with its
+    # Runs rake or irb for bin/rake and bin/console, with the gems of this project and, where there is a shop, with its
     # database, as bin/start left them.
     class Tasks
       include Program
