@@ -37,7 +37,7 @@ module UprightBench
       def call
         drawn = sites.reject { |site| equivalent.include?(site.change) }.sample(@count, random: @random)
         drawn.each { |site| @queue << site }
-        Array.new(Etc.nprocessors) { Thread.new { work } }.each(&:join)
+        Array.new([Etc.nprocessors, drawn.size].min) { Thread.new { work } }.each(&:join)
         report(drawn)
       end
 

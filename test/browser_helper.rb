@@ -61,6 +61,25 @@ end
 # A wait ends when the thing has happened; this is for a machine ten times slower than usual.
 PATIENCE_SECONDS = 60
 
+# What moves while a page is being loaded is missed by a press that aims at where it was.
+module OnWholePages
+  %i[click set select_option].each do |name|
+    define_method(name) do |*arguments, **options|
+      wait_for_the_page
+      super(*arguments, **options)
+    end
+  end
+
+  private
+
+  def wait_for_the_page
+    Timeout.timeout(PATIENCE_SECONDS, nil, "the page is still being loaded") do
+      sleep 0.01 until driver.evaluate_script("document.readyState") == "complete"
+    end
+  end
+end
+Capybara::Cuprite::Node.prepend(OnWholePages)
+
 COMPLAINTS = Complaints.new
 Capybara.register_driver(:chromium) do |app|
   options = { "disable-gpu" => nil, "disable-quic" => nil, "disable-background-networking" => nil,

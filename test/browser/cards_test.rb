@@ -48,6 +48,8 @@ class CardsBrowserTest < BrowserTest
 
     assert_text "Paused: 0 of 0 done."
     click_button "Continue"
+
+    assert_text "Writing the cards"
     Services::WriteBatch.call(Models::Batch.order(:id).last, at: NOW)
 
     assert_text "Sending: 0 of 2 done."

@@ -82,7 +82,7 @@ class PlanStoriesTest < BrowserTest
     assert_selector ".danger", text: job.number.to_s
     within(".danger", text: job.number.to_s) { click_button "Tell them, and promise that" }
 
-    assert_operator job.refresh.promise_at, :>, Time.now + 43_200
+    wait_for("the promise") { job.refresh.promise_at > Time.now + 43_200 }
     plan
 
     assert_no_selector ".danger", text: job.number.to_s
