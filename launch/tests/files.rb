@@ -10,7 +10,7 @@ module UprightBench
         NEEDS = /^# Needs: (.+)$/
         REQUIRED = /^require_relative "([^"]+)"/
         TIMES = "test/times.txt" # seconds and file, a line each, as a whole run took them
-        UNKNOWN_SECONDS = 3.0
+        UNKNOWN_SECONDS = { slow: 300.0, quick: 3.0 }.freeze
 
         # @param root [String] of the project
         # @param pattern [String] of paths in it
@@ -29,12 +29,12 @@ module UprightBench
 
         # @return [Files] without the slow ones
         def quick
-          Files.new(@root, names.reject { |name| text(name).match?(SLOW) })
+          Files.new(@root, names.reject { |name| slow?(name) })
         end
 
         # @return [Array<String>] the longest first, so that no long one is begun last
         def longest_first
-          names.sort_by { |name| [-times.fetch(name, UNKNOWN_SECONDS), name] }
+          names.sort_by { |name| [-times.fetch(name) { UNKNOWN_SECONDS.fetch(slow?(name) ? :slow : :quick) }, name] }
         end
 
         # @return [Array<String>] Debian packages
@@ -60,6 +60,10 @@ module UprightBench
         end
 
         private
+
+        def slow?(name)
+          text(name).match?(SLOW)
+        end
 
         def needs_of(name, read)
           return [] if read.include?(name) || !File.file?(File.join(@root, name))
