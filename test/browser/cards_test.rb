@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+# Group: slow (long stories in a browser)
+
 require_relative "../browser_helper"
 
 # A batch from the horizon to its end, the words on it, and what comes back.

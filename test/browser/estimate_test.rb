@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+# Group: slow (long stories in a browser)
+
 require_relative "../browser_helper"
 
 # From the estimate to the customer's phone and back; an upgrade and what goes back for it.

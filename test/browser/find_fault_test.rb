@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+# Group: slow (long stories in a browser)
+
 require_relative "../browser_helper"
 
 # Searches for a fault at the bench: by keys, by buttons, without scripts, and to a stop.

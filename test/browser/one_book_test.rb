@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+# Group: slow (long stories in a browser)
+
 require_relative "../browser_helper"
 
 # What the look-over found and what the clocks say are one book: three machines from their places to the hand-over.

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+# Group: slow (long stories in a browser)
+
 require_relative "../browser_helper"
 
 # A sheet edited in place: the drawing follows, mistakes stand beside their field, and a version is kept.
