@@ -35,7 +35,7 @@ module UprightBench
         def take
           FileUtils.mkdir_p(@folder)
           @lock = File.open(File.join(@folder, "lock"), "w")
-          @lock.flock(LOCK).zero?
+          @lock.flock(LOCK) != false
         end
 
         def give_up
