@@ -34,10 +34,10 @@ module UprightBench
         @machine_id = job.machine_id
       end
 
-      # @return [Hash{String=>Array<Hash>}] rows by table
+      # @return [Hash{String=>Array<Hash>}] rows by table, in the order in which they came to be
       def read
-        kept = COLUMNS.to_h { |table, columns| [table, of(table).select(:id, *columns).all] }
-        { **kept, dues: of(:dues).where(state: "open").all }
+        kept = COLUMNS.to_h { |table, columns| [table, of(table).select(:id, *columns).order(:id).all] }
+        { **kept, dues: of(:dues).where(state: "open").order(:id).all }
       end
 
       def write(kept, on)
