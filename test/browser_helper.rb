@@ -61,7 +61,8 @@ end
 # A wait ends when the thing has happened; this is for a machine ten times slower than usual.
 PATIENCE_SECONDS = 60
 
-# What moves while a page is being loaded is missed by a press that aims at where it was.
+# Tests press and write only once the browser has loaded the page: while it loads, buttons still move, and a press may
+# miss its button.
 module OnWholePages
   %i[click set select_option].each do |name|
     define_method(name) do |*arguments, **options|

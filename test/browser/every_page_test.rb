@@ -10,8 +10,8 @@ require_relative "../support/main_pages"
 class EveryPageTest < BrowserTest
   include MainPages
 
-  # What was found on a page: of axe's rules, how wide it is at each width, what Tab does not reach, what is too low for
-  # a finger, and which controls look the same with the focus as without.
+  # The findings on one page: the rules that axe says are broken, the content's width in each window, the controls that
+  # Tab does not reach, those too low for a finger, and those that look the same with the focus as without.
   Seen = Struct.new(:axe, :wide, :unreachable, :low, :unseen, keyword_init: true)
   WIDTHS = [320, 390, 1280, 1920].freeze
   UNREACHABLE = <<~JS
@@ -23,8 +23,8 @@ class EveryPageTest < BrowserTest
       .filter((one) => one.getClientRects().length && one.getBoundingClientRect().height < 44).map((one) => one.outerHTML.slice(0, 90))
   JS
   CONTROLS = "a[href], button, input:not([type=hidden]), select, textarea, summary"
-  # What a control looks like, itself and where its ring may be drawn: on its label, or inside a drawing. One of each
-  # kind is focused as with the keyboard.
+  # The script focuses one control of each kind and returns the kinds that look the same as before. It compares the
+  # styles of the control, its label, its parent and the ring inside a drawing, since a page may draw the focus on any.
   UNSEEN = <<~JS.freeze
     (() => {
       const look = (control) => [control, control.closest("label"), control.parentElement, ...control.querySelectorAll(".ring, .due-area")]
@@ -87,7 +87,7 @@ class EveryPageTest < BrowserTest
     resize(1280, 800)
   end
 
-  # What is focused by a script is shown as with the keyboard once a key has moved the focus.
+  # The test presses Tab first: the browser then shows the focus that a script sets as it shows that of the keyboard.
   def unseen
     wait_for("a focus that shows") do
       press :Tab

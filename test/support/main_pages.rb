@@ -63,7 +63,7 @@ module MainPages
     pages.map { |page| "/shelf/#{page}" }
   end
 
-  # Of the model itself, and of one place.
+  # @return [Array<String>] pages of a draft: the model itself, one place on it, and one step
   def drafts
     path = "/drafts/#{Services::BeginDraft.of(sheet('Hallmoor Dart M'), by: owner, at: TestClock.moment).id}"
     [path, "#{path}?at=pre-filter", "#{path}?at=step.housing"]
