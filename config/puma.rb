@@ -3,8 +3,10 @@
 # One process with a few threads suits one shop; WEB_PROCESSES adds more on a bigger machine.
 require "etc"
 require_relative "../launch/leash"
+require_relative "../web/own_buffer"
 
 UprightBench::Launch::Leash.hold
+UprightBench::Web::OwnBuffer.install
 
 port Integer(ENV.fetch("PORT", "4610"), 10), ENV.fetch("BIND", "127.0.0.1")
 threads 1, 5

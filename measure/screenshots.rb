@@ -19,6 +19,7 @@ module UprightBench
           Capybara::Cuprite::Driver.new(rack, browser_path: ENV.fetch("CHROMIUM", "/usr/bin/chromium"),
             window_size: SIZE, browser_options: options, timeout: 30)
         end
+        Web::OwnBuffer.install
         Capybara.server = :puma, { Silent: true }
         @page = Capybara::Session.new(:pictures, app)
       end

@@ -94,6 +94,7 @@ Capybara.register_driver(:chromium) do |app|
   driver.options[:browser_options].delete(:"disable-web-security")
   driver
 end
+UprightBench::Web::OwnBuffer.install
 Capybara.server = :puma, { Silent: true, Threads: "1:4" }
 Capybara.server_host = "127.0.0.1"
 REQUEST_LOG = StringIO.new
