@@ -61,19 +61,17 @@ end
 # A wait ends when the thing has happened; this is for a machine ten times slower than usual.
 PATIENCE_SECONDS = 60
 
-# Tests press and write only once the browser has loaded the page: while it loads, buttons still move, and a press may
-# miss its button.
+# Tests press and write only once the browser has loaded the page: while it loads, buttons still move, a press may miss
+# its button, and nobody listens to a key yet.
 module OnWholePages
-  %i[click set select_option].each do |name|
+  %i[click set select_option send_keys].each do |name|
     define_method(name) do |*arguments, **options|
-      wait_for_the_page
+      OnWholePages.wait(driver)
       super(*arguments, **options)
     end
   end
 
-  private
-
-  def wait_for_the_page
+  def self.wait(driver)
     Timeout.timeout(PATIENCE_SECONDS, nil, "the page is still being loaded") do
       sleep 0.01 until driver.evaluate_script("document.readyState") == "complete"
     end
@@ -167,6 +165,7 @@ class BrowserTest < CommittedTest
   end
 
   def press(*keys)
+    OnWholePages.wait(page.driver)
     page.driver.browser.keyboard.type(*keys)
   end
 
