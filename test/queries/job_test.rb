@@ -84,6 +84,11 @@ class JobQueriesTest < DatabaseTest
       done_by: owner.id)
 
     refute_includes asked.call, "pre-filter"
+    row = page(job).dues_to_settle.find { |one| one.place.key == "pre-filter" }
+    Models::SettledDue.create(job_id: job.id, position: "pre-filter", task: row.task.key, action: row.task.action,
+      due_on: today - 1, choice: "left", chosen_by: owner.id, chosen_at: NOW)
+
+    assert_includes asked.call, "pre-filter", "what was said about it can be said anew"
   end
 
   def test_what_was_said_last_can_be_taken_back_for_so_long_after_the_hand_over
