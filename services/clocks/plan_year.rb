@@ -24,6 +24,8 @@ module UprightBench
           days.size <= least
         end
       end
+      FOUND = FoundDays.new
+      private_constant :FOUND
       LOOK_OVER_MINUTES = Core::Bench::WaitsFor::LOOK_OVER_MINUTES
 
       # @param customer [Models::Customer]
@@ -40,22 +42,22 @@ module UprightBench
 
       def call
         schedule = @policies.schedule
-        open_day = ->(day) { schedule.last_open_day(day, from: @today) }
-        plan = Core::Year::Plan.new(tasks: tasks, window_days: @policies["bundle_days"], today: @today,
-          until_on: @today >> 12, open_day: open_day)
-        Answer.new(days: plan.service_days.map { |planned| service_day(planned) }, least: plan.least)
+        found = FOUND.of(tasks, window_days: @policies["bundle_days"], today: @today, until_on: @today >> 12,
+          open_day: ->(day) { schedule.last_open_day(day, from: @today) })
+        Answer.new(days: found.days.map { |day| service_day(day.date, day.tasks.map { |place| tasks[place] }) },
+          least: found.least)
       end
 
       private
 
-      def service_day(planned)
+      def service_day(date, planned)
         rows = rows(planned)
-        ServiceDay.new(date: planned.date, rows: rows, **parts(planned),
-          minutes: planned.tasks.sum { |task| minutes(task) } + (rows.size * LOOK_OVER_MINUTES))
+        ServiceDay.new(date: date, rows: rows, **parts(planned),
+          minutes: planned.sum { |task| minutes(task) } + (rows.size * LOOK_OVER_MINUTES))
       end
 
       def tasks
-        dues.filter_map do |due|
+        @tasks ||= dues.filter_map do |due|
           next unless due.due_on
 
           interval = due.started_on ? (due.due_on - due.started_on).to_i : DEFAULT_DAYS
@@ -72,8 +74,8 @@ module UprightBench
           .order(:due_on, :id).all
       end
 
-      def rows(service_day)
-        service_day.tasks.group_by(&:machine).map do |machine, tasks|
+      def rows(planned)
+        planned.group_by(&:machine).map do |machine, tasks|
           { machine: [machine.sheet.title, machine.serial_number].compact.join(" "), machine_id: machine.id,
             what: tasks.map do |task|
               "#{task.what.action} #{task.what.position_name.downcase}"
@@ -81,8 +83,8 @@ module UprightBench
         end
       end
 
-      def parts(service_day)
-        known, unknown = service_day.tasks.map(&:what).select { |due| due.action == "replace" }
+      def parts(planned)
+        known, unknown = planned.map(&:what).select { |due| due.action == "replace" }
           .partition { |due| part_of.key?(due.id) }
         { parts: known.map { |due| part_of[due.id] }.tally.sort_by { |part, _| [part.name, part.number] }.to_h,
           unknown: unknown.size }

@@ -65,4 +65,49 @@ class PlanYearTest < DatabaseTest
 
     assert_equal [{}, 2], [service_day.parts, service_day.unknown]
   end
+
+  # The page, its paper and its calendar ask one after the other; whatever the plan depends on is asked anew.
+  def test_it_is_searched_once_and_again_when_something_changed
+    dues = Models::Due.running.where(machine_id: @machines.map(&:id))
+    first = service_day
+
+    assert_equal 0, searches { assert_equal first.to_h, service_day.to_h }
+    @machines.first.update(serial_number: "Z-1")
+
+    assert_equal(0, searches { assert_includes service_day.rows.map { |row| row[:machine] }, "Brackwater Loft K Z-1" })
+    { "another date" => -> { dues.where(id: dues.min(:id)).update(due_on: today + 90, late_on: today + 90) },
+      "another interval" => -> { dues.update(started_on: today - 30) },
+      "fewer tasks" => -> { dues.where(machine_id: @machines.last.id).update(state: "ended", closed_on: today) },
+      "a window" => -> { Services::SavePolicies.call({ "bundle_days" => 3 }, by: owner, at: NOW) },
+      "a closed day" => lambda {
+        Services::SavePolicies.call({ "closed_days" => [{ "on" => service_day.date.iso8601, "name" => "Slip Day" }] },
+          by: owner, at: NOW)
+      } }.each do |what, change|
+      change.call
+
+      assert_equal 1, searches { service_day }, what
+      assert_equal 0, searches { service_day }, what
+    end
+    assert_equal(1, searches { Services::PlanYear.call(@customer, today: today + 1) })
+  end
+
+  def test_only_the_plans_of_a_few_customers_are_kept
+    found = Services::FoundDays.new
+    within = { window_days: 7, today: today, until_on: today + 30, open_day: ->(day) { day } }
+    lists = Array.new(Services::FoundDays::MOST + 1) do |n|
+      [Core::Year::Task.new(machine: nil, what: nil, due_on: today + n, interval_days: 90, place: [n], action: :wash)]
+    end
+    lists.each { |tasks| found.of(tasks, **within) }
+
+    assert_equal 0, searches { lists.drop(1).each { |tasks| found.of(tasks, **within) } }
+    assert_equal(1, searches { found.of(lists.first, **within) })
+  end
+
+  # @return [Integer] plans that were searched for
+  def searches(&)
+    count = 0
+    build = Core::Year::Plan.method(:new)
+    Core::Year::Plan.stub(:new, ->(**tasks) { (count += 1) && build.call(**tasks) }, &)
+    count
+  end
 end
