@@ -5,8 +5,8 @@ module UprightBench
     # A buffer for answers that belongs to the thread, not to the connection, for Puma::Client.
     #
     # Puma 8.0.2 hands a kept connection on before it empties that connection's buffer. Another thread may by then have
-    # put the next answer's headers into it: they are lost, and the browser gets a body without a head. A thread writes
-    # one answer at a time, so it can empty its own buffer whenever it likes.
+    # put the next answer's headers into it: they are lost, and the browser gets a body without headers. A thread writes
+    # one answer at a time, so it loses nothing by emptying its own buffer.
     module OwnBuffer
       NAME = :upright_bench_answer
 

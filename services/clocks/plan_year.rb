@@ -44,7 +44,7 @@ module UprightBench
         schedule = @policies.schedule
         found = FOUND.of(tasks, window_days: @policies["bundle_days"], today: @today, until_on: @today >> 12,
           open_day: ->(day) { schedule.last_open_day(day, from: @today) })
-        Answer.new(days: found.days.map { |day| service_day(day.date, day.tasks.map { |place| tasks[place] }) },
+        Answer.new(days: found.days.map { |day| service_day(day.date, tasks.values_at(*day.indexes)) },
           least: found.least)
       end
 

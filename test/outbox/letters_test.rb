@@ -2,7 +2,7 @@
 
 require_relative "../test_helper"
 
-# What a card says of each task: of which machine, whether it is late, and what it costs.
+# A card names each task with its machine, its date, whether it is late, and its price.
 class LettersTest < DatabaseTest
   # @return [Models::Card] that names these tasks of the machines
   def card(*dues)
@@ -27,7 +27,7 @@ class LettersTest < DatabaseTest
     Outbox::Letters.of(card).lines
   end
 
-  # Who has two of one model reads which of them by its serial number, who has one reads the model alone.
+  # A customer with two machines of one model reads each with its serial number; with one, the model alone.
   def test_two_machines_of_one_model_are_told_apart
     first = new_machine
     other = Services::AddMachine.call(first.customer, sheet_id: first.sheet_id, serial_number: "T-2", by: owner,
@@ -43,12 +43,16 @@ class LettersTest < DatabaseTest
       lines(card(one, due(other, "replace", on: today + 4))).map(&:machine)
   end
 
-  # The day before the card was written is late, the day itself is not; it does not change while the card lies there.
+  # Late is what was due before the day on which the shop wrote the card, however long the card lies there.
   def test_late_is_what_was_due_before_the_card_was_written
     machine = new_machine
     late = [today - 1, today, today + 1].map { |on| lines(card(due(machine, "replace", on: on))).map(&:overdue) }
 
     assert_equal [[true], [false], [false]], late
+    older = card(due(machine, "replace", on: today - 1))
+    older.update(created_at: NOW - (5 * 86_400))
+
+    assert_equal [false], lines(older).map(&:overdue)
   end
 
   def test_a_price_stands_only_beside_a_part_that_is_replaced
@@ -62,7 +66,7 @@ class LettersTest < DatabaseTest
     lines(card).map { |line| [line.action.to_s, line.price_cents] }
   end
 
-  # A filter that is to be replaced need not be washed before; and what was taken off the card is not said.
+  # The card does not ask to wash a filter that it asks to replace, nor for a task that somebody took off it.
   def test_what_another_task_does_is_not_said_beside_it
     machine = new_machine
     both = card(due(machine, "wash"), due(machine, "replace"))
@@ -73,16 +77,20 @@ class LettersTest < DatabaseTest
     assert_equal(%w[wash], lines(both.refresh).map { |line| line.action.to_s })
   end
 
-  # The soonest first, whatever the order in which they were written down; one without a date says the day of the card.
+  # The card begins with the soonest task, in whatever order they were written down. It gives its own date to a task
+  # that has none, and puts it last.
   def test_the_soonest_first
     machine = new_machine
     later = due(machine, "replace", on: today + 9)
     sooner = due(machine, "wash", on: today + 2, position: "post-filter")
 
     assert_equal [today + 2, today + 9], lines(card(later, sooner)).map(&:due_on)
+    sooner.update(due_on: nil, early_on: nil, late_on: nil)
+
+    assert_equal [today + 9, today], lines(card(sooner, later)).map(&:due_on)
   end
 
-  # The code in it opens the page of this card and of no other, until its day.
+  # The code in the link names this card, and is refused after its last day.
   def test_its_link_opens_its_own_page
     one = card(due(new_machine, "replace"))
     code = Outbox::Letters.link(one).split("/").last

@@ -4,8 +4,8 @@ require_relative "../test_helper"
 
 # How far a batch is, by the states of its messages.
 class BatchQueriesTest < DatabaseTest
-  # What each state says of a message: whether it is through, and whether the page will say more in a moment. Where all
-  # are through the batch is about to end; one that failed waits for its next try.
+  # For each state of a message: how many count as through, and whether the batch moves on by itself. A batch whose
+  # messages are all through is about to end; a failed message waits for its next try.
   STATES = { "queued" => [0, true], "handing_over" => [0, true], "failed" => [0, false], "handed_over" => [1, true],
              "withdrawn" => [1, true], "rejected" => [1, true], "given_up" => [1, true], "bounced" => [1, true],
              "unsure" => [1, true] }.freeze
@@ -44,7 +44,7 @@ class BatchQueriesTest < DatabaseTest
     assert_equal 3, batch(%w[queued] * 3, expected: 2).whole, "more were written than expected"
   end
 
-  # What leaves on a later day does not leave by itself today; it is said how many, and when the next does.
+  # Messages for a later day do not leave today. The overview says how many wait, and for which day.
   def test_what_waits_for_a_later_day
     overview = batch(%w[queued queued handed_over], leaves_on: today + 3)
 

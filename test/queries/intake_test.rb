@@ -2,7 +2,8 @@
 
 require_relative "../test_helper"
 
-# What a take-in asks: what a code stands for, which model was meant, when the machine was last here.
+# The queries behind the intake: they read a scanned code, find the model that somebody typed, and list the machine's
+# jobs.
 class IntakeQueriesTest < DatabaseTest
   def scanned(text)
     Queries::Scanned.new(text, today: today).call
@@ -28,7 +29,7 @@ class IntakeQueriesTest < DatabaseTest
     assert_equal [[:part, one.id]] * 3, [one.number, one.number.downcase, one.barcode].map { |text| scanned(text) }
   end
 
-  # Half a code, one of another shop, numbers that nobody has, a number longer than any.
+  # These codes are cut short, belong to another shop, or hold a number that nothing here has.
   def test_what_stands_for_nothing
     ["", "J", "J99", "M0", "J999999999999999999", "M9999999999999999999", "/c/#{'0' * 26}", "/j/#{'z' * 30}", "ab",
      "x" * 41, "%", "' OR 1=1"].each do |text|
@@ -52,7 +53,7 @@ class IntakeQueriesTest < DatabaseTest
     assert_nil Queries::FindSheets.exactly("hallmoor dart")
   end
 
-  # Small mistakes are forgiven only where nothing is found otherwise; what is a sign to the database is none here.
+  # The search forgives small mistakes, and takes the database's wildcards as plain letters.
   def test_a_model_that_was_written_wrongly
     assert_equal "Hallmoor Dart M", found("halmor dart m").first
     assert_empty found("d"), "one letter is too few"

@@ -2,7 +2,7 @@
 
 require_relative "../test_helper"
 
-# Lists beside the work: the rack, orders, counts, parcels, a sale, books, rounds of practice, who works here.
+# The queries behind the other lists: rack, orders, dates computed again, practice, books, staff, readiness, a sale.
 class ListQueriesTest < DatabaseTest
   def washed
     job = settled({ "pre-filter" => { grey: 4 } })
@@ -10,7 +10,8 @@ class ListQueriesTest < DatabaseTest
     item(job, "pre-filter")
   end
 
-  # What lies in a slot stands beside it, what dries elsewhere in a list of its own, and what was taken off nowhere.
+  # One list shows each slot with its part, the other the parts that dry elsewhere. Neither shows a part that somebody
+  # took off.
   def test_the_rack_by_slots_and_what_dries_elsewhere
     one = washed
     stay = one.on_rack
@@ -34,7 +35,7 @@ class ListQueriesTest < DatabaseTest
       closed_at: closed_at, closed_by: closed_at && owner.id, request_key: SecureRandom.uuid)
   end
 
-  # Whatever is waited for comes first, however old; of the closed ones no page leaves one out or shows one twice.
+  # The list begins with the orders that the shop waits for, however old. Page by page it shows each closed order once.
   def test_orders_that_are_waited_for_come_first
     waited = order
     closed = Array.new(Queries::OrdersPlaced::PAGE + 2) { order(closed_at: NOW) }
@@ -92,7 +93,7 @@ class ListQueriesTest < DatabaseTest
     assert_equal bill.id, Queries::Books.standing(job).id
   end
 
-  # Who left stands after who works here, whatever the name.
+  # People who left come after people who work here, whatever their names.
   def test_who_left_stands_last
     people = Queries::Staff.all
     people.first.update(status_id: Models::Person.max(:status_id) + 1)
@@ -102,7 +103,7 @@ class ListQueriesTest < DatabaseTest
     assert_equal({ owner.id => owner.name }, Queries::Staff.names([owner.id, 0]))
   end
 
-  # A worker's row that it left behind counts only as long as its connection is there.
+  # A worker that died leaves its row behind; the shop is ready only while the worker's connection is there.
   def test_a_worker_that_died_is_not_there
     DB[:que_lockers].delete
     row = { worker_count: 1, worker_priorities: Sequel.pg_array([nil], :integer), ruby_pid: 1, ruby_hostname: "x",
@@ -116,7 +117,7 @@ class ListQueriesTest < DatabaseTest
     assert_equal({ database: true, migrations: true, storage: true, worker: true }, Queries::Readiness.call)
   end
 
-  # Of what fits the machine, the best of each place that is on the shelf and not on the counter yet.
+  # The sale offers the best part for each place of the machine that is on the shelf and not yet on the counter.
   def test_a_sale_offers_what_fits_and_is_not_on_the_counter
     machine = new_machine
     sale = ->(pieces) { Queries::Sale.new(pieces: pieces, today: today, machine_id: machine.id) }

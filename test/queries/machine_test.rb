@@ -43,7 +43,7 @@ class MachineQueriesTest < DatabaseTest
     assert_equal [today], place(machine, "pre-filter").fitted.map(&:first).compact - [today - 400]
   end
 
-  # Of several clocks at one place the soonest is drawn, and one without a date never.
+  # The line shows the soonest of several tasks at a place, and never one without a date.
   def test_what_is_due_first_at_a_place
     machine = new_machine
     Services::BeginClocks.call([machine], { machine.id => today - 400 }, on: today)
@@ -67,7 +67,8 @@ class MachineQueriesTest < DatabaseTest
     assert_empty life(machine).jobs
   end
 
-  # The day stands there only where the new part's own clock runs; a machine without a number is named by its model.
+  # The label shows a day only while a task to replace that part runs, and names a machine without a serial no. by its
+  # model.
   def test_a_label_says_when_what_was_fitted_is_due_again
     job = settled({ "pre-filter" => { torn: true } })
     do_all(job)

@@ -17,7 +17,7 @@ class SheetQueriesTest < DatabaseTest
     end
   end
 
-  # Of two makers' models of the same name none is left out where a page ends between them.
+  # Page by page the list shows each model once, also where a page ends between two makers' models of one name.
   def test_every_model_once_and_in_order
     (Queries::SheetList::PAGE + 2).times { |n| add("Zz#{n / 5}", "Model #{n % 5}") }
     seen = pages

@@ -66,7 +66,7 @@ class PlanYearTest < DatabaseTest
     assert_equal [{}, 2], [service_day.parts, service_day.unknown]
   end
 
-  # The page, its paper and its calendar ask one after the other; whatever the plan depends on is asked anew.
+  # PlanYear keeps what it found, and searches again when anything changes that the plan depends on.
   def test_it_is_searched_once_and_again_when_something_changed
     dues = Models::Due.running.where(machine_id: @machines.map(&:id))
     first = service_day
@@ -100,6 +100,10 @@ class PlanYearTest < DatabaseTest
     lists.each { |tasks| found.of(tasks, **within) }
 
     assert_equal 0, searches { lists.drop(1).each { |tasks| found.of(tasks, **within) } }
+    closed = today + 35 # after the plan's last day
+    shut = { **within, open_day: ->(day) { day == closed ? day - 1 : day } }
+
+    assert_equal(1, searches { found.of(lists.last, **shut) })
     assert_equal(1, searches { found.of(lists.first, **within) })
   end
 

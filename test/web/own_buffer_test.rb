@@ -5,8 +5,8 @@ require "socket"
 require "timeout"
 require_relative "../test_helper"
 
-# Two requests on one kept connection. The thread of the first pauses when it has handed the connection on, until the
-# second answer's headers wait in the buffer; only then does it clean up behind itself.
+# Two requests on one kept connection. The first thread hands the connection on and waits until the second thread has
+# put its headers into a buffer; only then does the first thread empty its own.
 class OwnBufferTest < Minitest::Test
   PATIENCE_SECONDS = 60
   ROOT = UprightBench::Config::Settings::ROOT.to_s
@@ -55,7 +55,7 @@ class OwnBufferTest < Minitest::Test
     end
   end
 
-  def test_the_second_answer_keeps_its_head
+  def test_the_second_answer_keeps_its_headers
     first, second = Timeout.timeout(PATIENCE_SECONDS) { two_on_one_connection }
 
     assert_match(%r{\AHTTP/1\.1 200 OK\r\n.*\r\n\r\nfirst\z}m, first)
@@ -74,7 +74,7 @@ class OwnBufferTest < Minitest::Test
     end
   end
 
-  # The server's own settings are read in a process of its own: they hold that process on a leash.
+  # Another process reads the server's settings, since they tie the process to the one that started it.
   def test_the_shop_s_server_has_it
     script = <<~RUBY
       require "puma/configuration"
