@@ -73,6 +73,11 @@ module UprightBench
         values.fetch(:shelf_pieces) { stock_level&.pieces || 0 }
       end
 
+      # @return [Core::Fit::Box] which asks nothing of the shelf
+      def box
+        Core::Fit::Box.new(contents: contents.to_hash)
+      end
+
       # @param reserved [Integer] pieces on the shelf that are somebody else's already
       # @return [Core::Fit::Part]
       def to_core(reserved: 0) # rubocop:disable Metrics/AbcSize -- one value of a row

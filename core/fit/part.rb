@@ -6,7 +6,7 @@ module UprightBench
       # A part as the fit sees it. `stock` is what lies on the shelf now, free to be used; `reserved` lies there too,
       # for others. Attributes are what two parts of one size differ by; `needs` what the place must have for it (a
       # frame). `takes_out` names what comes out for it and goes back to the customer.
-      # `contents` is what a box holds: kind => pieces. `successor_id` is the part that takes its place.
+      # `contents` is what a box holds, as in Box. `successor_id` is the part that takes its place.
       class Part
         include Value
 
@@ -24,15 +24,6 @@ module UprightBench
 
         def on_shelf?
           stock.positive?
-        end
-
-        # What a box holds serves several places: its second content is not bought twice.
-        # @param kinds [Array<Symbol>] of the places it is to fill
-        # @return [Integer] pieces it takes
-        def pieces_for(kinds)
-          return kinds.size if contents.empty?
-
-          kinds.tally.map { |kind, places| (places.to_f / contents.fetch(kind.to_s, 1)).ceil }.max || 0
         end
 
         # @return [Boolean] no more can be had

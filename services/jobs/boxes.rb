@@ -22,9 +22,7 @@ module UprightBench
 
       # @param kinds [Array<Symbol>] of the places that it filled
       def left_of(part, kinds)
-        boxes = part.to_core.pieces_for(kinds)
-        rest = part.contents.to_hash.map { |kind, pieces| [part, kind, (pieces * boxes) - kinds.count(kind.to_sym)] }
-        rest.select { |_, _, pieces| pieces.positive? }
+        part.box.left_of(kinds).map { |kind, pieces| [part, kind, pieces] }
       end
 
       # @param item [Models::WorkItem] with its part
@@ -33,8 +31,8 @@ module UprightBench
       def more(sheet, item, others)
         kinds = others.select { |other| other.action == "replace" && other.part_id == item.part_id }
           .map { |other| sheet.position(other.position).kind }
-        part = item.part.to_core
-        part.pieces_for([*kinds, sheet.position(item.position).kind]) - part.pieces_for(kinds)
+        box = item.part.box
+        box.for_places([*kinds, sheet.position(item.position).kind]) - box.for_places(kinds)
       end
     end
   end

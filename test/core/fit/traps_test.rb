@@ -190,11 +190,21 @@ class FitTrapsTest < CoreTest
 
   # A box of four bags with one motor filter: five bags are two boxes, a bag and the filter are one.
   def test_a_box_is_counted_by_what_it_holds
-    box = Fit::Part.new(id: 1, number: "B", name: "Box", kind: :bag, contents: { "bag" => 4, "filter" => 1 })
+    box = Fit::Box.new(contents: { "bag" => 4, "filter" => 1 })
 
     assert_equal [1, 1, 1, 2, 2, 2, 3, 0], [%i[bag], %i[bag filter], %i[bag] * 4, %i[bag] * 5, %i[filter] * 2,
                                             [:filter, *%i[bag] * 5], %i[seal] * 3, []]
-      .map { |kinds| box.pieces_for(kinds) }
-    assert_equal 2, Fit::Part.new(id: 1, number: "B", name: "One", kind: :bag).pieces_for(%i[bag filter])
+      .map { |kinds| box.for_places(kinds) }
+    assert_equal 2, Fit::Box.new.for_places(%i[bag filter])
+  end
+
+  def test_what_is_left_of_the_boxes
+    box = Fit::Box.new(contents: { "bag" => 4, "filter" => 1 })
+
+    assert_equal({ "bag" => 3, "filter" => 1 }, box.left_of(%i[bag]))
+    assert_equal({ "bag" => 3 }, box.left_of(%i[filter bag]))
+    assert_equal({ "bag" => 2, "filter" => 2 }, box.left_of([*%i[bag] * 6]))
+    assert_empty box.left_of([])
+    assert_empty Fit::Box.new.left_of(%i[bag filter])
   end
 end
