@@ -10,12 +10,13 @@ require_relative "../test_helper"
 class TwoPartsTest < DatabaseTest
   LOAD = <<~RUBY.freeze
     require "./config/boot"
-    load = UprightBench::Demo::Load.new(now: TestClock.moment, households: #{TestDatabase::HOUSEHOLDS},
-      fleets: #{TestDatabase::FLEETS})
+    load = UprightBench::Demo::Load.new(now: TestClock.moment, **#{TestDatabase::SMALL})
   RUBY
   PARTS = ["load.first", "load.rest { |done, _| exit!(0) if done == 4 }", "load.rest", "load.rest"].freeze
   # Drawn anew each time: keys, tokens, digests of passwords.
   DRAWN = %i[password_hash token_digest key request_key said].freeze
+  # A trigger numbers its rows in the order in which the planner grouped them.
+  NUMBERED_BY_CHANCE = { due_counts: [:id] }.freeze
   # The queue's, the seals that the tests add, and the plan, whose work is drawn.
   LEFT_OUT = %i[schema_info que_jobs que_lockers que_values bench_plans event_seals].freeze
 
@@ -28,8 +29,8 @@ class TwoPartsTest < DatabaseTest
   # @return [Hash{Symbol=>Array<String>}] rows of each table
   def rows(db)
     (db.tables - LEFT_OUT).to_h do |table|
-      columns = db.schema(table).map(&:first) - DRAWN
-      [table, db[table].order(*columns.first(2)).select_map(columns).map(&:to_s)]
+      columns = db.schema(table).map(&:first) - DRAWN - NUMBERED_BY_CHANCE.fetch(table, [])
+      [table, db[table].select_map(columns).map(&:to_s).sort]
     end
   end
 
