@@ -36,6 +36,12 @@ module UprightBench
         Date.jd(EPOCH_JD + ((seconds + offset(seconds)) / SECONDS_A_DAY))
       end
 
+      # @param moment [Object] what the database knows as a moment: a column, or an expression
+      # @return [Sequel::SQL::NumericExpression] the shop's calendar day, which a day may be taken from
+      def date_of(moment)
+        Sequel.cast(Sequel.function(:timezone, name, moment), Date).sql_number
+      end
+
       # @return [Time] a moment of the shop's day
       def at(date, hour, minute = 0)
         local(moment(zone, date, (hour * 60) + minute))

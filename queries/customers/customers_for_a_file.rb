@@ -50,7 +50,7 @@ module UprightBench
       end
 
       def day(column)
-        Sequel.cast(Sequel.function(:timezone, Config::Zone.name, column), Date)
+        Config::Zone.date_of(column)
       end
     end
   end

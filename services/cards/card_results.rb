@@ -39,9 +39,10 @@ module UprightBench
       def brought
         card = Sequel[:cards]
         job = Sequel[:jobs]
+        came_on = came_on(job[:taken_in_at])
         had_left = Sequel.function(:coalesce, card[:handed_over_at] <= job[:taken_in_at], true)
         Sequel.&({ job[:customer_id] => card[:customer_id], job[:machine_id] => Sequel[:dues][:machine_id] },
-          job[:taken_in_at] >= card[:leaves_on], job[:taken_in_at] < card[:leaves_on] + WITHIN, had_left)
+          came_on >= card[:leaves_on], came_on < card[:leaves_on] + WITHIN, had_left)
       end
 
       # First each beside what it brought, then the alike ones together.
@@ -66,9 +67,13 @@ module UprightBench
 
       # Counted from the day on which it left, until the first that came of it.
       def waited
-        Sequel.cast(Sequel.function(:min, Sequel[:jobs][:taken_in_at]), Date) - Sequel[:cards][:leaves_on]
+        came_on(Sequel.function(:min, Sequel[:jobs][:taken_in_at])) - Sequel[:cards][:leaves_on]
       end
-      private_class_method :rows, :per_card, :ahead, :waited
+
+      def came_on(moment)
+        Config::Zone.date_of(moment)
+      end
+      private_class_method :rows, :per_card, :ahead, :waited, :came_on
     end
   end
 end

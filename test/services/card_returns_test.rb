@@ -101,6 +101,20 @@ class CardReturnsTest < DatabaseTest
     assert_equal [job.number], Queries::JobsBrought.of_card(card).map(&:number)
   end
 
+  # Late in the evening it is the next day by UTC, and early in the morning it is the day before somewhere.
+  def test_days_are_those_of_the_shop
+    { [0, 0] => 5, [23, 59] => 5 }.each do |clock, waited|
+      sent = card(100)
+      take_in(sent.customer.machines.first, at: Config::Zone.at(today - 95, *clock))
+
+      assert_equal [waited], results_of(today - 100).filter_map { |row| row[:waited] }.uniq
+    end
+  end
+
+  def results_of(day)
+    Services::CardResults.of(day..day)
+  end
+
   def test_a_card_that_is_too_young_or_too_old_is_not_counted
     card(20, came_after: 5)
     card(800, came_after: 5)
