@@ -128,7 +128,7 @@ module UprightBench
 
         # What the rule saw; where somebody judged otherwise, or something else was chosen, that stands for it.
         def reason_for_customer(item, finding)
-          return "Judged at the bench by #{finding.finder.name}." if finding&.own_verdict
+          return Job::FoundForCustomers.judged_words(finding) if finding&.own_verdict
           return "A new one instead of a wash." if finding&.verdict == "wash" && item.action == "replace"
 
           Job::FoundForCustomers.words(item, finding, unit: policies.findings.length_unit)

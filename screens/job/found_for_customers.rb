@@ -12,7 +12,25 @@ module UprightBench
         def self.words(item, finding, unit:)
           return item.reason unless finding&.reason == item.reason
 
+          of(finding, unit: unit)
+        end
+
+        # @param finding [Models::Finding]
+        # @return [String] what was found, or who judged it over the rule, whose reasons are the shop's own
+        def self.of(finding, unit:)
+          return judged_words(finding) if judged?(finding)
+
           English::ToCustomers.of(finding.why, unit: unit)
+        end
+
+        def self.judged_words(finding)
+          "Judged at the bench by #{finding.finder.name}."
+        end
+
+        # @param finding [Models::Finding, nil]
+        # @return [Boolean] whether the technician overruled the shop's rule
+        def self.judged?(finding)
+          finding&.why&.key == :own_verdict
         end
       end
     end

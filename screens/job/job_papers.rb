@@ -52,7 +52,7 @@ module UprightBench
           slip = SlipPaper.new(@page, today: today, policies: @policies)
           Papers::HandOverSlip.new(shop: letterhead, number: @job.number, about: slip.about,
             date: @words.full_day(Config::Zone.date(@job.handed_over_at || @now)), parts: slip.parts,
-            notes: [paid, *slip.notes(@words)].compact).render(**look)
+            notes: [charged, *slip.notes(@words)].compact).render(**look)
         end
 
         def refuse_unfinished
@@ -82,8 +82,12 @@ module UprightBench
           [@shop.name, @words.postal_rest(@shop), @shop.phone]
         end
 
-        def paid
-          "#{@policies.currency.words(@page.quote.total_cents)}, tax included." if @page.quote.total_cents.positive?
+        # As it is on the bill: what was not done is not paid for.
+        def charged
+          cents = (@page.bill || @page.to_bill).total_cents
+          return "Nothing is charged." if cents.zero? && @job.closed_up_at.nil?
+
+          "#{@policies.currency.words(cents)}, tax included." if cents.positive?
         end
 
         def today

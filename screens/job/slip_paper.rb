@@ -12,6 +12,7 @@ module UprightBench
           @page = page
           @today = today
           @policies = policies
+          @unit = policies.findings.length_unit
         end
 
         # @return [Hash{Symbol=>Array}] as Papers::HandOverSlip takes it
@@ -98,10 +99,10 @@ module UprightBench
           @page.sheet.position(position).name
         end
 
-        # For whoever looks at it next: the maker, or a competent person.
+        # For the customer, and for whoever looks at it next: the maker, or a competent person.
         def found
           bad = @page.findings.values.reject { |finding| finding.verdict == "leave" }
-          bad.map { |finding| [name_of(finding.position), finding.verdict, finding.reason] }
+          bad.map { |finding| [name_of(finding.position), finding.verdict, FoundForCustomers.of(finding, unit: @unit)] }
         end
 
         def done
@@ -137,13 +138,10 @@ module UprightBench
           end
         end
 
-        # What somebody here marked over the rule is a matter of the shop's own.
         # @return [String, nil]
         def why_left(item)
           finding = @page.findings[item.position]
-          return if finding && finding.why.figures.key?(:rule)
-
-          FoundForCustomers.words(item, finding, unit: @policies.findings.length_unit)
+          FoundForCustomers.words(item, finding, unit: @unit) unless FoundForCustomers.judged?(finding)
         end
 
         # What was due and is not named above.

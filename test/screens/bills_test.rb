@@ -231,6 +231,30 @@ class BillsScreenTest < DatabaseTest
       .each { |words| assert_includes text, words }
   end
 
+  # The slip and the page say the same of what is paid, whatever the estimate came to.
+  def test_who_declines_goes_home_with_a_slip_that_charges_nothing
+    job = take_in(new_machine)
+    record(job, "contacts", { state: "dirty" })
+    record(job, "roll", { turns: "stuck" }, verdict: :replace)
+    Services::FinishLookOver.call(job.number, by: technician, at: NOW)
+    Services::EndEarly.call(job.number, how: "declined", by: technician, at: NOW)
+    get "/jobs/#{job.number}"
+
+    assert_says(/Nothing is charged/)
+    text = slip_of(job)
+
+    assert_includes text, "Nothing is charged."
+    refute_match(/tax included|\$/, text)
+    assert_match(/Contacts\s+clean\s+Dirty contacts make a good battery pack seem weak\.$/, text)
+    assert_match(/roll\s+replace\s+Judged at the bench by #{technician.name}\.$/, text)
+    refute_match(/Marked by|stuck|dry cloth/, text, "what the staff should do, and what the rule says, is theirs")
+  end
+
+  def slip_of(job)
+    get "/jobs/#{job.number}/slip.pdf"
+    Open3.capture2("pdftotext", "-layout", "-", "-", stdin_data: last_response.body, binmode: true).first
+  end
+
   def test_what_goes_to_the_maker_goes_with_a_slip_of_what_was_found
     job = take_in(new_machine)
     record(job, "bin-seal", { state: "torn" })
@@ -239,10 +263,8 @@ class BillsScreenTest < DatabaseTest
 
     assert_equal 409, status
     Services::EndEarly.call(job.number, how: "referred", by: technician, at: NOW)
-    get "/jobs/#{job.number}/slip.pdf"
-    text, = Open3.capture2("pdftotext", "-layout", "-", "-", stdin_data: last_response.body, binmode: true)
 
-    assert_match(/What we found\s+Bin rim seal\s+replace/, text)
+    assert_match(/What we found\s+Bin rim seal\s+replace/, slip_of(job))
     Services::HandOver.call(job.number, by: owner, missing_note: "none", at: NOW)
     get "/take-in?machine_id=#{job.machine_id}"
 
