@@ -21,7 +21,7 @@ module UprightBench
         # @param gsm [Core::Cards::Gsm]
         # @raise [Rejected]
         def submit(key, to:, gsm:, tries: 1)
-          number = to.gsub(%r{[\s().\-/]}, "")
+          number = to.gsub(%r{[ \t().\-/]}, "")
           raise Rejected, "#{to} is not a number that takes text messages" unless number.match?(NUMBER)
 
           submit = Formats::TextSubmit.new(gsm, reference: key.delete("-").to_i(16) % 256)
