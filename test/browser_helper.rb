@@ -61,9 +61,11 @@ end
 # A wait ends when the thing has happened; this is for a machine ten times slower than usual.
 PATIENCE_SECONDS = 60
 
-# Tests press and write only once the browser has loaded the page: while it loads, buttons still move, a press may miss
-# its button, and nobody listens to a key yet.
+# Tests press and write only once the browser has loaded the page, with what it fetches by itself: until then buttons
+# still move, a press may miss its button, and nobody listens to a key yet.
 module OnWholePages
+  WHOLE = "document.readyState == 'complete' && !document.querySelector('[hx-trigger=load].htmx-request')"
+
   %i[click set select_option send_keys].each do |name|
     define_method(name) do |*arguments, **options|
       OnWholePages.wait(driver)
@@ -73,7 +75,7 @@ module OnWholePages
 
   def self.wait(driver)
     Timeout.timeout(PATIENCE_SECONDS, nil, "the page is still being loaded") do
-      sleep 0.01 until driver.evaluate_script("document.readyState") == "complete"
+      sleep 0.01 until driver.evaluate_script(WHOLE)
     end
   end
 end
