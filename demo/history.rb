@@ -14,10 +14,12 @@ module UprightBench
       Stay = Struct.new(:index, :date, :machine)
 
       # @param now [Time]
+      # @param begun_on [Date] of the first jobs
       # @param staff [Array<Models::Person>] owner, two technicians, counter
       # @param machines [Array<Models::Machine>] all of the demo
-      def initialize(now, staff, machines)
+      def initialize(now, begun_on, staff, machines)
         @now = now
+        @begun_on = begun_on
         @today = Config::Zone.date(now)
         @owner, *@technicians, @counter = staff
         @machines = machines
@@ -68,7 +70,7 @@ module UprightBench
       # @return [Array<Stay>] of all machines
       def stays
         @stays ||= begin
-          days = JobDays.new(@today, Random.new(Load::SEED + 3))
+          days = JobDays.new(@begun_on, @today, Random.new(Load::SEED + 3))
           dated = @machines.flat_map { |machine| days.of(machine).map { |date| [date, machine] } }
           dated.sort_by { |date, machine| [date, machine.id] }
             .each_with_index.map { |(date, machine), index| Stay.new(index, date, machine) }

@@ -4,13 +4,14 @@ module UprightBench
   module Demo
     # The days on which a machine of the demo was in the shop: a fleet's twice a year, a household's about once.
     class JobDays
-      HISTORY_DAYS = 730
       NEW_DAYS = 90 # a machine is not brought in before
       LAST_DAYS = 75 # since then it is at home
 
+      # @param begun_on [Date] the first of them
       # @param today [Date]
       # @param random [Random]
-      def initialize(today, random)
+      def initialize(begun_on, today, random)
+        @begun_on = begun_on
         @today = today
         @random = random
       end
@@ -28,7 +29,7 @@ module UprightBench
       private
 
       def first(machine, gap)
-        [@today - HISTORY_DAYS + @random.rand(0..gap), machine.bought_on + NEW_DAYS].max
+        [@begun_on + @random.rand(0..gap), machine.bought_on + NEW_DAYS].max
       end
 
       def schedule

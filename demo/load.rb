@@ -18,6 +18,8 @@ module UprightBench
                ["Sunniva Pike", "counter"]].freeze
       FOLDER = File.expand_path(__dir__)
       RACK = 12
+      HISTORY_DAYS = 730
+      SET_UP_DAYS = 20 # between the first entries and the first job
       POLICIES = { "drying_temperature_c" => 21, "drying_humidity_percent" => 50, "labour_tax_percent" => 15.0,
                    "part_tax_percent" => 15.0 }.freeze
 
@@ -36,14 +38,17 @@ module UprightBench
       # @param now [Time]
       # @param households [Integer] fewer make a smaller demo
       # @param fleets [Integer]
+      # @param history_days [Integer]
       # @param say [#call] told what is going on
-      def initialize(now: Time.now, households: Names::HOUSEHOLDS, fleets: Names::FLEETS.size, say: proc {})
+      def initialize(now: Time.now, households: Names::HOUSEHOLDS, fleets: Names::FLEETS.size,
+        history_days: HISTORY_DAYS, say: proc {})
         @households = households
         @fleets = fleets
         @now = now
         @say = say
         @today = Config::Zone.date(now)
-        @begun = now - ((JobDays::HISTORY_DAYS + 20) * 86_400)
+        @history_days = history_days
+        @begun = now - ((history_days + SET_UP_DAYS) * 86_400)
       end
 
       # @raise [RuntimeError] in production
@@ -151,7 +156,7 @@ module UprightBench
       end
 
       def history
-        @history ||= History.new(@now, staff, machines)
+        @history ||= History.new(@now, @today - @history_days, staff, machines)
       end
 
       def bench

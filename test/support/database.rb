@@ -11,8 +11,7 @@ require_relative "test_clock"
 module TestDatabase
   ROOT = File.expand_path("../..", __dir__)
   SOURCES = "{core,english,models,services,outbox,papers,formats,demo,migrations,config}/**/*.{rb,json}"
-  HOUSEHOLDS = 9
-  FLEETS = 1
+  SMALL = { households: 9, fleets: 1, history_days: 430 }.freeze # twice in the shop only a fleet's machines
   BUILDING = 4_610_001 # lock of the one who builds the template
   MOST_TEMPLATES = 3 # are kept: of the code before a change and after it, and of another moment
 
@@ -32,7 +31,7 @@ module TestDatabase
 
     def template
       @template ||= begin
-        digest = Digest::SHA256.new << ENV.fetch("SHOP_TZ") << ENV.fetch("TEST_MOMENT")
+        digest = Digest::SHA256.new << SMALL.to_s << ENV.fetch("SHOP_TZ") << ENV.fetch("TEST_MOMENT")
         Dir.glob(SOURCES, base: ROOT).sort.each { |file| digest << File.read(File.join(ROOT, file)) }
         "ub_template_#{digest.hexdigest[0, 12]}"
       end
@@ -99,7 +98,7 @@ module TestDatabase
     def build
       UprightBench::Config::Database.migrate(UprightBench::DB)
       as_owner { |owner| stop_the_clock(owner) }
-      UprightBench::Demo::Load.new(now: TestClock.moment, households: HOUSEHOLDS, fleets: FLEETS).call
+      UprightBench::Demo::Load.new(now: TestClock.moment, **SMALL).call
       UprightBench::Services::SealEvents.call # as the worker does within a minute
       UprightBench::DB.disconnect
       drop_old_templates
