@@ -30,6 +30,14 @@ class FinalTestPlanTest < CoreTest
       keys("Dart L", "roll", "filter")
   end
 
+  # Each trial gives its reason: the technician worked at the place, or the shop tries it at every machine.
+  def test_why_it_is_tried
+    trials = FinalTest::Plan.new(demo("Dart L"), worked: %w[roll], complaint: "weak").call
+
+    assert_equal %i[always_tried worked_at worked_at always_tried],
+      trials.first(4).map { |trial| trial.reason.key }
+  end
+
   def test_a_flap_is_tried_where_somebody_was_at_it
     assert_equal %w[filters flap lid light charge own-0 whistle full-power complaint], keys("Dart L", "inlet-flap")
   end

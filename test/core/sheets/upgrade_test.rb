@@ -65,7 +65,8 @@ class UpgradeTest < CoreTest
     [nil, 3, {}, { "format" => "upright-bench/sheet/1" }, OLD.merge("positions" => [3]),
      OLD.merge("positions" => [{ "key" => "a", "behind" => 3 }]),
      OLD.merge("positions" => [{ "key" => "a", "fasteners" => [3] }]),
-     OLD.merge("positions" => [{ "key" => "a", "refit_order" => "first" }])].each do |wrong|
+     OLD.merge("positions" => [{ "key" => "a", "refit_order" => "first" }]),
+     OLD.merge("positions" => [*OLD["positions"], 3])].each do |wrong|
       assert_raises(Sheets::Invalid) { Sheets::Parse.new(wrong).call }
     end
     looped = OLD.merge("positions" => OLD["positions"].map do |row|

@@ -116,6 +116,16 @@ class ForecastTest < CoreTest
     assert_in_delta levels.first, levels.last, 8
   end
 
+  # A chance of one leaves nobody who has not come, and no number is large enough for all that may be asked for.
+  def test_certainty_is_no_chance
+    [1, 1.0, -0.1].each do |chance|
+      assert_raises(ArgumentError, chance) { comes(0, chance) }
+      assert_raises(ArgumentError, chance) do
+        Shelf::LeadDemand.new(in_lead: 3, in_review: 2, lead_days: 9, lead_spread_days: 4).quantile(chance)
+      end
+    end
+  end
+
   def test_nothing_asked_for_needs_nothing
     assert_equal 0, forecast.level
   end

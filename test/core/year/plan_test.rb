@@ -72,6 +72,16 @@ class YearlyPlanTest < CoreTest
     assert_equal [[3, %w[a]]], plan(task("a", 0, 400), days: 60, open_day: first)
   end
 
+  # Closed for good, as a shop with a slip in its rules may seem to be: something due is still given a day.
+  def test_no_open_day_at_all
+    horizon = Year::Horizon.new(today: MONDAY, until_on: MONDAY + 30, open_day: ->(day) { day - 1 })
+
+    assert_equal 6, horizon.latest(3, 5)
+    every_tenth = ->(day) { day - ((day - MONDAY) % 10) }
+
+    assert_equal 10, Year::Horizon.new(today: MONDAY, until_on: MONDAY + 30, open_day: every_tenth).latest(3, 5)
+  end
+
   def test_nothing_due_needs_no_day
     assert_empty plan(task("a", 100, 400), days: 60)
     assert_empty plan
