@@ -52,7 +52,7 @@ module UprightBench
       def state
         name, field = Core::Findings.fields(@position).first
         good, *others = field.options
-        others.reject! { |word| Core::Findings::States.of(@position.kind, word).first == :refer }
+        others.reject! { |word| @position.kind_of_part.state(word).verdict_kind == :refer }
         { name => @random.rand < GOOD_SHARE || others.empty? ? good : others.sample(random: @random) }
       end
     end

@@ -7,16 +7,15 @@ module UprightBench
     class Gauge
       WIDTH = 220
       HEIGHT = 92
-      # A kind that is not here is drawn by its state alone.
-      BY_KIND = { brush: Gauges::Brush, bag: Gauges::Container, bin: Gauges::Container, filter: Gauges::Grey,
-                  belt: Gauges::Belt, carbon: Gauges::Carbon,
-                  battery: Gauges::Battery }.freeze
+      # Core::Kinds::SideBrush is drawn by Drawings::Kinds::SideBrush.
+      BY_KIND = Core::Kinds::ALL.keys.to_h { |key| [key, Kinds.const_get(key.to_s.split("_").map(&:capitalize).join)] }
+        .freeze
 
       # @param position [Core::Sheets::Position]
       # @param observed [Hash{Symbol=>Object}]
       # @param policy [Core::Findings::Policy]
       def initialize(position:, observed:, policy:)
-        @drawing = BY_KIND.fetch(position.kind, Gauges::State).new(position, observed, policy)
+        @drawing = BY_KIND.fetch(position.kind).new(position, observed, policy)
       end
 
       # @return [String] a whole SVG

@@ -2,7 +2,7 @@
 
 module UprightBench
   module English
-    # What a part's state means, where one look decides (Core::Findings::States).
+    # What a part's state means, where one look decides (Core::Kind).
     module States
       TEXTS = {
         roll_free: "The roll spins freely.",

@@ -24,8 +24,15 @@ module CoreAlone
   end
 
   def self.lay_folder(namespace, name, path)
-    inner = namespace.const_defined?(name, false) ? namespace.const_get(name) : namespace.const_set(name, Module.new)
+    there = namespace.const_defined?(name, false)
+    inner = there ? namespace.const_get(name) : namespace.const_set(name, empty(name, path))
     lay(inner, path)
+  end
+
+  # As the file beside the folder will open it.
+  def self.empty(name, path)
+    file = "#{path}.rb"
+    File.file?(file) && File.read(file).match?(/^ *class #{name}$/) ? Class.new : Module.new
   end
 end
 

@@ -240,7 +240,10 @@ module UprightBench
 
         # @return [Hash{String=>String}] what can be wrong with the kind of part in hand
         def fault_choices(view)
-          Core::Faults::Kinds.of_place(view.position["kind"].to_s.to_sym)
+          kind = view.position["kind"].to_s.to_sym
+          return {} unless Core::Kinds::ALL.key?(kind) # a draft's kind may be wrong yet
+
+          Core::Faults::Possible.at(kind)
             .to_h { |key, fault| [key.to_s, fault.words] }
         end
 

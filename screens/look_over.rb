@@ -190,7 +190,7 @@ module UprightBench
         # What was found last time, in as many words as fit beside today's.
         def last_words(finding, place)
           unit = policies.findings.length_unit
-          fields = Core::Findings::KINDS.fetch(place.kind)
+          fields = place.kind_of_part.fields
           seen = FindingForm.written(place, finding.seen, unit: unit)
           seen.filter_map do |name, value|
             fields.fetch(name).words(value, unit: unit) if value && fields.key?(name)

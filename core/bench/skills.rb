@@ -7,7 +7,6 @@ module UprightBench
       # may.
       module Skills
         WORDS = { motor_heads: "opens motor heads", final_tests: "does final tests" }.freeze
-        MOTOR = %i[motor carbon sensor].freeze # kinds of place that lie in the motor head
 
         module_function
 
@@ -18,7 +17,8 @@ module UprightBench
         def of(sheet, place, action)
           return if action == "inspect"
 
-          :motor_heads if MOTOR.include?(place.kind) || sheet.openers(place.key).any?(&:beyond_handbook)
+          in_the_motor_head = place.kind_of_part.trait?(:in_the_motor_head)
+          :motor_heads if in_the_motor_head || sheet.openers(place.key).any?(&:beyond_handbook)
         end
       end
     end

@@ -9,8 +9,6 @@ module UprightBench
         LARGEST = WORDS.keys.max
         SIDES_MM = { 1 => 150, 2 => 300 }.freeze # longest side that still fits (house rule)
         LENGTHS = %i[diameter_mm length_mm width_mm height_mm outer_mm].freeze
-        # House rule
-        BY_KIND = { bin: 3, tank: 3, dock: 3, cyclone: 2, roll: 2, brush: 2, bag: 2, pad: 2, screen: 2 }.freeze
 
         module_function
 
@@ -20,7 +18,7 @@ module UprightBench
           longest = place.measures.transform_keys(&:to_sym).values_at(*LENGTHS).grep(Numeric).max
           return SIDES_MM.find { |_, most| longest <= most }&.first || LARGEST if longest
 
-          BY_KIND.fetch(place.kind, 1)
+          place.kind_of_part.slot
         end
       end
     end

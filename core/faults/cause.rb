@@ -23,11 +23,11 @@ module UprightBench
         # @param key [Symbol] of Kinds::SETTINGS
         # @return [Cause]
         def self.setting(key, weight)
-          new(key: "setting:#{key}", place: nil, fault: Kinds.fetch(:setting, key), name: "Setting", weight: weight)
+          new(key: "setting:#{key}", place: nil, fault: Possible.fetch(:setting, key), name: "Setting", weight: weight)
         end
 
         # @param place [Sheets::Position]
-        # @param fault [Symbol, String] of Kinds.of_place
+        # @param fault [Symbol, String] of Possible.at
         # @return [String] its key
         def self.key_of(place, fault)
           setting?(place, fault) ? "setting:#{fault}" : "#{place.key}:#{fault}"
@@ -35,7 +35,7 @@ module UprightBench
 
         # @return [Boolean] whether it is no fault of the place, but how the machine is set
         def self.setting?(place, fault)
-          place.kind == :motor && fault.to_sym == Kinds::CUT_OUT
+          place.kind == :motor && fault.to_sym == Settings::CUT_OUT
         end
 
         # @param sheet [Sheets::Sheet]
@@ -43,10 +43,10 @@ module UprightBench
         # @return [String] as in "Pre-motor filter: clogged"; the key where the sheet has no such place any more
         def self.words_of(sheet, key)
           place, fault = key.split(":")
-          return "Setting: #{Kinds.fetch(:setting, fault.to_sym).words}" if place == "setting"
+          return "Setting: #{Possible.fetch(:setting, fault.to_sym).words}" if place == "setting"
 
           position = sheet.position(place)
-          "#{position.name}: #{Kinds.fetch(position.kind, fault.to_sym).words}"
+          "#{position.name}: #{Possible.fetch(position.kind, fault.to_sym).words}"
         rescue KeyError
           key
         end

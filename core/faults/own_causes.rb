@@ -59,7 +59,7 @@ module UprightBench
         end
 
         def cause(place, fault)
-          known = Kinds.of_place(place.kind).fetch(fault)
+          known = Possible.at(place.kind).fetch(fault)
           Cause.setting?(place, fault) ? Cause.setting(fault, 0.0) : Cause.at(place, known, 0.0)
         end
       end

@@ -7,7 +7,6 @@ module UprightBench
       # for each place, and the tries that part them.
       class PlanSearch
         SETTINGS = "settings"
-        SETTINGS_MINUTES = 1.0
         TAKES_DIRT = %i[full damp].freeze
         BEFORE_THE_MOTOR = 3 # times as likely as behind it, from memory
 
@@ -33,7 +32,7 @@ module UprightBench
         private
 
         def causes
-          found = @complaint.rows.flat_map { |row| row.part == :setting ? setting(row) : at_places(row) }
+          found = @complaint.rows.flat_map { |row| row.part == Possible::SETTING ? setting(row) : at_places(row) }
           learned(OwnCauses.new(@sheet, @complaint.key).among(found.select { |cause| cause.weight.positive? }))
         end
 
@@ -44,20 +43,23 @@ module UprightBench
         end
 
         def setting(row)
-          [Cause.setting(row.fault, Complaints.weight(row, @sheet).to_f)]
+          [Cause.setting(row.fault.key, weight(row).to_f)]
         end
 
         # A part that is there several times shares the weight.
         def at_places(row)
           parts = @sheet.walk.select { |place| place.kind == row.part }.to_h { |place| [place, part_of(row, place)] }
-          weight = Complaints.weight(row, @sheet) / parts.each_value.sum.to_f
-          fault = Kinds.fetch(row.part, row.fault)
-          parts.map { |place, part| Cause.at(place, fault, weight * part) }
+          weight = weight(row) / parts.each_value.sum.to_f
+          parts.map { |place, part| Cause.at(place, row.fault, weight * part) }
+        end
+
+        def weight(row)
+          row.fault.weight(@complaint.key, @sheet)
         end
 
         # What is before the motor takes the dirt (common practice).
         def part_of(row, place)
-          return 1 unless row.part == :filter && TAKES_DIRT.include?(row.fault)
+          return 1 unless row.part == :filter && TAKES_DIRT.include?(row.fault.key)
 
           motor = @sheet.walk.index { |other| other.kind == :motor }
           motor.nil? || @sheet.walk.index(place) < motor ? BEFORE_THE_MOTOR : 1
@@ -67,8 +69,8 @@ module UprightBench
           here = causes.select { |cause| cause.place.nil? }
           return if here.empty?
 
-          Check.new(key: SETTINGS, place: nil, name: "Settings", act: Looks::SETTINGS.act, sign: Looks::SETTINGS.sign,
-            minutes: SETTINGS_MINUTES, shows: seen(here))
+          Check.new(key: SETTINGS, place: nil, name: "Settings", act: Settings::ACT, sign: Settings::SIGN,
+            minutes: Settings::MINUTES, shows: seen(here))
         end
 
         def looks(causes)
@@ -77,7 +79,7 @@ module UprightBench
         end
 
         def look(place, causes)
-          look = Looks::BY_PART.fetch(place.kind)
+          look = place.kind_of_part.look
           Check.new(key: place.key, place: place.key, name: place.name, act: place.look || look.act,
             sign: place.sign || look.sign, tool: place.tool || look.tool,
             caution: place.caution, minutes: place.minutes, shows: seen(causes),

@@ -11,15 +11,9 @@ module UprightBench
         FOR = { hose: %i[weak_on_the_floor weak_everywhere no_suction pulses],
                 inlet: %i[no_suction weak_everywhere pulses],
                 head: %i[noise] }.freeze
-        # Parts in whose place a known good one is put (common practice),
-        # and without which some machines may run for a moment.
-        SWAPPED = { battery: { faults: %i[weak], minutes: 2.0 } }.freeze
-        LEFT_OUT = { filter: %i[full damp] }.freeze
+        SWAP_MINUTES = 2.0
         WITHOUT = %i[pulses weak_everywhere no_suction].freeze
         WITHOUT_MINUTES = 1.0
-        # Parts at the floor, where suction at the hose end says nothing of them.
-        AT_THE_FLOOR = %i[roll brush side_brush wiper guide_bars window wheels vents comb pedal].freeze
-        MOTOR_FAULTS = %i[motor carbon].freeze
 
         # @param sheet [Sheets::Sheet]
         # @param complaint [Symbol]
@@ -63,7 +57,7 @@ module UprightBench
 
         def floor?(cause, first)
           place = @sheet.position(cause.place)
-          place.station == first.key || AT_THE_FLOOR.include?(place.kind)
+          place.station == first.key || place.kind_of_part.trait?(:at_the_floor)
         end
 
         # With the filters out: what is in front of the motor on one side, the motor on the other.
@@ -71,7 +65,9 @@ module UprightBench
           motor = @sheet.walk.find { |place| place.kind == :motor }
           return if motor.nil? || @sheet.runs_without_filter == false
 
-          behind = @causes.select { |cause| cause.place && MOTOR_FAULTS.include?(@sheet.position(cause.place).kind) }
+          behind = @causes.select do |cause|
+            cause.place && @sheet.position(cause.place).kind_of_part.trait?(:moves_the_air)
+          end
           splitting(:inlet, behind, 1 - SURE, SURE, place: motor.key, name: "Hand over the motor's inlet",
             act: "Filters out, switch on, and lay a hand over the motor's inlet. A few seconds, no more.",
             sign: "it pulls hard there: the fault is upstream", needs: @openings.needed(motor.key),
@@ -80,8 +76,8 @@ module UprightBench
         end
 
         def swaps
-          at_parts(SWAPPED.transform_values { |row| row[:faults] }).map do |place, here|
-            proving("swap:#{place.key}", place, here, minutes: SWAPPED.fetch(place.kind)[:minutes],
+          shown_by(:a_good_one).map do |place, here|
+            proving("swap:#{place.key}", place, here, minutes: SWAP_MINUTES,
               needs: @openings.needed(place.key),
               name: "#{place.name}: another one", tool: "a known good one",
               act: "Put in a known good one, and try the complaint again.", sign: "the complaint is gone")
@@ -92,7 +88,7 @@ module UprightBench
         def without
           return [] unless @sheet.runs_without_filter && WITHOUT.include?(@complaint)
 
-          at_parts(LEFT_OUT).map do |place, here|
+          shown_by(:leaving_it_out).map do |place, here|
             proving("without:#{place.key}", place, here, minutes: WITHOUT_MINUTES,
               name: "Without #{place.name.downcase}",
               act: "Take it out, and let it run for a moment.", sign: "the complaint is gone",
@@ -101,15 +97,11 @@ module UprightBench
           end
         end
 
-        # @param faults [Hash{Symbol=>Array<Symbol>}] by kind of part
+        # @param trial [Symbol] of Fault::TRIALS
         # @return [Hash{Sheets::Position=>Array<Cause>}]
-        def at_parts(faults)
-          @causes.select { |cause| cause.place && of_these?(faults, cause) }
+        def shown_by(trial)
+          @causes.select { |cause| cause.place && cause.fault.shown_by == trial }
             .group_by { |cause| @sheet.position(cause.place) }
-        end
-
-        def of_these?(faults, cause)
-          faults.fetch(@sheet.position(cause.place).kind, []).include?(cause.fault.key)
         end
 
         def proving(key, place, here, **fields)

@@ -6,23 +6,19 @@ module UprightBench
       # What is tried when everything is back in, from the sheet and from what was done (common practice). Each stands
       # for kinds of part: where the sheet has none, there is nothing to try.
       class Plan
-        ROLLS = %i[roll side_brush].freeze
-        FLOOR = %i[roll side_brush brush belt guide_bars wheels].freeze
-        # What is live, or holds it: opened on a machine for the mains, its safety is proven by who may do that.
-        LIVE = %i[motor carbon lead].freeze
         COMPLAINT = "complaint"
         SAFETY = "safety"
 
-        # key => kinds of part that it is tried for, what must be so, and whether only where something was worked at
+        # key (Kind#trials), what must be so, and whether only where something was worked at
         USUAL = [
-          ["filters", %i[filter], "Every filter clicks or locks, and no warning for a missing one shows", false],
-          ["roll-by-hand", ROLLS, "The roll turns freely by hand", true],
-          ["roll-power", FLOOR, "The brush runs under power", true],
-          ["flap", %i[flap], "The flap closes fully", true],
-          ["lid", %i[bag bin], "The lid or bin shuts without force", false],
-          ["light", %i[sensor], "The lights show what is normal", false],
-          ["dock-dust", %i[dock], "The dock takes the dust", false],
-          ["charge", %i[battery contacts], "It charges on its contacts", false]
+          ["filters", "Every filter clicks or locks, and no warning for a missing one shows", false],
+          ["roll-by-hand", "The roll turns freely by hand", true],
+          ["roll-power", "The brush runs under power", true],
+          ["flap", "The flap closes fully", true],
+          ["lid", "The lid or bin shuts without force", false],
+          ["light", "The lights show what is normal", false],
+          ["dock-dust", "The dock takes the dust", false],
+          ["charge", "It charges on its contacts", false]
         ].freeze
         ALWAYS = [["whistle", "No whistle and no new noise"],
                   ["full-power", "Half a minute at full power: it runs evenly and draws loose bits through"]].freeze
@@ -50,15 +46,15 @@ module UprightBench
         private
 
         def usual
-          USUAL.filter_map do |key, kinds, words, worked_only|
-            place = place_of(kinds, worked_only) || (place_with_light if key == "light")
+          USUAL.filter_map do |key, words, worked_only|
+            place = place_of(key, worked_only) || (place_with_light if key == "light")
             Trial.new(key: key, words: words, place: place.key, reason: why(place)) if place
           end
         end
 
         # What was worked at comes before what was not.
-        def place_of(kinds, worked_only)
-          here = @sheet.walk.select { |place| kinds.include?(place.kind) }
+        def place_of(trial, worked_only)
+          here = @sheet.walk.select { |place| place.kind_of_part.trials.include?(trial) }
           here.find { |place| @worked.include?(place.key) } || (here.first unless worked_only)
         end
 
@@ -97,7 +93,7 @@ module UprightBench
         end
 
         def safety
-          place = @sheet.walk.find { |one| LIVE.include?(one.kind) && @worked.include?(one.key) }
+          place = @sheet.walk.find { |one| one.kind_of_part.trait?(:live) && @worked.include?(one.key) }
           return unless place && @sheet.power == :mains
 
           Trial.new(key: SAFETY, words: "Its electrical safety was tested by a competent person", kind: :safety,

@@ -30,7 +30,7 @@ module UprightBench
           @position = position
           @name = name
           @unit = unit
-          @field = KINDS.fetch(position.kind).fetch(name)
+          @field = position.kind_of_part.fields.fetch(name)
         end
 
         # @return [Range] of numbers that are likely here, in the field's unit

@@ -15,11 +15,6 @@ module UprightBench
         BRISTLES = { "full" => Load::HARDLY, "worn" => 1.0, "missing" => Load::MOST }.freeze # house rule
         CARED_FOR = %i[clean wash].freeze # and not replaced
         GRADED = 0.5 # step of a word that is one of two or three
-        # What tells how a household treats a part, the surest first. Bristles of two words and belts tell too little.
-        TELLING = { filter: %i[indicator grey], bag: %i[bag_fill], bin: %i[bin_fill], brush: %i[standout],
-                    roll: %i[turns] }.freeze
-        READERS = { filter: %i[grey indicator], bag: %i[bag_fill], bin: %i[bin_fill], brush: %i[standout],
-                    roll: %i[turns bristles], belt: %i[stretch], carbon: %i[carbon_left], battery: %i[run_time] }.freeze
 
         # @param position [Sheets::Position]
         # @param observed [Hash{Symbol=>Object}]
@@ -32,14 +27,14 @@ module UprightBench
 
         # @return [Hash{Symbol=>Load}] action => how far it has come; of two that age one action the further counts
         def by_action
-          READERS.fetch(@position.kind, %i[state]).filter_map { |reader| send(reader) }
+          @position.kind_of_part.ages.filter_map { |reader| send(reader) }
             .group_by(&:first).transform_values { |loads| loads.map(&:last).max_by(&:share) }
         end
 
         # @return [Array(Symbol, Load), nil] the action and the load from which is learned how the household treats the
         #   part; nil where nothing tells it
         def telling
-          TELLING.fetch(@position.kind, []).lazy.filter_map { |reader| send(reader) }.first
+          @position.kind_of_part.tells.lazy.filter_map { |reader| send(reader) }.first
         end
 
         # What is left as it was found. What is judged good and was not measured is hardly gone, and what a person
@@ -145,10 +140,10 @@ module UprightBench
 
         # The good state of a list is hardly gone; one that is cleaned has come so far, and so has one that is replaced.
         def state
-          state = @observed[:state]
-          return unless States::TABLE.fetch(@position.kind, {}).key?(state) # a later sheet may have another kind here
+          state = @position.kind_of_part.states[@observed[:state]] # a later sheet may have another kind here
+          return unless state
 
-          verdict, = States.of(@position.kind, state)
+          verdict = state.verdict_kind
           load(verdict == :replace ? :replace : :clean, verdict == :leave ? Load::HARDLY : 1.0, step: GRADED)
         end
       end

@@ -9,25 +9,11 @@ module UprightBench
       #
       # nil means that not enough was recorded to say anything.
       class Read
-        READERS = {
-          filter: ReadFilter, brush: ReadBrush, roll: ReadRoll, bag: ReadBag, bin: ReadBin, belt: ReadBelt,
-          carbon: ReadCarbon, battery: ReadBattery
-        }.tap { |readers| readers.default = ReadState }.freeze
-
         # Whatever becomes of the part: its seat is checked, and what does not belong there is taken out.
         WORK_OF_ITS_OWN = %i[loose foreign].freeze
 
-        # Kind => what its reader asks the background for, beside the policy.
-        ASKS_FOR = { filter: %i[wash_count], brush: %i[fitted_on], bag: %i[fitted_on hours_per_week] }
-          .tap { |asks| asks.default = [].freeze }.freeze
-
-        # @return [Array<Symbol>] fields of Background; the others need not be looked up
-        def self.asks_for(kind)
-          ASKS_FOR[kind]
-        end
-
         # @param position [Sheets::Position]
-        # @param observed [Hash{Symbol=>Object}] fields as in KINDS; what was not looked at is absent
+        # @param observed [Hash{Symbol=>Object}] fields of its Kind; what was not looked at is absent
         # @param background [Background]
         def initialize(position:, observed:, background: Background.new)
           @position = position
@@ -38,7 +24,7 @@ module UprightBench
         # @return [Verdict, nil]
         # @raise [ArgumentError] when a field does not belong to the kind of part, or a number cannot be
         def call
-          fields = KINDS.fetch(@position.kind)
+          fields = @position.kind_of_part.fields
           unknown = @observed.keys - fields.keys
           raise ArgumentError, "#{@position.kind} has no #{unknown.join(', ')}" if unknown.any?
 
@@ -51,7 +37,7 @@ module UprightBench
         private
 
         def all
-          reader = READERS[@position.kind].new(@position, @observed, @background)
+          reader = @position.kind_of_part.read_by.new(@position, @observed, @background)
           [reader.verdict, *reader.beside, *ReadAnywhere.new(@position, @observed, @background).verdicts].compact
         end
 

@@ -7,10 +7,6 @@ module UprightBench
       # Each speaks for itself. (Common practice.)
       class ReadAnywhere < Reader
         CLAUSES = %i[cracked wet foreign smelling dirty noted].freeze
-        # A fault there can hurt somebody.
-        DANGEROUS = %i[lead battery].freeze
-        # Water there can kill the machine, or somebody.
-        LIVE = %i[motor carbon battery contacts lead sensor].freeze
 
         # @return [Array<Verdict>]
         def verdicts
@@ -21,23 +17,21 @@ module UprightBench
 
         # Fields that the part's own reader takes are left to it.
         def seen(name)
-          @observed[name] if Findings.anywhere(@position.kind).key?(name)
+          @observed[name] if kind.anywhere.key?(name)
         end
 
         def cracked
           return unless seen(:cracked)
-          return say(:refer, :cracked_stop, confidence: :high, stop: true) if DANGEROUS.include?(@position.kind)
+          return say(:refer, :cracked_stop, confidence: :high, stop: true) if kind.cracked == Kind::STOP
 
-          return say(:refer, :motor_cracked, confidence: :high) if @position.kind == :motor
-
-          say(:replace, :cracked, confidence: :high)
+          say(kind.cracked, kind.cracked == :refer ? :motor_cracked : :cracked, confidence: :high)
         end
 
         def wet
           return unless seen(:wet)
-          return say(:refer, :wet_stop, confidence: :high, stop: true) if LIVE.include?(@position.kind)
+          return say(:refer, :wet_stop, confidence: :high, stop: true) if kind.wet == Kind::STOP
 
-          say(:clean, :wet, confidence: :high)
+          say(kind.wet, :wet, confidence: :high)
         end
 
         def foreign

@@ -5,6 +5,7 @@ module UprightBench
     module Findings
       # Bag: burst, fill against the school's line, age against the hygiene limit, days left at the use rate.
       class ReadBag < Reader
+        ASKS_FOR = %i[fitted_on hours_per_week].freeze
         CLAUSES = %i[burst full stale soon_full room_left].freeze
         SOON_DAYS = 14 # it will not last until anybody looks again (house rule)
         HYGIENE_DAYS = 62 # common practice: every two months at twice a week

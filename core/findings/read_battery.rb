@@ -12,7 +12,7 @@ module UprightBench
         private
 
         def dangerous
-          return unless @observed[:state] && States.of(:battery, @observed[:state]).last
+          return unless @observed[:state] && kind.state(@observed[:state]).stop?
 
           say_state(@observed[:state])
         end

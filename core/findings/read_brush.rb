@@ -6,6 +6,7 @@ module UprightBench
       # Brush: bristles must stand proud of the guide bars; flush with them is worn out (common practice).
       # The height dial is highest for new bristles and stepped down in equal parts of the remaining wear.
       class ReadBrush < Reader
+        ASKS_FOR = %i[fitted_on].freeze
         CLAUSES = %i[gaps flush flush_before_next_service proud].freeze
 
         # @return [Integer, nil] the dial setting that the stand-out implies; nil when there is no dial

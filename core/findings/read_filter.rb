@@ -6,6 +6,7 @@ module UprightBench
       # Filter: torn, wetted, loose, after a wash, full indicator, at its last wash, as dark as the reference,
       # smelling, greyed.
       class ReadFilter < Reader
+        ASKS_FOR = %i[wash_count].freeze
         CLAUSES = %i[torn damp unwashed_out indicator_full washed_out dark smelling greyed light].freeze
         DARK = 5           # as dark as the reference (common practice)
         STILL_GREY = 4     # after a wash (common practice)

@@ -3,12 +3,9 @@
 module UprightBench
   module Core
     module Findings
-      # Parts that are read by one look: the state decides, as States has it.
+      # Parts that are read by one look: the state decides, as their kind has it.
       class ReadState < Reader
         CLAUSES = %i[bound washed by_state].freeze
-        # States that a wash helps where the sheet allows one; else they are cleaned dry.
-        DIRTY = { pad: %w[dirty], tank: %w[dirty], path: %w[partly blocked], screen: %w[hair-wound clogged],
-                  cyclone: %w[dusty packed], window: %w[dirty], wiper: %w[dirty], seal: %w[dirty] }.freeze
 
         private
 
@@ -24,9 +21,9 @@ module UprightBench
         end
 
         def washed
-          return unless @position.washable? && DIRTY.fetch(@position.kind, []).include?(state)
+          return unless state && @position.washable? && kind.state(state).wash_helps
 
-          say(:wash, :dirty_washable, seen: Reason.of(States.clause(@position.kind, state)), confidence: :high)
+          say(:wash, :dirty_washable, seen: Reason.of(clause(state)), confidence: :high)
         end
 
         def by_state

@@ -6,6 +6,8 @@ module UprightBench
       # What the readers share: they try their clauses in the order of CLAUSES, and the first that
       # speaks decides. A clause is a method that returns a Verdict or nil.
       class Reader
+        ASKS_FOR = [].freeze # fields of Background that it asks for, beside the policy
+
         def initialize(position, observed, background)
           @position = position
           @observed = observed
@@ -33,10 +35,19 @@ module UprightBench
           @background.policy
         end
 
-        # What States says of the position's kind in this state.
-        def say_state(state)
-          kind, stop = States.of(@position.kind, state)
-          say(kind, States.clause(@position.kind, state), confidence: :high, stop: stop)
+        def kind
+          @position.kind_of_part
+        end
+
+        # What its kind says of a part in this state.
+        def say_state(word)
+          state = kind.state(word)
+          say(state.verdict_kind, clause(word), confidence: :high, stop: state.stop?)
+        end
+
+        # @return [Symbol] as in :side_brush_hair_wound
+        def clause(state)
+          :"#{@position.kind}_#{state.tr(' -', '_')}"
         end
 
         # @param figures [Hash{Symbol=>Object}] of the reason

@@ -7,9 +7,6 @@ module UprightBench
       # filters within a millimetre of each side (house rules). It takes two sides to tell: one alone says too little.
       class ByMeasure
         SIDES = %w[length_mm width_mm diameter_mm].freeze
-        BELT_SHARE = 0.01
-        BELT_WIDTH_MM = 0.5
-        FILTER_MM = 1.0
         NEAR = 3 # so many times the tolerance still looks alike
 
         # @param kind [Symbol] of the place
@@ -56,7 +53,7 @@ module UprightBench
         private
 
         def compared?(part)
-          part.kind == @kind && %i[belt filter].include?(@kind) && @wanted.size > 1 &&
+          part.kind == @kind && allowed.size_decides && @wanted.size > 1 &&
             (@wanted.keys - part.measures.keys).empty?
         end
 
@@ -65,9 +62,12 @@ module UprightBench
         end
 
         def tolerance(side, value)
-          return FILTER_MM unless @kind == :belt
+          allowed.of(side, value)
+        end
 
-          side == "length_mm" ? value * BELT_SHARE : BELT_WIDTH_MM
+        # @return [Kind::Tolerance]
+        def allowed
+          Kinds.fetch(@kind).tolerance
         end
 
         def said(side)

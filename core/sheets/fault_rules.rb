@@ -20,7 +20,7 @@ module UprightBench
 
         def unknown_faults
           each_own do |place, list, row, index|
-            next if Faults::Kinds.of_place(place.kind).key?(row.fault.to_sym)
+            next if Faults::Possible.at(place.kind).key?(row.fault.to_sym)
 
             say("#{row.fault} is no fault of a #{place.kind.to_s.tr('_', ' ')}", place, list, index, "fault")
           end

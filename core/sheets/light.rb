@@ -13,7 +13,7 @@ module UprightBench
         # @!attribute way [String] of WAYS
         # @!attribute count [Integer, nil] how often it blinks before it pauses; nil where nobody counts
         # @!attribute means [String, nil] in the words of the maker's papers
-        # @!attribute fault [String] a key of Faults::Kinds for the kind of part
+        # @!attribute fault [String] a key of Faults::Possible.at the kind of part
         fields :color, :way, :fault, count: nil, means: nil
 
         # @return [String] as in "red, blinks 3 times"

@@ -9,7 +9,7 @@ module UprightBench
         include Value
 
         # @!attribute complaint [String] a key of Faults::Complaints
-        # @!attribute fault [String] a key of Faults::Kinds for the kind of part
+        # @!attribute fault [String] a key of Faults::Possible.at the kind of part
         # @!attribute percent [Numeric]
         fields :complaint, :fault, :percent
 

@@ -30,8 +30,11 @@ module UprightBench
         CARED = %w[wash clean replace].freeze
         # What a place has beside its part that is asked for at a look-over.
         FEATURES = %w[status_light].freeze
-        # Never wetted, whatever a sheet says (common practice).
-        NEVER_WETTED = %i[motor carbon battery lead contacts sensor wheels belt].freeze
+
+        # @return [Kind]
+        def kind_of_part
+          Kinds.fetch(kind)
+        end
 
         # @param action [String, Symbol]
         # @return [String, nil] how to care for it: in words of the action's own, else in those of the place; which say
@@ -68,7 +71,7 @@ module UprightBench
         private
 
         def check
-          raise ArgumentError, "unknown kind #{kind}" unless Findings::KINDS.key?(kind)
+          raise ArgumentError, "unknown kind #{kind}" unless Kinds::ALL.key?(kind)
           raise ArgumentError, "minutes must be positive" unless minutes.positive?
           raise ArgumentError, "a task stands twice" if tasks.map(&:key).uniq.size < tasks.size
 
@@ -90,7 +93,7 @@ module UprightBench
         def check_water
           raise ArgumentError, "water is #{WATERS.join(', ')}" unless WATERS.include?(water)
           raise ArgumentError, "what may be wetted needs drying_floor_hours" if washable? && drying_floor_hours.nil?
-          return unless may_be_wetted? && NEVER_WETTED.include?(kind)
+          return unless may_be_wetted? && kind_of_part.trait?(:never_wet)
 
           raise ArgumentError, "a #{kind.to_s.tr('_', ' ')} is never wetted"
         end

@@ -56,8 +56,6 @@ module UprightBench
                         stick: ["wand", "charger", "crevice tool"], robot: %w[dock],
                         drum: ["wand", "floor tool", "hose"] }.freeze
         UNKNOWN = "unknown"
-        # Kinds of which some may be washed and others not.
-        WATER_UNKNOWN = %w[filter path bin seal].freeze
 
         module_function
 
@@ -118,7 +116,7 @@ module UprightBench
         def position(key, name, station, kind, *beside)
           { "key" => key, "name" => name, "station" => station, "kind" => kind }
             .merge(beside.any? ? { "beside" => true } : {})
-            .merge(WATER_UNKNOWN.include?(kind) ? { "water" => UNKNOWN } : {})
+            .merge(Kinds.fetch(kind.to_sym).trait?(:some_are_washed) ? { "water" => UNKNOWN } : {})
         end
         private_class_method :position
       end

@@ -11,11 +11,7 @@ module UprightBench
         USUAL = { stick: [18.0, 20.0], upright: [19.0, 30.0], canister: [22.0, 31.0], drum: [23.0, 38.0],
                   robot: [3.5, 12.0] }.freeze
         FREE = 1.456 # times the flow through the path, that the fan alone would let through (from memory)
-        # How much each part takes of the path's resistance, beside the others (from memory).
-        SHARES = { path: 2.0, filter: 3.0, bag: 3.0, bin: 0.5, screen: 1.5, cyclone: 2.0, roll: 1.0, brush: 1.0,
-                   wiper: 0.5, vents: 0.5, flap: 0.5 }.tap { |shares| shares.default = 0.0 }.freeze
-        LEAST = 0.2 # of a station in which none of these stands
-        LAMINAR = { filter: 0.5, bag: 0.3 }.tap { |shares| shares.default = 0.0 }.freeze
+        LEAST = 0.2 # resistance of a station in which nothing resists (from memory)
 
         # How much a machine differs from what it was at its last good service, machines of a model from its rated
         # readings, and machines of a kind from the usual ones (from memory).
@@ -91,9 +87,9 @@ module UprightBench
 
         def stages(stations)
           stations.map do |station|
-            kinds = @sheet.at(station.key).reject(&:beside).map(&:kind)
-            k = [kinds.sum { |kind| SHARES[kind] }, LEAST].max
-            laminar = kinds.sum { |kind| SHARES[kind] * LAMINAR[kind] } / k
+            kinds = @sheet.at(station.key).reject(&:beside).map(&:kind_of_part)
+            k = [kinds.sum(&:resistance), LEAST].max
+            laminar = kinds.sum { |kind| kind.resistance * kind.laminar } / k
             Machine::Stage.new(key: station.key, k: k, laminar: laminar, leak: 0.0).freeze
           end
         end

@@ -10,9 +10,7 @@ module UprightBench
       # is cleaned, along the air path. New parts come last: nothing is fitted before seals and hose are clean (all
       # common practice).
       class Plan
-        EMPTIED = %i[bin bag tank].freeze
-        DUSTS = %i[filter screen cyclone vents].freeze
-        CUT_FREE = %i[roll side_brush brush comb wheels].freeze
+        CLEANING = { emptied: 1, dusts: 2, cut_free: 3, along_the_air: 5 }.freeze # Kind#cleaned => group
         FITTED = 6 # the last group
 
         # @param position [Sheets::Position]
@@ -71,7 +69,7 @@ module UprightBench
         def group(position)
           case verdict(position)
           when :refer then 0
-          when :clean then cleaning_group(position.kind)
+          when :clean then CLEANING.fetch(position.kind_of_part.cleaned)
           when :wash then 4
           else FITTED
           end
@@ -87,13 +85,6 @@ module UprightBench
           @ways ||= Strip::Ways.new(@sheet)
           off = @ways.to([position.key]).flat_map(&:takes_off) - [position.key]
           (@fitted & off).size
-        end
-
-        def cleaning_group(kind)
-          return 1 if EMPTIED.include?(kind)
-          return 2 if DUSTS.include?(kind)
-
-          CUT_FREE.include?(kind) ? 3 : 5
         end
 
         def wait_hours(position)

@@ -3,24 +3,22 @@
 module UprightBench
   module Drawings
     module Gauges
-      # A bag or a bin, filled as far as it was found, with the line at which it is changed or emptied; the fine
-      # scratches of a hazed bin stand in its wall.
+      # What fills, as far as it was found, with the line at which it is changed or emptied; fine scratches of a haze
+      # stand in its wall. Each kind has its SHAPE, its DUE (what is done at the line) and its `limit`.
       class Container < Base
         TOP = 10
         FLOOR = 72
-        SIDES = { bag: "M70 10q-8 30 0 56q0 6 6 6h68q6 0 6-6q8-26 0-56", bin: "M70 10v56q0 6 6 6h68q6 0 6-6v-56" }
-          .freeze
         HAZE = "M78 20l10 12M88 18l14 18M104 22l8 12M118 16l12 18M132 24l10 12M82 44l12 14M100 46l12 12M124 44l12 16"
 
         def label
           "#{@position.name}, #{@observed[:fill_percent] ? "#{fill} % full" : 'fill not measured'}, " \
-            "#{bag? ? 'change' : 'empty'} at #{limit} %" \
+            "#{self.class::DUE} at #{limit} %" \
             "#{', hazed by scratches' if @observed[:haze]}"
         end
 
         def content
           line = level(limit)
-          dust + path(SIDES.fetch(@position.kind), "wall") + flaws + limit_line(58, line, 162, line) +
+          dust + path(self.class::SHAPE, "wall") + flaws + limit_line(58, line, 162, line) +
             Svg.text("#{limit} %", x: 168, y: line + 5, class: "gauge-text") + foot(fill_words)
         end
 
@@ -40,18 +38,8 @@ module UprightBench
             (@observed[:burst] || @observed[:cracked] ? path("M150 30l-12 8 8 8-12 10", "gauge-crack") : "")
         end
 
-        def bag?
-          @position.kind == :bag
-        end
-
         def fill
           @observed[:fill_percent] || 0
-        end
-
-        def limit
-          return @policy.bin_limit_percent unless bag?
-
-          @position.measures["change_at_percent"] || @policy.bag_limit_percent
         end
 
         def level(percent)

@@ -29,7 +29,7 @@ module UprightBench
         # What was observed, as it would be typed.
         # @return [Hash{Symbol=>Object}]
         def self.written(position, observed, unit:)
-          fields = Core::Findings::KINDS.fetch(position.kind)
+          fields = position.kind_of_part.fields
           observed.to_h do |name, value|
             [name, value && fields[name] ? fields.fetch(name).typed(value, unit: unit) : value]
           end
@@ -60,7 +60,7 @@ module UprightBench
         end
 
         # Built once, when the application starts: building one takes longer than saving a finding may.
-        CONTRACTS = Core::Findings::KINDS.transform_values { |fields| build(fields) }.freeze
+        CONTRACTS = Core::Kinds::ALL.transform_values { |kind| build(kind.fields) }.freeze
 
         def initialize(typed, position, policy)
           @position = position
@@ -81,7 +81,7 @@ module UprightBench
         private
 
         def fields
-          Core::Findings::KINDS.fetch(@position.kind)
+          @position.kind_of_part.fields
         end
 
         def measures

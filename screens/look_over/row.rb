@@ -115,7 +115,7 @@ module UprightBench
 
         # @return [Array<RowField>] what may be seen anywhere
         def more_fields
-          @more_fields ||= fields_of(Core::Findings.anywhere(@place.kind))
+          @more_fields ||= fields_of(@place.kind_of_part.anywhere)
         end
 
         # @return [Boolean] something of that is recorded, or was typed wrong

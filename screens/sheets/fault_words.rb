@@ -25,7 +25,7 @@ module UprightBench
         end
 
         def fault_words(place, fault)
-          Core::Faults::Kinds.of_place(place.kind).fetch(fault.to_sym).words
+          Core::Faults::Possible.at(place.kind).fetch(fault.to_sym).words
         end
       end
     end

@@ -5,7 +5,7 @@ module UprightBench
     module Shelf
       # A part as it is put on file, or changed.
       class PartForm < Form
-        KINDS = Core::Findings::KINDS.keys.map(&:to_s).freeze
+        KINDS = Core::Kinds::ALL.keys.map(&:to_s).freeze
         NUMBER = %r{\A[A-Z0-9][A-Z0-9./-]{0,39}\z}
         SIDES = %i[length_mm width_mm diameter_mm].freeze
         WORDS = %i[name kind maker supplier filter_class successor barcode].freeze

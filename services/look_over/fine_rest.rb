@@ -13,7 +13,7 @@ module UprightBench
       def self.call(number, station, by:, at:)
         DB.transaction do
           job = Lookup.job(number, lock: true)
-          one_by_one, rest = rest(job, station).partition { |place| Core::Findings::ONE_BY_ONE.include?(place.kind) }
+          one_by_one, rest = rest(job, station).partition { |place| place.kind_of_part.trait?(:one_by_one) }
           rest.each do |place|
             RecordFinding.new(job, place.key, observed: Core::Findings.fine(place), fine: true, version: 0, by: by,
               at: at).call

@@ -6,7 +6,7 @@ module UprightBench
     class RecordFinding
       # @param number [Integer] the job's
       # @param position [String] a key of the job's sheet
-      # @param observed [Hash{Symbol=>Object}] as in Core::Findings::KINDS
+      # @param observed [Hash{Symbol=>Object}] fields of the place's Core::Kind
       # @param verdict [Symbol, nil] the person's own, over what the rule says
       # @param version [Integer] the version that was on the screen; 0 for none
       # @param policy [Core::Findings::Policy] the shop's, when the caller has read it
@@ -128,7 +128,7 @@ module UprightBench
       # What the reader of this kind of part asks for, and no more.
       def background
         today = Config::Zone.date(@at)
-        asks = Core::Findings::Read.asks_for(@position.kind)
+        asks = @position.kind_of_part.asks_for
         if asks.intersect?(%i[wash_count fitted_on])
           fitting = Models::Fitting.in_place.first(machine_id: @job.machine_id, position: @position.key)
         end

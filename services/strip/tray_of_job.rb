@@ -37,7 +37,7 @@ module UprightBench
 
       # @return [Array<String>] tools of all that was opened in the job
       def tools(job, steps: Models::OpenedStep.where(job_id: job.id).distinct.select_map(:step))
-        steps.select { |key| job.sheet.step?(key) }.flat_map { |key| job.sheet.step(key).tools }.uniq
+        job.sheet.steps.select { |step| steps.include?(step.key) }.flat_map(&:tools).uniq
       end
     end
   end

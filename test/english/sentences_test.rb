@@ -77,7 +77,7 @@ class SentencesTest < CoreTest
   def test_every_reason_has_a_sentence
     given = Dir[File.join(CoreAlone::ROOT, "core/**/*.rb"), File.join(CoreAlone::ROOT, "services/**/*.rb")]
       .flat_map { |file| keys_in(File.read(file)) }
-    states = Findings::States::TABLE.flat_map { |kind, of| of.keys.map { |state| Findings::States.clause(kind, state) } }
+    states = Kinds.all.flat_map { |kind| kind.states.keys.map { |state| :"#{kind.key}_#{state.tr(' -', '_')}" } }
 
     assert_empty (given + states).uniq - Sentences::TEXTS.keys
     assert_empty Sentences::TEXTS.keys - given - states - %i[written]
@@ -103,7 +103,7 @@ class SentencesTest < CoreTest
   # Whatever is found at whatever place, it is said whole.
   def test_whatever_is_found_is_said_whole
     for_all(times: 300) do |random|
-      kind = Findings::KINDS.keys.sample(random: random)
+      kind = Kinds::ALL.keys.sample(random: random)
       place = position(kind: kind, measures: MEASURES, tap_out: random.rand < 0.5, **water(kind, random))
       verdict = Findings::Read.new(position: place, observed: seen(kind, random), background: BACKGROUND).call
       sentence = verdict ? Sentences.of(verdict.reason) : "Nothing."
@@ -137,7 +137,7 @@ class SentencesTest < CoreTest
   end
 
   def seen(kind, random)
-    Findings::KINDS.fetch(kind).transform_values { |field| field.sample_values.sample(random: random) }
+    Kinds.fetch(kind).fields.transform_values { |field| field.sample_values.sample(random: random) }
       .select { random.rand < 0.5 }
   end
 end

@@ -81,7 +81,7 @@ class SheetFileTest < AppTest
     position = SCHEMA.value.dig("$defs", "position", "properties")
 
     assert_equal Core::Sheets::Shape::POSITION.keys.sort, position.keys.sort
-    assert_equal Core::Findings::KINDS.keys.map(&:to_s).sort, position.dig("kind", "enum").sort
+    assert_equal Core::Kinds::ALL.keys.map(&:to_s).sort, position.dig("kind", "enum").sort
     assert_equal Core::Sheets::Position::FEATURES, position.dig("features", "items", "enum")
     assert_equal Core::Sheets::Shape::SHEET.keys.sort, SCHEMA.value["properties"].keys.sort
   end

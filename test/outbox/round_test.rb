@@ -148,6 +148,7 @@ class RoundTest < DatabaseTest
 
       assert_equal NOW + Outbox::Round::BUSY_SECONDS, round
       assert_equal %w[queued], states(one)
+      other.get(Sequel.function(:pg_advisory_unlock, Outbox::Round::LOCK_SPACE, @batch.id))
     end
 
     assert_nil round

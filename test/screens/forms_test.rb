@@ -71,7 +71,7 @@ class FormsTest < AppTest
 
   # Every field of every kind of part comes through the form as the core's readers take it.
   def test_every_field_of_every_kind
-    Core::Findings::KINDS.each do |kind, fields|
+    Core::Kinds::ALL.transform_values(&:fields).each do |kind, fields|
       place = Core::Sheets::Position.new(key: "p", name: "P", station: "s", kind: kind)
       typed = fields.to_h { |name, field| [name.to_s, sample(field)] }
       form = Screens::LookOver::FindingForm.new(typed.merge("version" => "0"), place, Core::Findings::Policy.new)

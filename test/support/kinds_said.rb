@@ -49,15 +49,15 @@ module KindsSaid
     end
 
     def form
-      fields = [Core::Findings.fields(@place), Core::Findings.anywhere(@place.kind)]
+      fields = [Core::Findings.fields(@place), @place.kind_of_part.anywhere]
       [fields.map { |some| some.transform_values { |field| [field.type, field.to_h.transform_values(&:to_s)] } },
-       Core::Findings.fine(@place), Core::Findings::ONE_BY_ONE.include?(@place.kind)]
+       Core::Findings.fine(@place), @place.kind_of_part.trait?(:one_by_one)]
     end
 
     # With the air that each asks for, and what is done about it.
     def faults
       sheet = Struct.new(:place) { def position(_key) = place }.new(@place.with(station: "here"))
-      Core::Faults::Kinds.of_place(@place.kind).sort.map do |key, fault|
+      Core::Faults::Possible.at(@place.kind).sort.map do |key, fault|
         cause = Core::Faults::Cause.at(@place, fault, 0.5)
         [key, fault.observed, fault.seen, cause.words, Core::Suction::AirOfFault.new(sheet).call(cause),
          (Core::Faults::Remedy.of(sheet, cause) if fault.observed.any?)]
@@ -84,7 +84,7 @@ module KindsSaid
     end
 
     def measured
-      fields = Core::Findings::KINDS.fetch(@place.kind)
+      fields = @place.kind_of_part.fields
       @observed.select { |name, _| fields.fetch(name).type == :measure }
     end
   end
@@ -103,7 +103,7 @@ module KindsSaid
       Core::Faults::Complaints::ALL.sort_by(&:key).map do |complaint|
         search = Core::Faults::PlanSearch.new(@sheet, complaint.key).call
         [complaint.words, search.causes.sort_by(&:key).map { |cause| [cause.words, cause.weight.round(PLACES)] },
-         search.checks.map { |check| check.to_h.merge(shows: check.shows.sort.to_h) },
+         search.checks.map { |check| check.to_h.merge(shows: check.shows.sort.to_h, codes: check.codes.sort.to_h) },
          Core::Faults::GreedyOrder.new(belief(search), search.checks, {}).first.key]
       end
     end
@@ -115,11 +115,17 @@ module KindsSaid
     # For each fault that a place may have, which other faults may have caused it.
     def origins
       @sheet.walk.flat_map do |place|
-        Core::Faults::Kinds.of_place(place.kind).sort.map do |key, fault|
-          cause = Core::Faults::Cause.at(place, fault, 0.0)
+        Core::Faults::Possible.at(place.kind).sort.map do |key, fault|
+          cause = setting_or_fault(place, key, fault)
           [place.key, key, Core::Faults::Origins.new(@sheet).of(cause).map(&:key).sort]
         end
       end
+    end
+
+    def setting_or_fault(place, key, fault)
+      return Core::Faults::Cause.setting(key, 0.0) if Core::Faults::Cause.setting?(place, key)
+
+      Core::Faults::Cause.at(place, fault, 0.0)
     end
 
     def air

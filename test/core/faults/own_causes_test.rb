@@ -139,20 +139,11 @@ class OwnCausesTest < CoreTest
   # A filter that is missing or torn lets dust into the motor; a stuck roll eats its belt (common practice).
   def test_what_may_be_behind_a_fault
     places = Faults::Origins.new(sheet)
-    worn = Faults::Cause.at(sheet.position("motor"), Faults::Kinds.fetch(:motor, :worn), 0.1)
-    clogged = Faults::Cause.at(sheet.position(filter), Faults::Kinds.fetch(:filter, :full), 0.1)
+    worn = Faults::Cause.at(sheet.position("motor"), Faults::Possible.fetch(:motor, :worn), 0.1)
+    clogged = Faults::Cause.at(sheet.position(filter), Faults::Possible.fetch(:filter, :full), 0.1)
 
     assert_includes places.of(worn).map(&:key), "#{filter}:loose"
     refute_includes places.of(clogged).map(&:place), filter, "never itself"
     assert_empty places.of(Faults::Cause.setting(:pile, 0.1))
-  end
-
-  def test_every_origin_is_a_fault_of_its_part
-    Faults::Origins::BEHIND.each do |part, faults|
-      faults.each do |fault, behind|
-        assert Faults::Kinds.fetch(part, fault)
-        behind.each { |other, keys| keys.each { |key| assert Faults::Kinds.fetch(other, key) } }
-      end
-    end
   end
 end

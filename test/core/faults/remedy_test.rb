@@ -12,7 +12,7 @@ class RemedyTest < CoreTest
     { %w[pre-filter full] => :wash, %w[pre-filter torn] => :replace, %w[motor burnt] => :refer,
       %w[roll wound] => :clean }.each do |(place, fault), remedy|
       position = SHEET.position(place)
-      cause = Faults::Cause.at(position, Faults::Kinds.fetch(position.kind, fault.to_sym), 0.1)
+      cause = Faults::Cause.at(position, Faults::Possible.fetch(position.kind, fault.to_sym), 0.1)
 
       assert_equal remedy, Faults::Remedy.of(SHEET, cause), "#{place} #{fault}"
     end

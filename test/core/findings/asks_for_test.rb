@@ -16,15 +16,15 @@ class AsksForTest < CoreTest
 
   # Every single value that may be recorded for a kind.
   def each_observation(kind)
-    Findings::KINDS.fetch(kind).each do |name, field|
+    Kinds.fetch(kind).fields.each do |name, field|
       field.sample_values.each { |value| yield({ name => value }) }
     end
   end
 
   def test_what_is_not_asked_for_makes_no_difference
-    Findings::KINDS.each_key do |kind|
+    Kinds::ALL.each_key do |kind|
       place = position(kind: kind, measures: MEASURES)
-      asked = RICH.slice(*Findings::Read.asks_for(kind))
+      asked = RICH.slice(*Kinds.fetch(kind).asks_for)
 
       each_observation(kind) do |observed|
         assert_equal [verdict(place, observed, asked)], [verdict(place, observed, RICH)], "#{kind} #{observed}"

@@ -5,7 +5,7 @@ require_relative "../../core_helper"
 # What may be recorded at a place, and how it is written.
 class FieldsTest < CoreTest
   def field(kind, name)
-    Findings::KINDS.fetch(kind).fetch(name)
+    Kinds.fetch(kind).fields.fetch(name)
   end
 
   def test_the_ends_of_the_grey_scale_have_words

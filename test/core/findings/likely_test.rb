@@ -66,8 +66,8 @@ class LikelyTest < CoreTest
   def test_what_may_be_typed_at_all
     percent = [%i[filter indicator_percent], %i[bag fill_percent], %i[bin fill_percent]]
 
-    assert_equal [0..100] * 3, percent.map { |kind, name| Findings::KINDS.fetch(kind).fetch(name).range }
-    assert_equal [0..240, 0..120], %i[run_minutes run_minutes_full].map { |name| Findings::KINDS[:battery][name].range }
+    assert_equal [0..100] * 3, percent.map { |kind, name| Kinds.fetch(kind).fields.fetch(name).range }
+    assert_equal [0..240, 0..120], %i[run_minutes run_minutes_full].map { |name| Kinds::Battery.fields[name].range }
   end
 
   def test_what_is_no_number_of_this_world

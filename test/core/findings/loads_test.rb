@@ -139,8 +139,8 @@ class LoadsTest < CoreTest
   # Whatever may be recorded anywhere is a share within bounds.
   def test_every_finding_is_a_share_within_bounds
     for_all do |random|
-      kind = Findings::KINDS.keys.sample(random: random)
-      observed = Findings::KINDS.fetch(kind).transform_values { |field| field.sample_values.sample(random: random) }
+      kind = Kinds::ALL.keys.sample(random: random)
+      observed = Kinds.fetch(kind).fields.transform_values { |field| field.sample_values.sample(random: random) }
       measures = { "new_standout_mm" => 8, "length_mm" => 332, "new_length_mm" => 30, "run_minutes" => 30 }
 
       Findings::Loads.new(position(kind: kind, measures: measures), observed).by_action.each do |action, load|

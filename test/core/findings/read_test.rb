@@ -269,8 +269,8 @@ class ReadTest < CoreTest
 
   # The good word stands first, leaves the part alone, and is what "all the rest is fine" records.
   def test_the_first_word_of_every_list_is_the_good_one
-    Findings::States::TABLE.each { |kind, states| assert_equal :leave, states.values.first, kind }
-    Findings::KINDS.each_key do |kind|
+    Kinds.all.each { |kind| assert_equal Kind::State::GOOD, kind.states.values.first, kind.key if kind.states_in }
+    Kinds::ALL.each_key do |kind|
       fine = Findings.fine(position(kind: kind))
 
       unless fine.empty?
@@ -298,7 +298,7 @@ class ReadTest < CoreTest
   end
 
   def test_every_word_of_every_choice_is_read
-    Findings::KINDS.each do |kind, fields|
+    Kinds::ALL.transform_values(&:fields).each do |kind, fields|
       fields.select { |_, field| field.type == :choice }.each do |name, field|
         field.options.each { |word| refute_nil read({ kind: kind }, { name => word }), "#{kind} #{word}" }
       end
@@ -339,12 +339,12 @@ class ReadTest < CoreTest
   def test_what_may_be_recorded_of_a_field
     assert_equal [[true], [0, 1, 2, 3, 4, 5], %w[full worn missing]],
       [%i[filter torn], %i[filter grey], %i[roll bristles]]
-        .map { |kind, name| Findings::KINDS.fetch(kind).fetch(name).sample_values }
+        .map { |kind, name| Kinds.fetch(kind).fields.fetch(name).sample_values }
   end
 
   def test_types_of_fields_and_minutes_of_verdicts
     assert_equal %i[choice flag measure scale text],
-      Findings::KINDS.values.flat_map(&:values).map(&:type).uniq.sort
+      Kinds.all.flat_map { |kind| kind.fields.values }.map(&:type).uniq.sort
     assert_equal({ leave: 0, clean: 5, wash: 8, replace: 3, refer: 5 },
       Findings::VerdictKind::ALL.to_h { |kind| [kind.key, kind.minutes] })
     assert_equal %w[cleaned washed replaced referred] + (["looked at"] * 2),

@@ -11,7 +11,7 @@ class HiddenAirTest < CoreTest
 
   def cause(place, fault)
     position = SHEET.position(place)
-    Faults::Cause.at(position, Faults::Kinds.fetch(position.kind, fault), 0.1)
+    Faults::Cause.at(position, Faults::Possible.fetch(position.kind, fault), 0.1)
   end
 
   def shown(causes, point, kind, seed: 3, **more)

@@ -2,10 +2,10 @@
 
 module UprightBench
   module Drawings
-    module Gauges
+    module Kinds
       # A brush strip in section between its guide bars, and the dial setting that its stand-out implies.
       # 4 px a millimetre; new bristles as a ghost, today's in ink, the bars as two feet either side.
-      class Brush < Base
+      class Brush < Gauges::Base
         BAR = 44
         PX_A_MM = 4
         FEET = [8, 128].freeze

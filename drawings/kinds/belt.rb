@@ -2,9 +2,9 @@
 
 module UprightBench
   module Drawings
-    module Gauges
+    module Kinds
       # A belt round its two pulleys; below it how far it has stretched between its length when new and the limit.
-      class Belt < Base
+      class Belt < Gauges::Base
         SCALE = { left: 30, width: 160, y: 66 }.freeze
         BEYOND = 1.5 # the scale runs on past the limit
 

@@ -2,9 +2,9 @@
 
 module UprightBench
   module Drawings
-    module Gauges
+    module Kinds
       # A pack, bulging when it is swollen; inside it the run time measured as a share of its run time when new.
-      class Battery < Base
+      class Battery < Gauges::Base
         SOUND = "M50 14h120v50h-120zM170 30h8v18h-8"
         SWOLLEN = "M50 14q60-16 120 0q12 25 0 50q-60 16-120 0q-12-25 0-50zM178 30h8v18h-8"
         NAMES = %i[run_minutes run_minutes_full].freeze

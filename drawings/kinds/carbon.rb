@@ -2,9 +2,9 @@
 
 module UprightBench
   module Drawings
-    module Gauges
+    module Kinds
       # A carbon brush pressing on the commutator: what is left of it, and the least it may be.
-      class Carbon < Base
+      class Carbon < Gauges::Base
         ROOM = 120.0
         RIGHT = 160
 

@@ -2,10 +2,10 @@
 
 module UprightBench
   module Drawings
-    module Gauges
+    module Kinds
       # A filter against its grey scale, from white to as dark as the reference; under it the indicator, where it has
       # one.
-      class Grey < Base
+      class Filter < Gauges::Base
         STEPS = 6
 
         def label

@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+module UprightBench
+  module Core
+    module Kinds
+      # A brush strip that stands still between its guide bars.
+      Brush = Kind.new(
+        key: :brush,
+        states_in: nil, states_label: nil, states: {},
+        asked: {
+          standout_mm: Findings::Fields::Measure.new(label: "Bristles beyond the guide bars", unit: "mm",
+            range: -5..40),
+          gaps: Findings::Fields::Flag.new(label: "Bristles missing")
+        },
+        said_otherwise: [],
+        read_by: Findings::ReadBrush,
+        ages: %i[standout], tells: %i[standout],
+        cracked: :replace, wet: :clean,
+        look: Kind::Look.new(
+          act: "Lay a straight edge over the guide bars.",
+          sign: "bristles flush with the bars, or gaps", tool: "straight edge"
+        ),
+        other_faults: [
+          Faults::Fault.new(
+            key: :flush, words: "worn flush with the bars", observed: { standout_mm: 0 },
+            seen: 0.97, air: :nothing, shown_by: nil,
+            explains: { weak_on_the_floor: 18, hard_to_push: 5, dirt_comes_back_out: 14 },
+            behind_it: {}
+          ),
+          Faults::Fault.new(
+            key: :gaps, words: "bristles missing", observed: { gaps: true },
+            seen: 0.95, air: :nothing, shown_by: nil,
+            explains: {},
+            behind_it: {}
+          )
+        ],
+        resistance: 1.0, laminar: 0.0,
+        cleaned: :cut_free, slot: 2,
+        trials: %w[roll-power],
+        measures: {
+          "new_standout_mm" => "Bristles beyond the guide bars when new, mm",
+          "dial_settings" => "Settings of the height dial"
+        },
+        sides: %i[length_mm width_mm],
+        told_apart_by: {
+          "strip" => %w[front rear]
+        },
+        tolerance: Kind::Tolerance::LOOKS_ALIKE,
+        traits: %i[at_the_floor]
+      )
+    end
+  end
+end
