@@ -13,7 +13,6 @@ module UprightBench
 
       # @!attribute key [Symbol] as sheets and records name it
       # @!attribute states_in [Symbol, nil] the field in which one look chooses its state; nil where none does
-      # @!attribute states_label [String, nil] of that field
       # @!attribute states [Hash{String=>State}] the good one first
       # @!attribute asked [Hash{Symbol=>Findings::Field}] what else may be recorded of it
       # @!attribute said_otherwise [Array<Symbol>] what may be seen anywhere and is here said in its own words
@@ -21,23 +20,21 @@ module UprightBench
       # @!attribute ages [Array<Symbol>] readers of Findings::Loads: what of a finding says how far gone it is
       # @!attribute tells [Array<Symbol>] those from which is learned how a household treats it, the surest first. What
       #   has only two or three words tells too little
-      # @!attribute cracked [Symbol] what a crack means that nobody expects there: a verdict, or STOP
-      # @!attribute wet [Symbol] what water means that nobody expects there: a verdict, or STOP
-      # @!attribute look [Look] how it is looked at when a fault is sought; its place's own minutes hold
+      # @!attribute cracked [Symbol] what a crack means where it has no words of its own: :replace, :refer or STOP
+      # @!attribute wet [Symbol] what water means where it has no words of its own: :clean or STOP
       # @!attribute other_faults [Array<Faults::Fault>] those that are no state
       # @!attribute resistance [Float] its part in the resistance of the whole air path, beside the others (from memory)
       # @!attribute laminar [Float] the share of it that grows with the flow and not with its square (from memory)
       # @!attribute cleaned [Symbol] of CLEANED: when its turn comes in a job
       # @!attribute slot [Integer] of Drying::SlotSize, where its place has no size (house rule)
       # @!attribute trials [Array<String>] keys of FinalTest::Plan: what is tried when it is back in
-      # @!attribute measures [Hash{String=>String}] which a sheet may give, with their words and units
+      # @!attribute measures [Array<String>] that a sheet may give, in the unit that their name ends with
       # @!attribute sides [Array<Symbol>] that are measured at a part on the shelf, mm
       # @!attribute told_apart_by [Hash{String=>Array}] what tells apart parts that look alike, and the values of it
       # @!attribute tolerance [Tolerance] how far a side may be off
       # @!attribute traits [Array<Symbol>] of TRAITS
-      fields :key, :states_in, :states_label, :states, :asked, :said_otherwise, :read_by, :ages, :tells, :cracked, :wet,
-        :look, :other_faults, :resistance, :laminar, :cleaned, :slot, :trials, :measures, :sides, :told_apart_by,
-        :tolerance, :traits
+      fields :key, :states_in, :states, :asked, :said_otherwise, :read_by, :ages, :tells, :cracked, :wet, :other_faults,
+        :resistance, :laminar, :cleaned, :slot, :trials, :measures, :sides, :told_apart_by, :tolerance, :traits
 
       STOP = :stop # to be referred, and nothing else is done until somebody has seen to it
 
@@ -55,12 +52,13 @@ module UprightBench
         some_are_washed: "a rough sheet does not know whether it may be"
       }.freeze
 
+      SIDES = %i[length_mm width_mm diameter_mm].freeze # of a part that may have any
+      YES_NO = [true, false].freeze
+
       # What may be seen at any place.
       ANYWHERE = {
-        dirty: Findings::Fields::Flag.new(label: "Dirty or greasy"), smell: Findings::Fields::Flag.new(label: "Smells"),
-        wet: Findings::Fields::Flag.new(label: "Wet"), cracked: Findings::Fields::Flag.new(label: "Cracked"),
-        foreign: Findings::Fields::Text.new(label: "Foreign thing found"),
-        note: Findings::Fields::Text.new(label: "Note")
+        dirty: Findings::Fields::Flag.new, smell: Findings::Fields::Flag.new, wet: Findings::Fields::Flag.new,
+        cracked: Findings::Fields::Flag.new, foreign: Findings::Fields::Text.new, note: Findings::Fields::Text.new
       }.freeze
 
       # @return [Hash{Symbol=>Findings::Field}] what may be recorded of the part itself, its state first
@@ -110,7 +108,7 @@ module UprightBench
       def state_field
         return {} unless states_in
 
-        { states_in => Findings::Fields::Choice.new(label: states_label, options: states.keys) }
+        { states_in => Findings::Fields::Choice.new(options: states.keys) }
       end
 
       # Such a fault is found by its state.

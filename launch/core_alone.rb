@@ -41,6 +41,7 @@ module UprightBench # rubocop:disable Style/OneClassPerFile -- the names that ar
   module English; end # rubocop:disable Style/Documentation
 end
 unless defined?(Zeitwerk)
-  CoreAlone.lay(UprightBench::English, File.join(CoreAlone::ROOT, "english"))
-  CoreAlone.lay(UprightBench::Core, File.join(CoreAlone::ROOT, "core")).each { |file| require file }
+  { "core" => UprightBench::Core, "english" => UprightBench::English }
+    .flat_map { |folder, namespace| CoreAlone.lay(namespace, File.join(CoreAlone::ROOT, folder)) }
+    .each { |file| require file }
 end

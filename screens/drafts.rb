@@ -244,7 +244,7 @@ module UprightBench
           return {} unless Core::Kinds::ALL.key?(kind) # a draft's kind may be wrong yet
 
           Core::Faults::Possible.at(kind)
-            .to_h { |key, fault| [key.to_s, fault.words] }
+            .to_h { |key, _| [key.to_s, English::Faults.of(kind, key)] }
         end
 
         # What is filled in stands open.

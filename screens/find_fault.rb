@@ -135,7 +135,7 @@ module UprightBench
 
         # @return [String] how a cause shows in a check, as on the button that says so
         def seen_words(check, cause)
-          check.codes.fetch(cause.key) { cause.fault.words }
+          check.codes.fetch(cause.key) { English::Faults.short(cause) }
         end
 
         # @return [Array<Core::Faults::Cause>] those that a check shows, the likeliest first

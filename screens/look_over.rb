@@ -193,7 +193,7 @@ module UprightBench
           fields = place.kind_of_part.fields
           seen = FindingForm.written(place, finding.seen, unit: unit)
           seen.filter_map do |name, value|
-            fields.fetch(name).words(value, unit: unit) if value && fields.key?(name)
+            English::Fields.words(place.kind_of_part, name, value, unit: unit) if value && fields.key?(name)
           end.join(", ")
         end
       end

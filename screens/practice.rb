@@ -73,7 +73,7 @@ module UprightBench
           return check.sign if check.splits
 
           there = round.search.causes.select { |cause| round.hidden.include?(cause.key) && check.shows.key?(cause.key) }
-          there.map { |cause| cause.fault.words }.join(", ")
+          there.map { |cause| English::Faults.short(cause) }.join(", ")
         end
 
         # Looks are made without power, tries and the motor's run with it.
@@ -112,7 +112,7 @@ module UprightBench
 
         # @return [Array<String>]
         def hidden_words(round)
-          round.hidden.map { |cause| Core::Faults::Cause.words_of(round.sheet, cause) }
+          round.hidden.map { |cause| English::Faults.cause_of(round.sheet, cause) }
         end
       end
     end

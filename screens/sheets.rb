@@ -126,7 +126,7 @@ module UprightBench
 
         # @return [Hash{String=>String}] measure => words, those that the sheet gives
         def measures_of(place)
-          Core::Sheets::Measures.of(place.kind, place.measures).slice(*place.measures.keys)
+          English::Kinds.measures(place.kind, place.measures).slice(*place.measures.keys)
         end
 
         def more_sheets_path(list)

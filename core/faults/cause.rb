@@ -7,23 +7,26 @@ module UprightBench
       #
       # @!attribute key [String] as in "pre-filter:full", and "setting:pile"
       # @!attribute place [String, nil] key of a position; nil for a setting
+      # @!attribute part [Symbol] kind of part, or Possible::SETTING
       # @!attribute weight [Float] how likely it is before anything was looked at
       class Cause
         include Value
 
-        fields :key, :place, :fault, :name, :weight
+        fields :key, :place, :part, :fault, :name, :weight
 
         # @param place [Sheets::Position]
         # @param fault [Fault]
         # @return [Cause]
         def self.at(place, fault, weight)
-          new(key: "#{place.key}:#{fault.key}", place: place.key, fault: fault, name: place.name, weight: weight)
+          new(key: "#{place.key}:#{fault.key}", place: place.key, part: place.kind, fault: fault, name: place.name,
+            weight: weight)
         end
 
         # @param key [Symbol] of Kinds::SETTINGS
         # @return [Cause]
         def self.setting(key, weight)
-          new(key: "setting:#{key}", place: nil, fault: Possible.fetch(:setting, key), name: "Setting", weight: weight)
+          new(key: "setting:#{key}", place: nil, part: Possible::SETTING, fault: Possible.fetch(Possible::SETTING, key),
+            name: "Setting", weight: weight)
         end
 
         # @param place [Sheets::Position]
@@ -36,24 +39,6 @@ module UprightBench
         # @return [Boolean] whether it is no fault of the place, but how the machine is set
         def self.setting?(place, fault)
           place.kind == :motor && fault.to_sym == Settings::CUT_OUT
-        end
-
-        # @param sheet [Sheets::Sheet]
-        # @param key [String] of a cause
-        # @return [String] as in "Pre-motor filter: clogged"; the key where the sheet has no such place any more
-        def self.words_of(sheet, key)
-          place, fault = key.split(":")
-          return "Setting: #{Possible.fetch(:setting, fault.to_sym).words}" if place == "setting"
-
-          position = sheet.position(place)
-          "#{position.name}: #{Possible.fetch(position.kind, fault.to_sym).words}"
-        rescue KeyError
-          key
-        end
-
-        # @return [String] as in "Pre-motor filter: clogged"
-        def words
-          "#{name}: #{fault.words}"
         end
       end
     end

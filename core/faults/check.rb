@@ -8,6 +8,8 @@ module UprightBench
       # A proving check shows what is at one place: when it shows something, that was it. A splitting check proves
       # nothing, it moves the belief: it says how likely its sign is with each cause.
       #
+      # @!attribute act [String, nil] what to do; nil where it is what one does at any part of its kind; so are sign and
+      #   tool
       # @!attribute minutes [Numeric] without what has to come off first
       # @!attribute needs [Array<String>] keys of openings, all of them, also those that come before others
       # @!attribute shows [Hash{String=>Float}] cause => how often its sign is seen when that is the cause
@@ -28,6 +30,11 @@ module UprightBench
 
           seen = shows.fetch(cause, 0.0)
           seen + ((1 - seen) * false_alarm)
+        end
+
+        # @return [Boolean] whether it is more than a look at a place: the settings, the lights, or a try
+        def tried?
+          place.nil? || key != place
         end
 
         # @return [Boolean] whether seeing its sign ends the search

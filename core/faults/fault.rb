@@ -5,7 +5,6 @@ module UprightBench
     module Faults
       # One thing that can be wrong with a kind of part, or with how a machine is set.
       #
-      # @!attribute words [String] as it is said after the name of the place, as in "clogged"
       # @!attribute seen [Float] how often a look at the place shows it, when it is there
       # @!attribute air [Symbol] of AIR: what it does to the air
       # @!attribute explains [Hash{Symbol=>Numeric, Hash}] complaint => how often it is behind it, beside the weights of
@@ -22,7 +21,7 @@ module UprightBench
         AIR = %i[blocked leak fan nothing].freeze
         TRIALS = %i[a_good_one leaving_it_out].freeze
 
-        fields :key, :words, :seen, :air, :explains, :behind_it, :shown_by, observed: {}.freeze
+        fields :key, :seen, :air, :explains, :behind_it, :shown_by, observed: {}.freeze
 
         # @param complaint [Symbol]
         # @param sheet [Sheets::Sheet]

@@ -79,10 +79,8 @@ module UprightBench
         end
 
         def look(place, causes)
-          look = place.kind_of_part.look
-          Check.new(key: place.key, place: place.key, name: place.name, act: place.look || look.act,
-            sign: place.sign || look.sign, tool: place.tool || look.tool,
-            caution: place.caution, minutes: place.minutes, shows: seen(causes),
+          Check.new(key: place.key, place: place.key, name: place.name, act: place.look, sign: place.sign,
+            tool: place.tool, caution: place.caution, minutes: place.minutes, shows: seen(causes),
             needs: @openings.needed(place.key))
         end
 

@@ -11,22 +11,18 @@ module UprightBench
         SIGN = "set wrong for this floor, open, off, or tripped"
         SEEN = 0.97
 
-        def self.setting(key, words, explains, behind_it: {})
-          Fault.new(key: key, words: words, seen: SEEN, air: :nothing, explains: explains, behind_it: behind_it,
+        def self.setting(key, explains, behind_it: {})
+          Fault.new(key: key, seen: SEEN, air: :nothing, explains: explains, behind_it: behind_it,
             shown_by: nil)
         end
         private_class_method :setting
 
         ALL = [
-          setting(:pile, "floor setting wrong for the pile",
-            { weak_on_the_floor: 18, hard_to_push: 45, dirt_comes_back_out: 6 }),
-          setting(:slide, "suction slide or valve open",
-            { weak_on_the_floor: 8, weak_everywhere: 5, no_suction: 3, hard_to_push: 10 }),
-          setting(:off, "brush switched off", { brush_does_not_turn: 16 }),
-          setting(:eco, "in its quiet or saving mode",
-            { weak_on_the_floor: 4, weak_everywhere: 4, short_run_time: 0 }),
-          setting(:cut_out, "thermal cut-out tripped: unplug it, let it cool half an hour",
-            { pulses: { any: 6, battery: 0 }, no_suction: { any: 6, battery: 1 } },
+          setting(:pile, { weak_on_the_floor: 18, hard_to_push: 45, dirt_comes_back_out: 6 }),
+          setting(:slide, { weak_on_the_floor: 8, weak_everywhere: 5, no_suction: 3, hard_to_push: 10 }),
+          setting(:off, { brush_does_not_turn: 16 }),
+          setting(:eco, { weak_on_the_floor: 4, weak_everywhere: 4, short_run_time: 0 }),
+          setting(:cut_out, { pulses: { any: 6, battery: 0 }, no_suction: { any: 6, battery: 1 } },
             behind_it: { filter: %i[full], bag: %i[full], path: %i[blocked partly] })
         ].to_h { |fault| [fault.key, fault] }.freeze
 

@@ -8,9 +8,8 @@ module UprightBench
       class Field
         include Value
 
-        # @!attribute label [String]
         # @!attribute needs [String, nil] asked only where the sheet names this feature or measure
-        fields :label, needs: nil
+        fields needs: nil
 
         # @return [Symbol] :scale, :choice, :flag, :measure or :text
         def self.type
@@ -28,12 +27,6 @@ module UprightBench
         # @return [Object] a value as it would be typed
         def typed(value, unit:) # rubocop:disable Lint/UnusedMethodArgument
           value
-        end
-
-        # @param typed [Object] a value, as `typed` gives it
-        # @return [String] as in "grey 3"
-        def words(typed, unit:) # rubocop:disable Lint/UnusedMethodArgument
-          "#{label.downcase} #{typed}"
         end
 
         # @param value [Object] as it is kept

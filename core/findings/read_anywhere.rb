@@ -24,14 +24,16 @@ module UprightBench
           return unless seen(:cracked)
           return say(:refer, :cracked_stop, confidence: :high, stop: true) if kind.cracked == Kind::STOP
 
-          say(kind.cracked, kind.cracked == :refer ? :motor_cracked : :cracked, confidence: :high)
+          return say(:refer, :motor_cracked, confidence: :high) if kind.cracked == :refer
+
+          say(:replace, :cracked, confidence: :high)
         end
 
         def wet
           return unless seen(:wet)
           return say(:refer, :wet_stop, confidence: :high, stop: true) if kind.wet == Kind::STOP
 
-          say(kind.wet, :wet, confidence: :high)
+          say(:clean, :wet, confidence: :high)
         end
 
         def foreign

@@ -6,15 +6,12 @@ module UprightBench
       # What is asked of a part by its kind, when it is put on file: the sides that are measured, and what it may have
       # (common practice: what tells apart parts that look alike). What is known of parts on file is asked besides.
       module AskedOfKind
-        # Sides of what lies on the shelf and belongs at no place, as a screw.
-        ANY_SIDES = %i[length_mm width_mm diameter_mm].freeze
-
         module_function
 
         # @param kind [String]
         # @return [Array<Symbol>] sides, mm
         def sides(kind)
-          Kinds::ALL[kind.to_sym]&.sides || ANY_SIDES
+          Kinds::ALL[kind.to_sym]&.sides || Kind::SIDES # a screw belongs at no place
         end
 
         # @param kind [String]

@@ -6,49 +6,31 @@ module UprightBench
       # A bag that collects the dust, and filters as it fills.
       Bag = Kind.new(
         key: :bag,
-        states_in: nil, states_label: nil, states: {},
+        states_in: nil, states: {},
         asked: {
-          fill_percent: Findings::Fields::Measure.new(label: "Full", unit: "%", range: 0..100),
-          burst: Findings::Fields::Flag.new(label: "Burst")
+          fill_percent: Findings::Fields::Measure.new(unit: "%", range: 0..100),
+          burst: Findings::Fields::Flag.new
         },
         said_otherwise: [],
-        read_by: Findings::ReadBag,
-        ages: %i[bag_fill], tells: %i[bag_fill],
+        read_by: Findings::ReadBag, ages: %i[bag_fill], tells: %i[bag_fill],
         cracked: :replace, wet: :clean,
-        look: Kind::Look.new(
-          act: "Open the chamber and squeeze the bag.",
-          sign: "tight and full, or dust beside it", tool: nil
-        ),
         other_faults: [
           Faults::Fault.new(
-            key: :full, words: "full", observed: { fill_percent: 100 },
-            seen: 0.98, air: :blocked, shown_by: nil,
+            key: :full, observed: { fill_percent: 100 }, seen: 0.98, air: :blocked, shown_by: nil, behind_it: {},
             explains: { pulses: 8, weak_everywhere: 22, no_suction: 6, dirt_comes_back_out: 14, smells: 22,
-                        dust_in_the_exhaust_air: 4 },
-            behind_it: {}
+                        dust_in_the_exhaust_air: 4 }
           ),
           Faults::Fault.new(
-            key: :burst, words: "burst", observed: { burst: true },
-            seen: 0.95, air: :nothing, shown_by: nil,
+            key: :burst, observed: { burst: true }, seen: 0.95, air: :nothing, shown_by: nil,
             explains: { no_suction: 2, dust_in_the_exhaust_air: 14 },
             behind_it: { path: %i[partly blocked] }
           )
         ],
         resistance: 3.0, laminar: 0.3,
-        cleaned: :emptied, slot: 2,
-        trials: %w[lid],
-        measures: {
-          "hours_a_bag" => "Hours a bag lasts",
-          "change_at_percent" => "Its own line, %",
-          "hygiene_days" => "Longest use, days"
-        },
-        sides: %i[length_mm width_mm],
-        told_apart_by: {
-          "clip" => [true, false],
-          "seal" => %w[flat rimmed]
-        },
-        tolerance: Kind::Tolerance::LOOKS_ALIKE,
-        traits: []
+        cleaned: :emptied, slot: 2, trials: %w[lid],
+        measures: %w[hours_a_bag change_at_percent hygiene_days],
+        sides: %i[length_mm width_mm], told_apart_by: { "clip" => Kind::YES_NO, "seal" => %w[flat rimmed] },
+        tolerance: Kind::Tolerance::LOOKS_ALIKE, traits: []
       )
     end
   end

@@ -6,50 +6,34 @@ module UprightBench
       # A pack, and how long it runs.
       Battery = Kind.new(
         key: :battery,
-        states_in: :state, states_label: "Pack",
+        states_in: :state,
         states: {
           "sound" => Kind::State::GOOD,
           "weak" => Kind::State.new(verdict: :replace, wash_helps: false, fault: Faults::Fault.new(
-            key: :weak, words: "weak",
-            seen: 0.6, air: :fan, shown_by: :a_good_one,
+            key: :weak, seen: 0.6, air: :fan, shown_by: :a_good_one,
             explains: { pulses: { any: 3, stick: 2 }, weak_everywhere: 4, brush_does_not_turn: 2,
                         short_run_time: 30 },
             behind_it: { filter: %i[full], roll: %i[wound], contacts: %i[dirty] }
           )),
           "swollen" => Kind::State.new(verdict: Kind::STOP, wash_helps: false, fault: Faults::Fault.new(
-            key: :swollen, words: "swollen",
-            seen: 0.98, air: :nothing, shown_by: nil,
-            explains: {},
-            behind_it: {}
+            key: :swollen, seen: 0.98, air: :nothing, shown_by: nil, behind_it: {},
+            explains: {}
           ))
         },
         asked: {
-          run_minutes: Findings::Fields::Measure.new(label: "Run time, normal setting", unit: "min", range: 0..240,
-            needs: "run_minutes"),
-          run_minutes_full: Findings::Fields::Measure.new(label: "Run time, full power", unit: "min", range: 0..120,
-            needs: "run_minutes_full"),
-          charging: Findings::Fields::Choice.new(label: "Charging light", options: ["steady", "flashes red"])
+          run_minutes: Findings::Fields::Measure.new(unit: "min", range: 0..240, needs: "run_minutes"),
+          run_minutes_full: Findings::Fields::Measure.new(unit: "min", range: 0..120, needs: "run_minutes_full"),
+          charging: Findings::Fields::Choice.new(options: ["steady", "flashes red"])
         },
         said_otherwise: [],
-        read_by: Findings::ReadBattery,
-        ages: %i[run_time], tells: [],
+        read_by: Findings::ReadBattery, ages: %i[run_time], tells: [],
         cracked: Kind::STOP, wet: Kind::STOP,
-        look: Kind::Look.new(
-          act: "Charge it full, and time how long it runs.",
-          sign: "much shorter than new; swollen: stop", tool: "clock"
-        ),
         other_faults: [],
         resistance: 0.0, laminar: 0.0,
-        cleaned: :along_the_air, slot: 1,
-        trials: %w[charge],
-        measures: {
-          "run_minutes" => "Run time when new, normal setting, min",
-          "run_minutes_full" => "Run time when new, full power, min"
-        },
-        sides: %i[length_mm width_mm diameter_mm],
-        told_apart_by: {},
-        tolerance: Kind::Tolerance::LOOKS_ALIKE,
-        traits: %i[never_wet one_by_one]
+        cleaned: :along_the_air, slot: 1, trials: %w[charge],
+        measures: %w[run_minutes run_minutes_full],
+        sides: Kind::SIDES, told_apart_by: {},
+        tolerance: Kind::Tolerance::LOOKS_ALIKE, traits: %i[never_wet one_by_one]
       )
     end
   end

@@ -89,7 +89,7 @@ module UprightBench
       def origins
         @origins ||= Core::Faults::Origins.new(job.sheet).of(found).reject { |cause| findings.key?(cause.place) }
           .group_by(&:place).transform_values do |here|
-            "#{here.first.name} (#{here.map { |cause| cause.fault.words }.join(', ')})"
+            "#{here.first.name} (#{here.map { |cause| English::Faults.short(cause) }.join(', ')})"
           end
       end
 

@@ -28,7 +28,7 @@ module UprightBench
       def fault_found
         found = Models::FaultSearch.where(job_id: job.id, outcome: "found").reverse(:id)
         complaint, cause = found.get(%i[complaint cause])
-        [Core::Faults::Complaints.fetch(complaint).words, Core::Faults::Cause.words_of(job.sheet, cause)] if cause
+        [Core::Faults::Complaints.fetch(complaint).words, English::Faults.cause_of(job.sheet, cause)] if cause
       end
 
       # @return [Hash{String=>Symbol}] position => mark

@@ -111,7 +111,7 @@ module UprightBench
 
         # @return [Hash{String=>String}] measure => words, of the kind of part in hand
         def measures
-          Core::Sheets::Measures.of(position["kind"].to_s.to_sym, given_measures)
+          English::Kinds.measures(position["kind"].to_s.to_sym, given_measures)
         end
 
         # @return [Hash{String=>String}] words of an action's own, of the place in hand, as typed or stored

@@ -20,7 +20,16 @@ module UprightBench
           @unit = unit
         end
 
-        %i[type label options words_of].each { |part| define_method(part) { @field.public_send(part) } }
+        %i[type options].each { |part| define_method(part) { @field.public_send(part) } }
+
+        def label
+          English::Fields.label(@row.place.kind, @name)
+        end
+
+        # @return [Hash{Object=>String}] words of some of its steps
+        def words_of
+          English::Fields.steps(@row.place.kind, @name)
+        end
 
         def id
           "#{@row.key}-#{@name}"

@@ -25,7 +25,7 @@ module UprightBench
         end
 
         def fault_words(place, fault)
-          Core::Faults::Possible.at(place.kind).fetch(fault.to_sym).words
+          English::Faults.of(place.kind, fault.to_sym)
         end
       end
     end

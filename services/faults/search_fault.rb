@@ -150,7 +150,7 @@ module UprightBench
       def refuse_after_found(check)
         return if @ladder.found.nil? || @search.results_dataset.first(check_key: check.key)
 
-        raise Refused, "#{@ladder.found.first.words} was found already. Say first whether that was it."
+        raise Refused, "#{English::Faults.cause(@ladder.found.first)} was found already. Say first whether that was it."
       end
 
       def cause_seen(check, cause)

@@ -27,7 +27,7 @@ class PracticeBrowserTest < BrowserTest
     assert_css "li", text: "Flow at Wand, with all before it off:"
     assert_empty axe
     select "clean it", from: "What would you do"
-    select Core::Faults::Cause.words_of(round.sheet, round.hidden.first), from: "The fault"
+    select English::Faults.cause_of(round.sheet, round.hidden.first), from: "The fault"
     find_button("That is it").send_keys(:enter)
 
     assert_text "right"

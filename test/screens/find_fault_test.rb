@@ -55,7 +55,7 @@ class FindFaultTest < DatabaseTest
     submit path("/end"), { "cause" => cause.key }, from: path
     get "/jobs/#{job.number}"
 
-    assert_match(/The fault behind “weak everywhere”: <b>#{Regexp.escape(cause.words)}/,
+    assert_match(/The fault behind “weak everywhere”: <b>#{Regexp.escape(English::Faults.cause(cause))}/,
       page.dup.force_encoding("UTF-8"))
   end
 

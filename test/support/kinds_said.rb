@@ -50,8 +50,19 @@ module KindsSaid
 
     def form
       fields = [Core::Findings.fields(@place), @place.kind_of_part.anywhere]
-      [fields.map { |some| some.transform_values { |field| [field.type, field.to_h.transform_values(&:to_s)] } },
+      [fields.map do |some|
+        some.to_h do |name, field|
+          [name, [field.type, said(name, field).transform_values(&:to_s)]]
+        end
+      end,
        Core::Findings.fine(@place), @place.kind_of_part.trait?(:one_by_one)]
+    end
+
+    def said(name, field)
+      label = English::Fields.label(@place.kind, name)
+      return { label: label, **field.to_h } unless field.respond_to?(:options)
+
+      { label: label, options: field.options, words_of: English::Fields.steps(@place.kind, name), needs: field.needs }
     end
 
     # With the air that each asks for, and what is done about it.
@@ -59,7 +70,7 @@ module KindsSaid
       sheet = Struct.new(:place) { def position(_key) = place }.new(@place.with(station: "here"))
       Core::Faults::Possible.at(@place.kind).sort.map do |key, fault|
         cause = Core::Faults::Cause.at(@place, fault, 0.5)
-        [key, fault.observed, fault.seen, cause.words, Core::Suction::AirOfFault.new(sheet).call(cause),
+        [key, fault.observed, fault.seen, English::Faults.cause(cause), Core::Suction::AirOfFault.new(sheet).call(cause),
          (Core::Faults::Remedy.of(sheet, cause) if fault.observed.any?)]
       end
     end
@@ -69,7 +80,7 @@ module KindsSaid
     end
 
     def measures
-      [Core::Sheets::Measures.of(@place.kind, @place.measures), Core::Fit::AskedOfKind.sides(@place.kind.to_s),
+      [English::Kinds.measures(@place.kind, @place.measures), Core::Fit::AskedOfKind.sides(@place.kind.to_s),
        Core::Fit::AskedOfKind.attributes(@place.kind.to_s)]
     end
 
@@ -102,10 +113,17 @@ module KindsSaid
     def searches
       Core::Faults::Complaints::ALL.sort_by(&:key).map do |complaint|
         search = Core::Faults::PlanSearch.new(@sheet, complaint.key).call
-        [complaint.words, search.causes.sort_by(&:key).map { |cause| [cause.words, cause.weight.round(PLACES)] },
-         search.checks.map { |check| check.to_h.merge(shows: check.shows.sort.to_h, codes: check.codes.sort.to_h) },
+        [complaint.words, search.causes.sort_by(&:key).map do |cause|
+          [English::Faults.cause(cause), cause.weight.round(PLACES)]
+        end,
+         search.checks.map { |check| check.to_h.merge(asked(check)) },
          Core::Faults::GreedyOrder.new(belief(search), search.checks, {}).first.key]
       end
+    end
+
+    def asked(check)
+      act, sign, tool = English::Faults.look(check, @sheet)
+      { act: act, sign: sign, tool: tool, shows: check.shows.sort.to_h, codes: check.codes.sort.to_h }
     end
 
     def belief(search)

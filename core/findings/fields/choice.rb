@@ -8,7 +8,7 @@ module UprightBench
         class Choice < Field
           include Value
 
-          fields :label, :options, words_of: {}, needs: nil
+          fields :options, needs: nil
 
           def fine
             options.first

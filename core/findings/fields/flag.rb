@@ -6,10 +6,6 @@ module UprightBench
       module Fields
         # Something that is so, or not.
         class Flag < Field
-          def words(_typed, **)
-            label.downcase
-          end
-
           def sample_values
             [true]
           end

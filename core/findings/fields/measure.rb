@@ -11,7 +11,7 @@ module UprightBench
 
           # @!attribute unit [String] "mm", "%" or "min"
           # @!attribute range [Range]
-          fields :label, :unit, :range, needs: nil
+          fields :unit, :range, needs: nil
 
           def length?
             unit == "mm"
@@ -20,7 +20,7 @@ module UprightBench
           def check_value(value)
             return if value.is_a?(Numeric) && value.to_f.finite? && range.cover?(value)
 
-            raise ArgumentError, "#{label.downcase} is a number from #{range.begin} to #{range.end} #{unit}"
+            raise ArgumentError, "it is a number from #{range.begin} to #{range.end} #{unit}"
           end
 
           # @param shop_unit [Symbol] :mm or :inch
@@ -31,10 +31,6 @@ module UprightBench
 
           def typed(value, unit:)
             length? ? Units::Length.show(value, unit: unit) : format("%g", value)
-          end
-
-          def words(typed, unit:)
-            "#{label.downcase} #{typed.to_s.tr('.', Units::Writing.now.mark)} #{unit_words(unit)}"
           end
 
           def sample_values

@@ -8,7 +8,7 @@ module UprightBench
         class Scale < Field
           include Value
 
-          fields :label, :options, words_of: {}, needs: nil
+          fields :options, needs: nil
 
           def sample_values
             options

@@ -11,11 +11,7 @@ module UprightBench
           def check_value(value)
             return if value.is_a?(String) && value.length <= MOST_LETTERS
 
-            raise ArgumentError, "#{label.downcase} has at most #{MOST_LETTERS} letters"
-          end
-
-          def words(typed, **)
-            "#{label.downcase}: #{typed}"
+            raise ArgumentError, "a text has at most #{MOST_LETTERS} letters"
           end
 
           def sample_values

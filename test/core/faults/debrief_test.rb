@@ -14,7 +14,7 @@ class FaultDebriefTest < CoreTest
   def search
     weights = { "wand" => 0.2, "hose" => 0.3, "seal" => 0.2, "motor" => 0.25 }
     causes = weights.map do |key, weight|
-      Faults::Cause.new(key: "#{key}:bad", place: key, fault: bad, name: key, weight: weight)
+      Faults::Cause.new(key: "#{key}:bad", place: key, part: :path, fault: bad, name: key, weight: weight)
     end
     Faults::Search.new(causes: causes, openings: [Faults::Opening.new(key: "lid", name: "Lid", minutes: 2.0)],
       checks: [look("wand", 3), look("hose", 4), look("seal", 5), look("motor", 10, needs: %w[lid])])

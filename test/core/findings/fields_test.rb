@@ -4,12 +4,14 @@ require_relative "../../core_helper"
 
 # What may be recorded at a place, and how it is written.
 class FieldsTest < CoreTest
+  English = UprightBench::English
+
   def field(kind, name)
     Kinds.fetch(kind).fields.fetch(name)
   end
 
   def test_the_ends_of_the_grey_scale_have_words
-    assert_equal({ 0 => "white", 5 => "as dark as the reference" }, field(:filter, :grey).words_of)
+    assert_equal({ 0 => "white", 5 => "as dark as the reference" }, English::Fields.steps(:filter, :grey))
     assert_equal (0..5).to_a, field(:filter, :grey).options
   end
 
@@ -19,7 +21,15 @@ class FieldsTest < CoreTest
     assert_equal ["1", "25.4", "45"], [field(:belt, :length_mm).typed(25.4, unit: :inch),
                                        field(:belt, :length_mm).typed(25.4, unit: :mm),
                                        field(:bag, :fill_percent).typed(45.0, unit: :inch)]
-    assert_equal "full 45 %", field(:bag, :fill_percent).words("45", unit: :inch)
+  end
+
+  def test_what_was_found_in_few_words
+    said = { fill_percent: ["45", "full 45 %"], burst: [true, "burst"], note: ["by hand", "note: by hand"] }
+
+    said.each { |name, (typed, words)| assert_equal words, English::Fields.words(Kinds::Bag, name, typed, unit: :inch) }
+
+    assert_equal "airflow partly", English::Fields.words(Kinds::Path, :state, "partly", unit: :mm)
+    assert_equal "length 13.1 in", English::Fields.words(Kinds::Belt, :length_mm, "13.1", unit: :inch)
   end
 
   def test_it_is_fine_records_the_good_word_and_no_number
@@ -28,7 +38,7 @@ class FieldsTest < CoreTest
   end
 
   def note
-    Findings::Fields::Text.new(label: "Note")
+    Findings::Fields::Text.new
   end
 
   def test_what_cannot_be_is_refused

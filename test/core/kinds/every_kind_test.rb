@@ -30,10 +30,9 @@ class EveryKindTest < CoreTest
   end
 
   def test_a_crack_and_water_where_nobody_expects_them
-    verdicts = Findings::VerdictKind::KEYS - [:leave] + [Kind::STOP]
     Kinds.all.each do |kind|
-      assert_includes verdicts, kind.cracked, kind.key
-      assert_includes verdicts, kind.wet, kind.key
+      assert_includes [:replace, :refer, Kind::STOP], kind.cracked, kind.key
+      assert_includes [:clean, Kind::STOP], kind.wet, kind.key
     end
   end
 
@@ -81,7 +80,7 @@ class EveryKindTest < CoreTest
       assert_includes 0..1, kind.laminar, kind.key
       assert_empty kind.trials - known, kind.key
       assert_includes Drying::SlotSize::WORDS, kind.slot, kind.key
-      assert_empty kind.sides - Fit::AskedOfKind::ANY_SIDES, kind.key
+      assert_empty kind.sides - Kind::SIDES, kind.key
       assert_operator kind.tolerance.of("width_mm", 30), :>, 0
     end
   end

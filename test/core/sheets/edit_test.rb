@@ -94,11 +94,6 @@ class EditTest < CoreTest
       end
   end
 
-  def test_measures_of_a_kind_and_what_a_sheet_has_besides
-    assert_equal %w[length_mm width_mm odd_mm], Sheets::Measures.of(:belt, { "length_mm" => 300, "odd_mm" => 2 }).keys
-    assert_empty Sheets::Measures.of(:motor)
-  end
-
   def test_nothing_names_what_was_taken_out
     with_steps = CONTENT.merge("steps" => [
       { "key" => "a", "name" => "A", "opens" => %w[bag wand] },
