@@ -44,9 +44,14 @@ module UprightBench
           Core::Money::Ways::CHOICES
         end
 
+        # @return [String] how money most likely changes hands now
+        def usual_now
+          Core::Money::Ways::USUAL
+        end
+
         # @return [String] how it is most likely paid
         def usual_way(page)
-          page.customer.fleet ? Core::Money::Ways::ON_ACCOUNT : "cash"
+          page.customer.fleet ? Core::Money::Ways::ON_ACCOUNT : Core::Money::Ways::USUAL
         end
       end
     end

@@ -39,7 +39,7 @@ module UprightBench
         # @return [Hash] as Services::SellMachine takes it
         def input
           whom = values.slice(:request_key, :customer_id)
-          { **whom, customer: customer, machine: values[:machine], use: use, way: values[:way] || "cash",
+          { **whom, customer: customer, machine: values[:machine], use: use, way: values[:way] || Core::Money::Ways::USUAL,
                     price_cents: cents(:price), tax_class: values[:tax_class] }
         end
 

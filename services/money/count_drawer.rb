@@ -8,7 +8,7 @@ module UprightBench
         # @return [Integer] cents
         def expected
           last = Models::DrawerCount.reverse(:id).first
-          cash = Models::Payment.where(way: "cash")
+          cash = Models::Payment.where(way: Core::Money::Ways::COINS)
           cash = cash.where { id > last.last_payment_id } if last&.last_payment_id
           (last&.left_cents || 0) + cash.sum(Sequel[:cents] + Sequel[:rounded_cents]).to_i
         end

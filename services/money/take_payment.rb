@@ -28,7 +28,7 @@ module UprightBench
       def call(way, cents, note, request_key)
         refuse_nonsense(way, cents)
         @job ? @job.lock! : OneAtATime.wait("bill", @whose.id) # a row of history cannot be locked
-        CountDrawer.wait if way == "cash" # after the job, as whoever hands over locks them
+        CountDrawer.wait if Core::Money::Ways.coins?(way) # after the job, as whoever hands over locks them
         kept = request_key && Models::Payment.first(request_key: request_key)
         return kept if kept
 
@@ -39,7 +39,7 @@ module UprightBench
       private
 
       def refuse_nonsense(way, cents)
-        raise Invalid, { way: ["is cash, card or transfer"] } unless Core::Money::Ways.now?(way)
+        raise Invalid, { way: ["is one of #{Core::Money::Ways::WORDS.values.join(', ')}"] } unless Core::Money::Ways.now?(way)
         raise Invalid, { cents: ["is a sum"] } unless cents.nonzero? && cents.abs <= MOST_CENTS
       end
 
@@ -69,7 +69,7 @@ module UprightBench
       end
 
       def rounding(way, cents)
-        return 0 unless way == "cash"
+        return 0 unless Core::Money::Ways.coins?(way)
 
         Core::Money::Cash.rounded(cents, Policies.now["smallest_coin_cents"]) - cents
       end

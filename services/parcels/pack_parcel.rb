@@ -22,7 +22,7 @@ module UprightBench
 
         DB.transaction do
           # nobody puts coins in a parcel
-          way = sale[:way] == "cash" ? Core::Money::Ways::ON_ACCOUNT : sale[:way]
+          way = Core::Money::Ways.coins?(sale[:way]) ? Core::Money::Ways::ON_ACCOUNT : sale[:way]
           bill = SellOverCounter.call(**sale, way: way, fitted: {}, postage_cents: postage_cents, by: by, at: at)
           Models::Parcel.first(bill_id: bill.id) || pack(bill, address, sale, card_id, by, at)
         end

@@ -32,6 +32,12 @@ class ConstraintListsTest < DatabaseTest
     assert_equal Clocks::Kinds::DECIDED_BY.keys.sort, listed(:dues_deciding).sort
   end
 
+  # Only what lies in the drawer is rounded to coins.
+  def test_ways_of_paying
+    assert_equal Money::Ways::WORDS.keys.map(&:to_sym).sort, listed(:payments_way).sort
+    assert_equal Money::Ways::COINS.map(&:to_sym), listed(:payments_rounded)
+  end
+
   def test_traits_of_a_household_and_filter_classes
     assert_equal Use::Household::FACTORS.keys.sort, listed(:machines_traits).sort
     assert_equal Fit::FilterClass::PERCENT.keys.map(&:to_sym).sort, listed(:parts_filter_class).sort
