@@ -9,6 +9,9 @@ module UprightBench
         eco: "in its quiet or saving mode", cut_out: "thermal cut-out tripped: unplug it, let it cool half an hour"
       }.freeze
 
+      # What to do, what shows it, and the tool, or nil.
+      Look = Struct.new(:act, :sign, :tool)
+
       module_function
 
       # @param part [Symbol] a kind of part, or Core::Faults::Possible::SETTING
@@ -49,14 +52,12 @@ module UprightBench
 
       # @param check [Core::Faults::Check]
       # @param sheet [Core::Sheets::Sheet]
-      # @return [Array(String, String, String)] what to do, what shows it, and the tool or nil: the sheet's own words
-      #   for the place, else those for its kind of part
+      # @return [Look] in the sheet's own words for the place, else in those for its kind of part
       def look(check, sheet)
-        own = [check.act, check.sign, check.tool]
-        return own if check.tried?
+        return Look.new(check.act, check.sign, check.tool) if check.tried?
 
-        words = Kinds.fetch(sheet.position(check.place).kind)
-        own.zip([words.act, words.sign, words.tool]).map { |said, usual| said || usual }
+        usual = Kinds.fetch(sheet.position(check.place).kind)
+        Look.new(check.act || usual.act, check.sign || usual.sign, check.tool || usual.tool)
       end
     end
   end

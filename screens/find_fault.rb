@@ -135,7 +135,33 @@ module UprightBench
 
         # @return [String] how a cause shows in a check, as on the button that says so
         def seen_words(check, cause)
-          check.codes.fetch(cause.key) { English::Faults.short(cause) }
+          check.codes.fetch(cause.key) { fault_words_of(cause) }
+        end
+
+        # @return [String] as in "Pre-motor filter: clogged"
+        def cause_words(cause)
+          English::Faults.cause(cause)
+        end
+
+        # @return [String] as in "clogged"
+        def fault_words_of(cause)
+          English::Faults.short(cause)
+        end
+
+        # @param key [String] of a cause
+        def known_words(sheet, key)
+          English::Faults.cause_of(sheet, key)
+        end
+
+        # @param causes [Array<Core::Faults::Cause>] at one place
+        # @return [String] as in "Bag (full, burst)"
+        def origin_words(causes)
+          "#{causes.first.name} (#{causes.map { |cause| fault_words_of(cause) }.join(', ')})"
+        end
+
+        # @return [English::Faults::Look]
+        def look_words(check, job)
+          English::Faults.look(check, job.sheet)
         end
 
         # @return [Array<Core::Faults::Cause>] those that a check shows, the likeliest first

@@ -73,7 +73,7 @@ module UprightBench
           return check.sign if check.splits
 
           there = round.search.causes.select { |cause| round.hidden.include?(cause.key) && check.shows.key?(cause.key) }
-          there.map { |cause| English::Faults.short(cause) }.join(", ")
+          there.map { |cause| fault_words_of(cause) }.join(", ")
         end
 
         # Looks are made without power, tries and the motor's run with it.
@@ -112,7 +112,7 @@ module UprightBench
 
         # @return [Array<String>]
         def hidden_words(round)
-          round.hidden.map { |cause| English::Faults.cause_of(round.sheet, cause) }
+          round.hidden.map { |cause| known_words(round.sheet, cause) }
         end
       end
     end

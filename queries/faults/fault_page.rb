@@ -84,13 +84,11 @@ module UprightBench
         shown.find { |cause| seen.include?(cause.key) } || shown.first
       end
 
-      # @return [Hash{String=>String}] place => what to look for there, behind what was found; nothing of what was
-      #   looked at already
+      # @return [Hash{String=>Array<Core::Faults::Cause>}] place => what to look for there, behind what was found;
+      #   nothing of what was looked at already
       def origins
         @origins ||= Core::Faults::Origins.new(job.sheet).of(found).reject { |cause| findings.key?(cause.place) }
-          .group_by(&:place).transform_values do |here|
-            "#{here.first.name} (#{here.map { |cause| English::Faults.short(cause) }.join(', ')})"
-          end
+          .group_by(&:place)
       end
 
       # @return [Numeric, nil] minutes of looking that the customer agreed to; nil where nothing was agreed

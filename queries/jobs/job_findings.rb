@@ -24,11 +24,11 @@ module UprightBench
         @names.fetch(person_id)
       end
 
-      # @return [Array(String, String), nil] a complaint and what was behind it, where it was looked for and found
+      # @return [Array(String, String), nil] keys of a complaint and of what was behind it, where it was looked for and
+      #   found
       def fault_found
         found = Models::FaultSearch.where(job_id: job.id, outcome: "found").reverse(:id)
-        complaint, cause = found.get(%i[complaint cause])
-        [Core::Faults::Complaints.fetch(complaint).words, English::Faults.cause_of(job.sheet, cause)] if cause
+        found.get(%i[complaint cause])
       end
 
       # @return [Hash{String=>Symbol}] position => mark

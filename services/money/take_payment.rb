@@ -39,7 +39,8 @@ module UprightBench
       private
 
       def refuse_nonsense(way, cents)
-        raise Invalid, { way: ["is one of #{Core::Money::Ways::WORDS.values.join(', ')}"] } unless Core::Money::Ways.now?(way)
+        known = Core::Money::Ways::WORDS
+        raise Invalid, { way: ["is one of #{known.values.join(', ')}"] } unless known.key?(way)
         raise Invalid, { cents: ["is a sum"] } unless cents.nonzero? && cents.abs <= MOST_CENTS
       end
 

@@ -56,9 +56,9 @@ class KindWordsTest < CoreTest
     sheet = Struct.new(:place) { def position(_key) = place }.new(own)
     look = Faults::Check.new(key: "wand", place: "wand", name: "Wand", act: own.look, sign: nil, minutes: 1, shows: {})
 
-    assert_equal ["Look up the wand.", "dark, or the coin stays in", "coin"], English::Faults.look(look, sheet)
+    assert_equal ["Look up the wand.", "dark, or the coin stays in", "coin"], English::Faults.look(look, sheet).to_a
     assert_equal ["Pull.", "it comes off", nil],
-      English::Faults.look(look.with(key: "swap:wand", act: "Pull.", sign: "it comes off"), sheet)
+      English::Faults.look(look.with(key: "swap:wand", act: "Pull.", sign: "it comes off"), sheet).to_a
   end
 
   def test_a_cause_in_words

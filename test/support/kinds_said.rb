@@ -122,8 +122,7 @@ module KindsSaid
     end
 
     def asked(check)
-      act, sign, tool = English::Faults.look(check, @sheet)
-      { act: act, sign: sign, tool: tool, shows: check.shows.sort.to_h, codes: check.codes.sort.to_h }
+      { **English::Faults.look(check, @sheet).to_h, shows: check.shows.sort.to_h, codes: check.codes.sort.to_h }
     end
 
     def belief(search)
