@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "mail"
 require_relative "../test_helper"
 
 # Who is in a batch and who is left out, and what becomes of what it holds until it has left.
