@@ -6,14 +6,12 @@ module UprightBench
     class CardSheet < Paper
       include CardFace
 
-      # Portrait: A4 of ISO 216, and letter of 8.5 by 11 inches.
-      SHEETS_MM = { "a4" => [210, 297], "letter" => [215.9, 279.4] }.freeze
       MARGIN_MM = 0
       MARK_MM = 4
       GAP_MM = 1 # between a card's edge and its mark
 
       # @param cards [Enumerable<Hash>] letter, address, as in PostCard
-      # @param sheet [String] one of SHEETS_MM
+      # @param sheet [String] a key of Core::Units::SheetSize::ALL
       def initialize(cards:, sender:, style:, sheet:)
         @cards = cards
         @sender = sender
@@ -31,7 +29,7 @@ module UprightBench
       # The sheet, turned where it holds more so.
       # @return [Array(Float, Float)] millimetres
       def self.laid(card, sheet)
-        whole = SHEETS_MM.fetch(sheet)
+        whole = Core::Units::SheetSize.of(sheet).whole
         [whole, whole.reverse].max_by { |sides| grid(card, sides).inject(:*) }
       end
 

@@ -19,12 +19,12 @@ module UprightBench
         make(**look).bytes
       end
 
-      # @param sheets [String] what the shop prints on, a key of Sheets::MM
+      # @param sheets [String] what the shop prints on, a key of Core::Units::SheetSize::ALL
       # @param logo [String, nil] path of a JPEG, for papers with a head
       # @param more [Hash] what matters to labels alone
       # @yieldparam page [Integer] that was begun, for whoever shows how far it is
       # @return [Rendered] the PDF's bytes, and how many pages it has
-      def make(sheets: Sheets::USUAL, logo: nil, **_more, &on_page)
+      def make(sheets: Core::Units::SheetSize::USUAL, logo: nil, **_more, &on_page)
         @sheets = sheets
         @logo = logo
         @pdf = Prawn::Document.new(page_size: size_mm.map { |side| side * MM }, margin: margin_mm * MM,
@@ -41,7 +41,9 @@ module UprightBench
 
       # A paper has a SHEET of the shop's (:whole or :half), or a SIZE_MM of its own.
       def size_mm
-        self.class.const_defined?(:SHEET) ? Sheets.mm(@sheets, self.class::SHEET) : self.class::SIZE_MM
+        return self.class::SIZE_MM unless self.class.const_defined?(:SHEET)
+
+        Core::Units::SheetSize.of(@sheets).mm(self.class::SHEET)
       end
 
       def margin_mm

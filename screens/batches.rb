@@ -18,7 +18,7 @@ module UprightBench
 
         app.get "/cards/batches/:id/print.pdf" do
           send_paper("batch", batch: batch_asked.id,
-            sheet: Papers::CardSheet::SHEETS_MM.key?(params["sheet"]) ? params["sheet"] : "a4")
+            sheet: sheet_asked)
         end
       end
 
@@ -26,6 +26,12 @@ module UprightBench
       module Helpers
         def batch_asked
           Services::Lookup.one(:batch, id_of(params["id"]))
+        end
+
+        # @return [String] a key of Core::Units::SheetSize::ALL
+        def sheet_asked
+          sizes = Core::Units::SheetSize
+          sizes::ALL.key?(params["sheet"]) ? params["sheet"] : sizes::USUAL
         end
 
         def batch_page(batch)
@@ -46,8 +52,7 @@ module UprightBench
         # @return [String] a link to the cards on sheets of this size
         def card_sheet_link(batch, sheet)
           cards = Papers::CardSheet.on_a_sheet(card_style.format, sheet)
-          paper = sheet == "a4" ? "A4" : sheet
-          %(<a href="/cards/batches/#{batch.id}/print.pdf?sheet=#{sheet}">#{cards} on a sheet of #{paper}</a>)
+          %(<a href="/cards/batches/#{batch.id}/print.pdf?sheet=#{sheet}">#{cards} on a sheet of #{Core::Units::SheetSize.of(sheet).name}</a>)
         end
 
         # A card that is written is half through.

@@ -25,8 +25,8 @@ module UprightBench
           new(words: words, label_mm: label_mm, page_mm: label_mm)
         end
 
-        A4 = [210, 297].freeze
-        LETTER = [215.9, 279.4].freeze
+        A4 = Units::SheetSize.of("a4").whole
+        LETTER = Units::SheetSize.of("letter").whole
         private_constant :A4, :LETTER
 
         SMALL = {

@@ -6,9 +6,8 @@ module UprightBench
       # The shop rules about what is printed on. The size of cards stands with the cards.
       module Printing
         ALL = [
-          Choice.new(key: "sheets", group: :printing, label: "Bills, estimates and lists are printed on", default: "a4",
-            options: { "a4" => "A4, and A5 for half a sheet",
-                       "letter" => "Letter, and half letter (5½ × 8½ inches)" }),
+          Choice.new(key: "sheets", group: :printing, label: "Bills, estimates and lists are printed on",
+            default: Units::SheetSize::USUAL, options: Units::SheetSize::ALL.transform_values(&:words)),
           Choice.new(key: "tags", group: :printing, label: "Tags of machines", default: "100x62",
             options: Labels::Stock::TAGS.transform_values(&:words)),
           Choice.new(key: "labels", group: :printing, label: "Labels of trays, filters and the shelf",

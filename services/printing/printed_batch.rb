@@ -5,8 +5,8 @@ module UprightBench
     # The cards of a batch that go by post and were not taken back, several on a sheet.
     class PrintedBatch < Printed
       # @param batch [Integer] its id
-      # @param sheet [String] of Papers::CardSheet::SHEETS_MM
-      def initialize(batch:, sheet: "a4")
+      # @param sheet [String] a key of Core::Units::SheetSize::ALL
+      def initialize(batch:, sheet: Core::Units::SheetSize::USUAL)
         super()
         @batch = batch
         @sheet = sheet
