@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "nokogiri"
 require_relative "../test_helper"
 
 # Rounds of practice over time.
