@@ -12,7 +12,7 @@ module UprightBench
         Complaint = Struct.new(:key, :words) do
           # @return [Array<Possible::Row>] what may be behind it
           def rows
-            Possible.behind(key)
+            Possible::BEHIND.fetch(key)
           end
         end
 

@@ -11,6 +11,13 @@ module UprightBench
         # @!attribute fault [Fault]
         Row = Struct.new(:part, :fault)
 
+        ALL = [*Settings::ALL.each_value.map { |fault| Row.new(SETTING, fault).freeze },
+               *Kinds.all.flat_map { |kind| kind.faults.each_value.map { |fault| Row.new(kind.key, fault).freeze } }]
+          .freeze
+        # complaint => what may be behind it on some machine
+        BEHIND = ALL.flat_map { |row| row.fault.explains.keys.map { |complaint| [complaint, row] } }.group_by(&:first)
+          .transform_values { |pairs| pairs.map(&:last).freeze }.freeze
+
         module_function
 
         # @param part [Symbol] a kind of part
@@ -25,23 +32,6 @@ module UprightBench
         # @raise [KeyError]
         def fetch(part, key)
           (part == SETTING ? Settings::ALL : Kinds.fetch(part).faults).fetch(key)
-        end
-
-        # @param complaint [Symbol]
-        # @return [Array<Row>] what may be behind it on some machine
-        def behind(complaint)
-          all.select { |row| row.fault.explains.key?(complaint) }
-        end
-
-        # @return [Array<Row>]
-        def all
-          @all ||= [*Settings::ALL.each_value.map { |fault| Row.new(SETTING, fault).freeze },
-                    *Kinds.all.flat_map do |kind|
-                      kind.faults.each_value.map do |fault|
-                        Row.new(kind.key, fault).freeze
-                      end
-                    end]
-            .freeze
         end
       end
     end

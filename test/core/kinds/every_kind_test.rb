@@ -7,7 +7,7 @@ class EveryKindTest < CoreTest
   FILES = Dir[File.join(CoreAlone::ROOT, "core/kinds/*.rb")].map { |file| File.basename(file, ".rb").to_sym }.sort
 
   def each_fault(&)
-    Faults::Possible.all.each(&)
+    Faults::Possible::ALL.each(&)
   end
 
   def test_the_folder_is_the_registry
