@@ -23,10 +23,9 @@ module UprightBench
         "country" => ["country", %w[country_code land pays pais]],
         "notes" => ["notes", %w[note remarks comment comments bemerkung notiz remarques]],
         "fleet" => ["fleet, yes or no", %w[business_customer]],
-        "email_agreed" => ["agreed to e-mail, yes or no", %w[email_consent email_opt_in newsletter]],
-        "text_agreed" => ["agreed to texts, yes or no", %w[sms_consent sms_opt_in text_consent]],
-        "post_agreed" => ["agreed to letters, yes or no", %w[post_consent mail_consent]],
-        "phone_agreed" => ["agreed to calls, yes or no", %w[call_consent phone_consent]],
+        **Core::Cards::Channels::ALL.to_h do |channel|
+          [channel.agreed_column.to_s, ["agreed to #{channel.agreed_words}, yes or no", channel.agreed_elsewhere]]
+        end,
         "agreed_on" => ["agreed on, date", %w[consent_date opt_in_date]],
         "maker" => ["machine: maker", %w[make brand manufacturer hersteller marke marque marca]],
         "model" => ["machine: model", %w[machine model_name modell modele modelo device gerat product]],
@@ -37,7 +36,7 @@ module UprightBench
         "last_service_on" => ["machine: last service, date", %w[last_service last_service_date serviced_on
                                                                 letzte_wartung dernier_entretien last_visit]]
       }.freeze
-      AGREED = %w[email_agreed text_agreed post_agreed phone_agreed].freeze
+      AGREED = Core::Cards::Channels::ALL.map { |channel| channel.agreed_column.to_s }.freeze
       OF_A_MACHINE = %w[maker model kind serial_number bought_on hours_per_week last_service_on].freeze
 
       module_function

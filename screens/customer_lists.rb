@@ -128,8 +128,7 @@ module UprightBench
                    "checked" => "Ready to be written", "writing" => "Writing", "paused" => "Paused",
                    "cancelled" => "Cancelled", "written" => "Done", "to_map" => "Say what the columns are",
                    "bad" => "Cannot be read" }.freeze
-        AGREED = { "email_agreed" => "e-mail", "text_agreed" => "texts", "post_agreed" => "letters",
-                   "phone_agreed" => "calls" }.freeze
+        AGREED = Core::Cards::Channels::ALL.to_h { |channel| [channel.agreed_column.to_s, channel.agreed_words] }.freeze
 
         def import_state_words(import)
           STATES.fetch(import.state)

@@ -24,12 +24,10 @@ module UprightBench
             missing_note: Note.of(typed["missing_note"], :missing_note), by: by, at: at)
         },
         "estimate" => ->(number, _, by, at) { Services::SendEstimate.call(number, by: by, at: at) },
-        "send-estimate-email" => lambda { |number, _, by, at|
-          Services::TellEstimate.call(number, way: "email", by: by, at: at)
-        },
-        "send-estimate-text" => lambda { |number, _, by, at|
-          Services::TellEstimate.call(number, way: "text", by: by, at: at)
-        },
+        **Services::TellEstimate::WAYS.to_h do |way|
+          ["send-estimate-#{way}",
+           ->(number, _, by, at) { Services::TellEstimate.call(number, way: way, by: by, at: at) }]
+        end,
         "discount" => lambda { |number, typed, by, at|
           Services::SetDiscount.call(number, **DiscountForm.taken_off(typed), by: by, at: at)
         },
@@ -200,8 +198,8 @@ module UprightBench
 
         # @return [Hash{String=>String}] how the estimate can be sent out => what the button says
         def estimate_ways(customer)
-          { "email" => ("Send it by e-mail" if customer.email),
-            "text" => ("Send it by text message" if customer.phone) }.compact
+          Core::Cards::Channels::ALL.select { |channel| channel.tells? && customer[channel.address_column] }
+            .to_h { |channel| [channel.key.to_s, "Send it #{channel.by}"] }
         end
 
         # @return [String] what is still missing in a sheet that was begun at the counter, or from a starter

@@ -28,8 +28,22 @@ module UprightBench
           customer.public_send(address_column)
         end
 
+        # @param notice [Notice]
+        # @return [String] a notice about a job, as it goes this way
+        def told(notice)
+          notice.short
+        end
+
+        # @!method rank
+        #   @return [Integer] what costs least is taken first
         # @!method words
         #   @return [String] as in "e-mail"
+        # @!method agreed_words
+        #   @return [String] as in "agreed to texts"
+        # @!method agreed_elsewhere
+        #   @return [Array<String>] what the column of that agreement is called in lists of others (common practice)
+        # @!method tells?
+        #   @return [Boolean] whether notices about a job go this way too
         # @!method lead_days
         #   @return [Integer] how long before the due date a card leaves, unless the owner says otherwise
         # @!method address_column

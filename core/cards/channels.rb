@@ -3,9 +3,10 @@
 module UprightBench
   module Core
     module Cards
-      # The channels, in the order in which one is taken where several are agreed to: what costs least first.
+      # The channels, each in a file of its own in this folder, in the order in which one is taken where several are
+      # agreed to.
       module Channels
-        ALL = [Email.new, Text.new, Post.new, Phone.new].freeze
+        ALL = constants.map { |name| const_get(name).new }.sort_by(&:rank).freeze
         ORDER = ALL.map(&:key).freeze
         BY_KEY = ALL.to_h { |channel| [channel.key, channel] }.freeze
 

@@ -6,8 +6,8 @@ module UprightBench
     class CustomersForAFile
       AT_ONCE = 1000
 
-      CUSTOMER = %i[name phone email street town region postcode country notes fleet email_agreed text_agreed
-                    post_agreed phone_agreed].freeze
+      CUSTOMER = [:name, :phone, :email, :street, :town, :region, :postcode, :country, :notes, :fleet,
+                  *Core::Cards::Channels::ALL.map(&:agreed_column)].freeze
 
       # @yieldparam row [Hash{Symbol=>Object}] columns of Formats::CustomerList
       def each(&)

@@ -55,8 +55,7 @@ module UprightBench
       end
 
       def channel
-        @channel ||= { "email" => Outbox::EmailChannel, "text" => Outbox::TextChannel }.fetch(@notice.channel)
-          .new(SETTINGS)
+        @channel ||= Outbox.const_get("#{@notice.channel.capitalize}Channel").new(SETTINGS)
       end
 
       def to_call(why)

@@ -37,8 +37,8 @@ module UprightBench
       def call
         withdraw_earlier
         notice = Models::Notice.create(job_id: @job.id, kind: @kind.to_s, channel: channel, recipient: recipient,
-          subject: said.subject, body: channel == "email" ? said.body : said.short,
-          state: channel == "phone" ? "to_call" : "waiting", asked_by: @by&.id, asked_at: @at)
+          subject: said.subject, body: way.told(said),
+          state: way.tells? ? "waiting" : "to_call", asked_by: @by&.id, asked_at: @at)
         Work.enqueue(notice.id) if notice.state == "waiting"
         notice
       end
@@ -70,8 +70,13 @@ module UprightBench
         address(channel)
       end
 
+      # @return [Core::Cards::Channel]
+      def way
+        Core::Cards::Channels.of(channel)
+      end
+
       def address(channel)
-        channel == "email" ? @customer.email : @customer.phone
+        @customer[Core::Cards::Channels.of(channel).address_column]
       end
 
       def said

@@ -2,9 +2,9 @@
 
 module UprightBench
   module Services
-    # Sends a customer the link to the estimate that stands on their page, by e-mail or text message.
+    # Sends a customer the link to the estimate that stands on their page, by a way on which notices go.
     module TellEstimate
-      WAYS = %w[email text].freeze
+      WAYS = Core::Cards::Channels::ALL.select(&:tells?).map { |channel| channel.key.to_s }.freeze
 
       module_function
 
