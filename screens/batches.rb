@@ -18,7 +18,7 @@ module UprightBench
 
         app.get "/cards/batches/:id/print.pdf" do
           send_paper("batch", batch: batch_asked.id,
-            sheet: sheet_asked)
+            sheet: sheet_size_asked)
         end
       end
 
@@ -29,7 +29,7 @@ module UprightBench
         end
 
         # @return [String] a key of Core::Units::SheetSize::ALL
-        def sheet_asked
+        def sheet_size_asked
           sizes = Core::Units::SheetSize
           sizes::ALL.key?(params["sheet"]) ? params["sheet"] : sizes::USUAL
         end

@@ -41,7 +41,7 @@ class FindFaultBrowserTest < BrowserTest
     assert_empty axe
     press("f")
 
-    assert_text "Pre-motor filter: clogged"
+    assert_css "h2", text: "Pre-motor filter: clogged"
     assert_equal 5, seen(job, "pre-filter")[:grey]
     press("f")
 
@@ -72,7 +72,7 @@ class FindFaultBrowserTest < BrowserTest
     end
     find(".fault-answers button", text: "blocked", exact_text: false, match: :first).click
 
-    assert_text(/Neck: (partly )?blocked/)
+    assert_css "h2", text: /Neck: (partly )?blocked/
     assert_includes %w[partly blocked], seen(job, "neck")[:state]
   end
 
