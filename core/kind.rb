@@ -2,12 +2,12 @@
 
 module UprightBench
   module Core
-    # What a technician knows about one kind of part: what is looked at and what it means, what may be wrong with it and
-    # how that shows, how it is measured, cleaned and dried. Each kind is one file in kinds/. Nothing has a default: a
-    # kind that leaves something out cannot be loaded.
+    # One kind of part, as a technician knows it: how it is looked at and what each finding means, which faults it may
+    # have and how they show, how it is measured, cleaned and dried. Each kind is one file in kinds/. Nothing has a
+    # default: Ruby refuses to load a kind that leaves something out.
     #
-    # Where no other source stands beside a figure: what may be wrong, and what follows, is common practice; how often,
-    # how surely and how much is a house rule, in numbers of ours.
+    # Sources, where none stands beside a figure: which faults there are, and what the technician does about them, is
+    # common practice; how often a fault comes and how surely a look shows it are house rules, in numbers of ours.
     class Kind
       include Value
 
@@ -38,15 +38,15 @@ module UprightBench
 
       STOP = :stop # to be referred, and nothing else is done until somebody has seen to it
 
-      # What must be empty before anything is opened, what dusts and is done outdoors, what is cut free, and the rest
-      # along the air path.
+      # The order in which a technician cleans: first the parts that must be empty before anything is opened, then those
+      # that dust, outdoors, then those that are cut free of hair, then all others along the air path.
       CLEANED = %i[emptied dusts cut_free along_the_air].freeze
 
       TRAITS = {
         never_wet: "never wetted, whatever a sheet says",
         one_by_one: "a fault there can hurt somebody: nobody says of it \"all the rest is fine\"",
         at_the_floor: "suction at the end of the hose says nothing of it",
-        moves_the_air: "what a hand over the motor's inlet feels",
+        moves_the_air: "a hand over the motor's inlet feels whether it works",
         live: "opened on a machine for the mains, its safety is proven by who may do that",
         in_the_motor_head: "only who opens motor heads gets there",
         some_are_washed: "a rough sheet does not know whether it may be"
@@ -55,7 +55,7 @@ module UprightBench
       SIDES = %i[length_mm width_mm diameter_mm].freeze # of a part that may have any
       YES_NO = [true, false].freeze
 
-      # What may be seen at any place.
+      # The fields in which a technician may record something at any place.
       ANYWHERE = {
         dirty: Findings::Fields::Flag.new, smell: Findings::Fields::Flag.new, wet: Findings::Fields::Flag.new,
         cracked: Findings::Fields::Flag.new, foreign: Findings::Fields::Text.new, note: Findings::Fields::Text.new
@@ -91,7 +91,7 @@ module UprightBench
 
       private
 
-      # What follows from the declaration is made once.
+      # Fields and faults are put together once, when the kind is loaded.
       def check
         check_names
         @own_fields = { **state_field, **asked }.freeze

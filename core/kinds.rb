@@ -19,12 +19,6 @@ module UprightBench
       def all
         ALL.values
       end
-
-      # @param trait [Symbol] of Kind::TRAITS
-      # @return [Array<Symbol>] keys
-      def with(trait)
-        all.select { |kind| kind.trait?(trait) }.map(&:key)
-      end
     end
   end
 end

@@ -22,7 +22,7 @@ module UprightBench
             weight: weight)
         end
 
-        # @param key [Symbol] of Kinds::SETTINGS
+        # @param key [Symbol] of Settings::ALL
         # @return [Cause]
         def self.setting(key, weight)
           new(key: "setting:#{key}", place: nil, part: Possible::SETTING, fault: Possible.fetch(Possible::SETTING, key),

@@ -3,9 +3,9 @@
 module UprightBench
   module Core
     module Faults
-      # What a customer complains of. What is behind it how often, each kind of part says of its faults: a weight beside
-      # the other weights. Which is likelier is common practice, the numbers are ours. A machine that lacks the part
-      # lacks the fault; a part that is there several times shares its weight.
+      # The complaints with which customers bring a machine. Each fault says which complaints it explains, and how
+      # often: a weight beside the weights of the other faults. Which is likelier is common practice, the numbers are
+      # ours. A machine that lacks the part lacks the fault; a part that is there several times shares its weight.
       module Complaints
         # @!attribute key [Symbol]
         # @!attribute words [String] as it is said at the counter

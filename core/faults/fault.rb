@@ -17,7 +17,8 @@ module UprightBench
       class Fault
         include Value
 
-        # What obstructs is a stage that resists more, what gapes is a joint that leaks, what tires is the fan.
+        # A fault blocks a station, so that it resists more; or lets a joint leak; or tires the fan; or leaves the air
+        # alone.
         AIR = %i[blocked leak fan nothing].freeze
         TRIALS = %i[a_good_one leaving_it_out].freeze
 

@@ -3,7 +3,7 @@
 module UprightBench
   module Core
     module Faults
-      # What may be wrong: with a kind of part, and with how a machine is set.
+      # All faults that a search may end with: those of the parts, and those of how a customer has set the machine.
       module Possible
         SETTING = :setting
 

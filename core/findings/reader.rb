@@ -39,7 +39,7 @@ module UprightBench
           @position.kind_of_part
         end
 
-        # What its kind says of a part in this state.
+        # The verdict that the kind of part gives for this state.
         def say_state(word)
           state = kind.state(word)
           say(state.verdict_kind, clause(word), confidence: :high, stop: state.stop?)

@@ -3,7 +3,7 @@
 module UprightBench
   module Core
     class Kind
-      # What one look may find: a word, and what follows from it.
+      # A state in which a look may find the part: what the technician does about it, and which fault it is.
       #
       # @!attribute verdict [Symbol] a key of Findings::VerdictKind, or STOP
       # @!attribute wash_helps [Boolean] where the sheet allows a wash; else it is cleaned dry

@@ -3,7 +3,7 @@
 module UprightBench
   module Core
     module Kinds
-      # What switches a head between carpet and floor.
+      # The pedal that switches a head between carpet and floor.
       Pedal = Kind.new(
         key: :pedal,
         states_in: :state,

@@ -3,7 +3,7 @@
 module UprightBench
   module Core
     module Kinds
-      # What tells the machine that its filter sits.
+      # The switch by which a machine notices that its filter sits.
       Sensor = Kind.new(
         key: :sensor,
         states_in: :state,

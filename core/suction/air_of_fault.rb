@@ -3,7 +3,7 @@
 module UprightBench
   module Core
     module Suction
-      # What a fault does to the air of a machine, as its kind of part says. With a setting the air is in order.
+      # Says at which station a fault changes the air, and how. The fault itself says how; a setting changes nothing.
       class AirOfFault
         NOTHING = [:nothing, nil].freeze
 

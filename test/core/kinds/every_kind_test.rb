@@ -90,7 +90,7 @@ class EveryKindTest < CoreTest
   end
 
   def test_each_trait_is_that_of_some_kind_and_others_are_refused
-    Kind::TRAITS.each_key { |trait| refute_empty Kinds.with(trait), trait }
+    Kind::TRAITS.each_key { |trait| assert(Kinds.all.any? { |kind| kind.trait?(trait) }) }
     error = assert_raises(ArgumentError) { Kinds::Path.with(traits: %i[edible]) }
 
     assert_match(/path: edible/, error.message)
