@@ -7,7 +7,7 @@ module UprightBench
     #
     #   Sentences.of(Core::Reason.of(:bag_room_left, fill: 40, limit: 80))  # => "40 % full; changed at 80 %."
     module Sentences
-      TEXTS = { written: "{text}", **Dates::TEXTS, **Verdicts::TEXTS, **Kinds.texts(:to_staff), **Fits::TEXTS,
+      TEXTS = { written: "{text}", **Clocks::TEXTS, **Verdicts::TEXTS, **Kinds.texts(:to_staff), **Fits::TEXTS,
                 **Drying::TEXTS, **Jobs::TEXTS, **Strip::TEXTS, **FinalTests::TEXTS }.freeze
       FIELD = /\{([a-z_]+)\}/
 

@@ -4,13 +4,19 @@ require "json"
 
 module UprightBench
   module Measure
-    # docs/kinds.md, which a technician can check, and the kinds that docs/sheet.schema.json lists: both drawn from
-    # core/kinds/ and english/kinds/.
+    # docs/kinds.md, which a technician can check, and the kinds of part and of clock that docs/sheet.schema.json lists:
+    # both drawn from core/kinds/, core/clocks/kinds/ and english/kinds/.
     class KindsPage
       DOCS = File.expand_path("../docs", __dir__)
       FILE = File.join(DOCS, "kinds.md")
       SCHEMA = File.join(DOCS, "sheet.schema.json")
-      IN_SCHEMA = %w[$defs position properties kind enum].freeze
+      # where it stands in the schema => the keys that are listed there
+      IN_SCHEMA = {
+        %w[$defs position properties kind enum] => Core::Kinds::ALL.keys,
+        %w[$defs clock properties kind enum] => Core::Clocks::Kinds::BY_KEY.keys,
+        %w[$defs clock properties of enum] => Core::Clocks::Kinds::Count::COUNTED,
+        %w[$defs clock properties goes_by enum] => Core::Clocks::Clock::GOES_BY
+      }.freeze
       HEAD = <<~MARKDOWN
         # What we know of each kind of part
         Drawn from `core/kinds/` and `english/kinds/` by `bin/rake docs:kinds`; a test says when it is stale.
@@ -37,7 +43,7 @@ module UprightBench
       # @return [String] JSON: what stands there by hand, with the kinds that there are
       def schema
         all = JSON.parse(File.read(SCHEMA))
-        all.dig(*IN_SCHEMA).replace(Core::Kinds::ALL.keys.map(&:to_s))
+        IN_SCHEMA.each { |place, keys| all.dig(*place).replace(keys.map(&:to_s)) }
         "#{JSON.pretty_generate(all)}\n"
       end
 

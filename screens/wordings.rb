@@ -104,12 +104,9 @@ module UprightBench
         # @param words [Core::Cards::Words]
         # @return [Array<String>]
         def whys_preview(words)
-          clock = { from_on: today - 300, until_on: today + 30 }
-          [Core::Reason.of(:after_hours, hours: 50, rate: 1.5, household: 0.75, traits: %i[pets], **clock),
-           Core::Reason.of(:after_months, months: 12, personal: 1.2, **clock),
-           Core::Reason.of(:after_bags, bags: 4, counted: 1, **clock),
-           Core::Reason.of(:at_full_indicator, percent: 60, read_on: today - 60, **clock),
-           Core::Reason.of(:history_unknown)].map { |reason| words.why(reason) }
+          days = { from_on: today - 300, read_on: today - 60, until_on: today + 30 }
+          by_clocks = Core::Clocks::Kinds::EXAMPLES.map { |key, figures| Core::Reason.of(key, **figures, **days) }
+          [*by_clocks, Core::Reason.of(:history_unknown)].map { |reason| words.why(reason) }
         end
 
         # @return [String] when an offer holds, and for whom

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 namespace :docs do
-  desc "Write docs/kinds.md, and the kinds in docs/sheet.schema.json, anew from core/kinds and english/kinds"
+  desc "Write docs/kinds.md, and the kinds in docs/sheet.schema.json, anew from the declarations"
   task :kinds do
     require_relative "../launch/core_alone"
     require_relative "../measure/kinds_page"

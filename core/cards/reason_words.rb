@@ -7,10 +7,7 @@ module UprightBench
       # texts.
       class ReasonWords
         # reason => its text, and what was counted; a reason that has no text of its own names the day alone
-        KEYS = { after_hours: %i[why_hours hours], after_months: %i[why_months months],
-                 after_bags: %i[why_counted bags], after_washes: %i[why_counted washes],
-                 at_full_indicator: %i[why_indicator], history_unknown: %i[why_unknown],
-                 start_unknown: %i[why_start_unknown],
+        KEYS = { **Clocks::Kinds::CARD_TEXTS, history_unknown: %i[why_unknown], start_unknown: %i[why_start_unknown],
                  nothing_runs: %i[why_nothing] }.freeze
         OTHER = %i[why_other].freeze
         LITTLE_PERCENT = 34 # what is in order is reckoned with a quarter; a figure of it would be more than was seen

@@ -6,7 +6,7 @@ module UprightBench
   module Core
     module Clocks
       # One clock of a task: what is counted and how much of it is allowed. Everything that is true of one kind of
-      # clock and not of the others stands in its class: Hours, Months, Count, Indicator.
+      # clock and not of the others stands in its class (Kinds).
       class Clock
         include Value
 

@@ -3,20 +3,31 @@
 module UprightBench
   module Core
     module Clocks
-      # The kinds of clock, and how each is chosen and named where a sheet is edited and a date explained.
+      # The kinds of clock, each in a file of its own in this folder: what stands there is a kind, and nothing else
+      # does. Each says
+      #
+      # - RANK: its place where one is chosen, the usual one first
+      # - CHOICES: what may be counted, a key => the fields of a sheet that make it
+      # - CARD_TEXTS: its reasons, each => in which of Cards::Texts a customer reads it, and the figure that is counted
+      # - EXAMPLES: the same reasons => figures to show such a text with
       module Kinds
-        ALL = [Hours, Months, Count, Indicator].freeze
+        ALL = constants.map { |name| const_get(name) }.sort_by { |kind| kind::RANK }.freeze
         BY_KEY = ALL.to_h { |kind| [kind.kind, kind] }.freeze
 
         # What decided a date when no clock did.
-        NONE = { unknown: "history unknown", none: "no clock runs" }.freeze
-        # kind => what decided, in a word
-        DECIDED_BY = BY_KEY.transform_values { |kind| kind::DECIDES }.merge(NONE).freeze
+        NONE = %i[unknown none].freeze
+        # All that may have decided a date.
+        DECIDING = [*BY_KEY.keys, *NONE].freeze
 
-        # What may be counted, as it is chosen: a word for it => the fields that make it.
-        CHOICES = ALL.map { |kind| kind::CHOICES }.inject(:merge).freeze
-        # The same words => how they read behind an amount.
-        CHOICE_WORDS = ALL.map { |kind| kind::CHOICE_WORDS }.inject(:merge).freeze
+        # @param constant [Symbol]
+        # @return [Hash] that constant of all kinds
+        def self.all_of(constant)
+          ALL.map { |kind| kind.const_get(constant, false) }.inject(:merge)
+        end
+
+        CHOICES = all_of(:CHOICES).freeze
+        CARD_TEXTS = all_of(:CARD_TEXTS).freeze
+        EXAMPLES = all_of(:EXAMPLES).freeze
       end
     end
   end

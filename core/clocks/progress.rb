@@ -8,7 +8,7 @@ module UprightBench
       class Progress
         include Value
 
-        # @!attribute counted [Hash{String=>Integer}] what is counted (Count::COUNTED) => how many
+        # @!attribute counted [Hash{String=>Integer}] what is counted (Kinds::Count::COUNTED) => how many
         # @!attribute counted_on [Date, nil] the day until which it was counted
         # @!attribute load [Float, nil] share of what the interval allows that was found to be gone
         # @!attribute load_step [Float] step of the scale that it was graded on; 0 where it was measured

@@ -8,7 +8,7 @@ module UprightBench
       module ClockFields
         # What a clock counts, as it is chosen, and as a sheet writes it.
         CLOCKS = Core::Clocks::Kinds::CHOICES
-        WORDS = Core::Clocks::Kinds::CHOICE_WORDS
+        WORDS = English::Clocks::COUNTS
         GOES_BY = { "" => "usual", "fixed" => "fixed limit", "condition" => "wear and dirt" }.freeze
 
         module_function

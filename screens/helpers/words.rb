@@ -157,7 +157,7 @@ module UprightBench
         end
 
         def clock_words(kind)
-          Core::Clocks::Kinds::DECIDED_BY.fetch(kind.to_sym)
+          English::Clocks::DECIDED.fetch(kind.to_sym)
         end
 
         # @param due [Models::Due]

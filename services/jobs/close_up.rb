@@ -146,7 +146,7 @@ module UprightBench
       def keep_reading(position, rated_hours, percent, since)
         Models::UseReading.create(machine_id: @job.machine_id, job_id: @job.id, position: position, kind: "strip",
           read_on: today, hours: rated_hours * percent / 100.0, weeks: (today - since).to_i / 7.0, read_by: @by.id,
-          at_least: percent >= Core::Clocks::Indicator::FULL_PERCENT)
+          at_least: percent >= Core::Clocks::Kinds::Indicator::FULL_PERCENT)
       end
     end
   end

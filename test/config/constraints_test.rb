@@ -29,7 +29,7 @@ class ConstraintListsTest < DatabaseTest
   end
 
   def test_what_decides_a_date
-    assert_equal Clocks::Kinds::DECIDED_BY.keys.sort, listed(:dues_deciding).sort
+    assert_equal Clocks::Kinds::DECIDING.sort, listed(:dues_deciding).sort
   end
 
   # Only what lies in the drawer is rounded to coins.

@@ -129,7 +129,7 @@ class SentencesTest < CoreTest
   end
 
   def counted(code)
-    code.include?("after_\#{of}") ? Clocks::Count::COUNTED.map { |of| :"after_#{of}" } : []
+    code.include?("after_\#{of}") ? Clocks::Kinds::Count::COUNTED.map { |of| :"after_#{of}" } : []
   end
 
   def water(kind, random)

@@ -22,7 +22,7 @@ module UprightBench
         # @param on [Date]
         # @return [Hash{String=>Integer}] what its clocks count => how many, where that runs ahead of what is expected
         def of(task, use:, on:)
-          clocks = task.clocks.grep(Core::Clocks::Count)
+          clocks = task.clocks.grep(Core::Clocks::Kinds::Count)
           return NOTHING if clocks.empty?
 
           run = Core::Clocks::Run.new(Core::Clocks::Progress.new(started_on: @start), use)

@@ -116,14 +116,6 @@ class WordingTest < CoreTest
     assert_equal "due on 15 February 2027", Cards::Words.new.why(Reason.of(:after_miles, miles: 9, **CLOCK))
   end
 
-  # Whatever a clock says, there is a text for it.
-  def test_every_clock_is_worded
-    keys = [clock(:hours, 1), clock(:months, 1), clock(:indicator, 100),
-            *Clocks::Count::COUNTED.map { |of| clock(:count, 1, of: of, each_months: 1) }].map(&:reason_key)
-
-    assert_equal Cards::ReasonWords::KEYS.keys.sort, [*keys, :history_unknown, :nothing_runs, :start_unknown].sort
-  end
-
   def test_the_owners_words_for_it_in_another_language
     texts = { why_months: "{amount} seit {from}{adjusted}: {until}", count_months: "Monat, Monate",
               why_household: "früher wegen {traits}", traits: "Haustiere, Baustaub, langes Haar, täglich, Rauch",
