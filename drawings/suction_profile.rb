@@ -31,7 +31,7 @@ module UprightBench
       private
 
       def words
-        ends = [@expected, @found].map { |profile| Core::Suction::Quantity.words(profile.last.last, :pressure) }
+        ends = [@expected, @found].map { |profile| Core::Gauges::Quantities::Pressure.words(profile.last.last) }
         marked = ". Marked: #{@marked.map { |key| @names.fetch(key, key) }.join(', ')}" if @marked.any?
         "Suction from the floor to the fan: #{ends[1]} at the fan, #{ends[0]} in order#{marked}"
       end

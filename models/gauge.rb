@@ -22,7 +22,7 @@ module UprightBench
 
       # What reads its lines.
       def profile
-        Core::Gauges::Kinds.profile(kind, pattern, unit)
+        Core::Gauges::Kinds.fetch(kind).profile(pattern, unit)
       end
 
       # @return [Boolean] whether it reads the air of the drying room

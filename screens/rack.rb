@@ -66,7 +66,12 @@ module UprightBench
 
         # @return [Float, nil] nil for what is no mass
         def grams_in(typed)
-          Core::Units::Mass.parse(typed.to_s)
+          Core::Gauges::Quantities::Mass.parse(typed)
+        end
+
+        # @return [String] as in "182.5 g"
+        def grams_words(grams)
+          Core::Gauges::Quantities::Mass.words(grams)
         end
 
         # @return [Float]
@@ -100,14 +105,14 @@ module UprightBench
         # @return [String] what it weighs, and what that means
         def weighed_words(stay)
           last = stay.weighings.last
-          return "Dry it weighed #{Core::Units::Mass.words(stay.dry_grams)}." unless last
+          return "Dry it weighed #{grams_words(stay.dry_grams)}." unless last
 
-          "#{Core::Units::Mass.words(last.grams)}, weighed #{moment(last.weighed_at)}: #{weight_means(stay, last)}."
+          "#{grams_words(last.grams)}, weighed #{moment(last.weighed_at)}: #{weight_means(stay, last)}."
         end
 
         def weight_means(stay, last)
           water = Core::Drying::WeighOut.new(stay.dry_grams, last.grams).water_grams
-          return "#{Core::Units::Mass.words(water)} of water in it" unless last.dry
+          return "#{grams_words(water)} of water in it" unless last.dry
 
           "as dry as before the wash#{", but not to be used before #{moment(stay.floor_at)}" if now < stay.floor_at}"
         end

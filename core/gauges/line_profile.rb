@@ -18,7 +18,8 @@ module UprightBench
 
         # @!attribute pattern [String]
         # @!attribute unit [String, nil] of what is written without one
-        fields :pattern, unit: nil
+        # @!attribute shows [Array<Symbol>] keys of Quantities
+        fields :pattern, unit: nil, shows: Quantities::ALL.keys
 
         # @param line [String]
         # @return [Shown, nil] nil for what cannot be read so
@@ -26,12 +27,11 @@ module UprightBench
           found = @read.match(line) or return
           written = found.names.include?("unit") ? found[:unit] : unit
           number = found[:value].delete(" ").delete_prefix("+")
-          Suction::Quantity::UNITS.each_key do |what|
-            value = Suction::Quantity.parse("#{number} #{written}", what)
-            return Shown.new(value: value, what: what, held: held?(found)) if value
+          @quantities.each do |quantity|
+            value = quantity.parse("#{number} #{written}")
+            return Shown.new(value: value, what: quantity.key, held: held?(found)) if value
           end
-          grams = Units::Mass.parse("#{number} #{written}")
-          Shown.new(value: grams, what: :mass, held: held?(found)) if grams
+          nil
         end
 
         private
@@ -42,6 +42,7 @@ module UprightBench
 
         def check
           @read = Pattern.new(pattern, PARTS)
+          @quantities = shows.map { |key| Quantities.fetch(key) }
           hold(@read.count("value") == 1, "a pattern has {value} once")
           hold(@read.count("unit") < 2 && @read.count("hold") < 2, "{unit} and {hold} stand once at most")
           hold(@read.count("any") <= Pattern::MOST_ANY, "{any} stands #{Pattern::MOST_ANY} times at most")
@@ -53,7 +54,7 @@ module UprightBench
         end
 
         def known?(unit)
-          [*Suction::Quantity::UNITS.values, Units::Mass::UNITS].any? { |units| units.key?(unit.to_s.downcase) }
+          @quantities.any? { |quantity| quantity.unit?(unit.to_s) }
         end
       end
     end

@@ -5,8 +5,8 @@ module UprightBench
     module Gauges
       # What a gauge shows at a moment.
       #
-      # @!attribute value [Float] kPa, L/s or g, without its sign
-      # @!attribute what [Symbol] :pressure, :flow or :mass
+      # @!attribute value [Float] in the unit of its quantity, without its sign
+      # @!attribute what [Symbol] key of Quantities
       # @!attribute held [Boolean] whether it holds the number still
       class Shown
         include Value

@@ -6,7 +6,6 @@ module UprightBench
       # The value on which a gauge has come to rest: all that it showed for two seconds lies within its error.
       class Steady
         SECONDS = 2.0
-        LEAST = { **Suction::Reading::LEAST, mass: Drying::WeighOut::STEP_GRAMS }.freeze # of its error
         LEAST_LINES = 4 # fewer in that time say nothing of rest
 
         # @param shown [Array<Array(Float, Shown)>] seconds ago and what was shown then, in any order
@@ -37,7 +36,7 @@ module UprightBench
 
         # Either way, so that the range is twice that.
         def error(what)
-          [mean * @error_percent / 100.0, LEAST.fetch(what)].max
+          [mean * @error_percent / 100.0, Quantities.fetch(what).least].max
         end
       end
     end

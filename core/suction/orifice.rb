@@ -8,7 +8,8 @@ module UprightBench
         CFM = 21.844 # Q[CFM] = 21.844 · D²[in] · K · √h[inH₂O]
         SHARP = 0.6 # flow coefficient K of a sharp edge, about; without it flow comes out 1.6 times too high
         INCH_MM = Units::Length::MM.fetch(:inch)
-        INCH_KPA = Quantity::UNITS.fetch(:pressure).fetch("inh2o")
+        CFM_L_S = Gauges::Quantities::Flow.units.fetch("cfm")
+        INCH_KPA = Gauges::Quantities::Pressure.units.fetch("inh2o")
 
         module_function
 
@@ -17,7 +18,7 @@ module UprightBench
         # @param coefficient [Numeric] the plate's own
         # @return [Float] L/s
         def flow(suction_kpa, diameter_mm, coefficient: SHARP)
-          CFM * ((diameter_mm / INCH_MM)**2) * coefficient * Math.sqrt(suction_kpa / INCH_KPA) * Quantity::CFM_L_S
+          CFM * ((diameter_mm / INCH_MM)**2) * coefficient * Math.sqrt(suction_kpa / INCH_KPA) * CFM_L_S
         end
 
         # @return [Float] what a plate resists, in kPa for the square of a litre a second

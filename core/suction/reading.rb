@@ -9,7 +9,6 @@ module UprightBench
 
         KINDS = { sealed: :pressure, flow: :flow, plate: :pressure }.freeze
         WORDS = { sealed: "suction, inlet closed", flow: "flow", plate: "suction behind a plate" }.freeze
-        LEAST = { pressure: 0.1, flow: 0.2 }.freeze # kPa and L/s that no gauge tells apart
 
         # To hold a gauge, and for each stage that has to come off before (common practice, from memory).
         HOLD_MINUTES = 2.0
@@ -40,9 +39,15 @@ module UprightBench
           end
         end
 
+        # @param kind [Symbol] of KINDS
+        # @return [Gauges::Quantity] that it reads
+        def self.quantity(kind)
+          Gauges::Quantities.fetch(KINDS.fetch(kind))
+        end
+
         # @return [Float] how much the gauge and the hand that holds it may be off
         def self.error(kind, value, percent)
-          [value.abs * percent / 100.0, LEAST.fetch(KINDS.fetch(kind))].max
+          [value.abs * percent / 100.0, quantity(kind).least].max
         end
 
         # @return [Float] of the normal distribution, but for a factor

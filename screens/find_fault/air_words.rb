@@ -43,7 +43,7 @@ module UprightBench
         # @param kind [Symbol] of a reading
         # @return [String] as in "12.3 kPa"
         def air_figure(kind, value)
-          Core::Suction::Quantity.words(value, Core::Suction::Reading::KINDS.fetch(kind))
+          Core::Suction::Reading.quantity(kind).words(value)
         end
 
         # @param gain [Core::Suction::Gain]

@@ -40,8 +40,9 @@ module UprightBench
         end
 
         # @param gauge [Queries::GaugeNow]
-        def shown_on(gauge)
-          Core::Suction::Quantity.words(gauge.last.value, gauge.last.what)
+        # @param value [Float] what it shows now, or on what it came to rest
+        def shown_on(gauge, value = gauge.last.value)
+          Core::Gauges::Quantities.fetch(gauge.last.what).words(value)
         end
 
         def gauge_state(gauge)

@@ -6,7 +6,6 @@ module UprightBench
       # What a gauge showed, as it is typed, or as the gauge in hand said it itself.
       class ReadingForm < Form
         TAKEN = /\A(?<gauge>\d{1,18})\|(?<value>\d{1,3}(?:\.\d{1,3})?)\|(?<what>pressure|flow)\z/
-        UNITS = Core::Suction::Quantity::OURS.transform_keys(&:to_s).freeze
 
         takes do
           params do
@@ -35,7 +34,7 @@ module UprightBench
           return new(params.except("gauge_id")) unless taken
 
           kind = taken[:what] == "flow" ? "flow" : pressure_kind(params["kind"])
-          new(params.merge("kind" => kind, "value" => "#{taken[:value]} #{UNITS.fetch(taken[:what])}",
+          new(params.merge("kind" => kind, "value" => "#{taken[:value]} #{Core::Gauges::Quantities.fetch(taken[:what].to_sym).unit}",
             "gauge_id" => taken[:gauge]))
         end
 

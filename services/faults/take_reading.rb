@@ -39,10 +39,12 @@ module UprightBench
       end
 
       def fields(job, point, kind, text, plate_mm)
-        what = Core::Suction::Reading::KINDS[kind.to_sym] or raise Invalid, { kind: ["is none of these"] }
-        value = Core::Suction::Quantity.parse(text, what)
+        raise Invalid, { kind: ["is none of these"] } unless Core::Suction::Reading::KINDS.key?(kind.to_sym)
+
+        quantity = Core::Suction::Reading.quantity(kind.to_sym)
+        value = quantity.parse(text)
         errors = { point: ("is no point of this machine" unless points(job).include?(point)),
-                   value: (unread(what) unless value),
+                   value: (unread(quantity) unless value),
                    plate_mm: ("is needed: the hole, from 1 to 100 mm" unless plate?(kind, plate_mm)) }.compact
         raise Invalid, errors.transform_values { |words| [words] } if errors.any?
 
@@ -68,9 +70,8 @@ module UprightBench
         kind != "plate" || plate_mm&.between?(1, 100)
       end
 
-      def unread(what)
-        units = Core::Suction::Quantity::UNITS.fetch(what).keys.first(5).join(", ")
-        "is a number, with a unit such as #{units}, as far as a vacuum cleaner goes"
+      def unread(quantity)
+        "is a number, with a unit such as #{quantity.units_words}, as far as a vacuum cleaner goes"
       end
       private_class_method :fields, :taken_with, :points, :plate?, :unread
     end

@@ -56,7 +56,7 @@ module UprightBench
       end
 
       def check(fields)
-        Core::Gauges::Kinds.profile(fields.fetch(:kind, "suction"), fields[:pattern], fields[:unit])
+        Core::Gauges::Kinds.fetch(fields.fetch(:kind, "suction")).profile(fields[:pattern], fields[:unit])
       rescue ArgumentError => e
         raise Invalid, { pattern: [e.message] }
       end

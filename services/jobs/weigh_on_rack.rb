@@ -42,7 +42,7 @@ module UprightBench
       end
 
       def words(grams)
-        Core::Units::Mass.words(grams)
+        Core::Gauges::Quantities::Mass.words(grams)
       end
       private_class_method :refuse, :keep, :end_clock, :words
     end

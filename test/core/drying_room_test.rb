@@ -62,11 +62,12 @@ class DryingRoomTest < CoreTest
   end
 
   def test_masses
-    assert_in_delta 182.5, Units::Mass.parse("182,5")
-    assert_in_delta 1250, Units::Mass.parse("1.25 kg")
-    assert_in_delta 453.59237, Units::Mass.parse("16 oz"), 1e-9
-    assert_nil Units::Mass.parse("3 stone")
-    assert_nil Units::Mass.parse("90 kg")
+    assert_in_delta 182.5, Gauges::Quantities::Mass.parse("182,5")
+    assert_in_delta 1250, Gauges::Quantities::Mass.parse("1.25 kg")
+    assert_in_delta 453.59237, Gauges::Quantities::Mass.parse("16 oz"), 1e-9
+    assert_nil Gauges::Quantities::Mass.parse("3 stone")
+    assert_nil Gauges::Quantities::Mass.parse("90 kg")
+    assert_nil Gauges::Quantities::Mass.parse("-3 g"), "it was not tared"
   end
 
   def test_a_scale_writes_as_a_gauge_does

@@ -18,6 +18,29 @@ class GaugesTest < CoreTest
       .each { |(pattern, line, unit), shown| assert_equal shown, read(pattern, line, unit), line }
   end
 
+  def test_each_quantity_is_read_in_each_of_its_units_and_as_it_is_written
+    Gauges::Quantities::ALL.each_value do |quantity|
+      most = quantity.range.max
+      half = most / 2.0
+
+      quantity.units.each { |unit, factor| assert_in_delta half, quantity.parse("#{half / factor} #{unit}") }
+      assert_in_delta half, quantity.parse(quantity.words(half)), 0.05
+      assert_nil quantity.parse("#{most + 1} #{quantity.unit}"), quantity.key
+      assert_equal quantity.minus, !quantity.parse("-1 #{quantity.unit}").nil?, quantity.key
+    end
+  end
+
+  def test_a_device_shows_what_its_kind_shows_and_nothing_else
+    lines = Gauges::Quantities::ALL.transform_values { |quantity| "1 #{quantity.unit}" }
+    Gauges::Kinds::ALL.each do |name, kind|
+      next if kind.shows == :room
+
+      profile = kind.profile("{value} {unit}", nil)
+
+      assert_equal kind.shows.sort, lines.select { |_, line| profile.read(line) }.keys.sort, name
+    end
+  end
+
   def test_what_it_cannot_read_is_nothing
     ["", "OL kPa", "12.31", "12.31 bananas", "99 kPa", "12.31 kPa x", "x" * 5000, nil].each do |line|
       assert_nil read("{value} {unit}", line), line.inspect

@@ -64,10 +64,10 @@ class SuctionTest < CoreTest
   # The inch of water of ASTM F558 and the millimetre of mercury (SI brochure, table 8); 1 CFM is 0.471947 L/s.
   def test_units
     { "80 inH2O" => 19.893, "100 mmHg" => 13.332, "150 mbar" => 15.0, "-12,3 kPa" => 12.3, "9" => 9.0 }
-      .each { |text, kpa| assert_in_delta kpa, Quantity.parse(text, :pressure), 0.001, text }
+      .each { |text, kpa| assert_in_delta kpa, Gauges::Quantities::Pressure.parse(text), 0.001, text }
     { "100 CFM" => 47.1947, "108 m³/h" => 30.0, "30" => 30.0 }
-      .each { |text, flow| assert_in_delta flow, Quantity.parse(text, :flow), 0.001, text }
-    ["", "much", "12 feet", "99 kPa", "12 CFM"].each { |text| assert_nil Quantity.parse(text, :pressure), text }
+      .each { |text, flow| assert_in_delta flow, Gauges::Quantities::Flow.parse(text), 0.001, text }
+    ["", "much", "12 feet", "99 kPa", "12 CFM"].each { |text| assert_nil Gauges::Quantities::Pressure.parse(text), text }
   end
 
   # ASTM F558 (constants from memory): Q = 21.844 · D² · K · √h. A plate of one inch with K = 0.6 at 64 inH₂O lets
@@ -75,14 +75,14 @@ class SuctionTest < CoreTest
   def test_flow_through_a_plate
     flow = Orifice.flow(64 * 0.24866, 25.4)
 
-    assert_in_delta 104.85, flow / Quantity::CFM_L_S, 0.05
+    assert_in_delta 104.85, flow / Orifice::CFM_L_S, 0.05
     assert_in_delta flow / 0.6, Orifice.flow(64 * 0.24866, 25.4, coefficient: 1.0), 1e-6
     assert_in_delta 64 * 0.24866, Orifice.resistance(25.4) * (flow**2), 1e-9
   end
 
   # 0.117354 · CFM · inH₂O watts: 100 CFM at 50 inH₂O are 586.8 W.
   def test_air_power
-    assert_in_delta 586.8, Orifice.power(50 * 0.24866, 100 * Quantity::CFM_L_S), 0.5
+    assert_in_delta 586.8, Orifice.power(50 * 0.24866, 100 * Orifice::CFM_L_S), 0.5
   end
 
   # On a straight fan the most power is at half the flow: a quarter of both ends' product.
