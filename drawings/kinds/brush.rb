@@ -4,21 +4,26 @@ module UprightBench
   module Drawings
     module Kinds
       # A brush strip in section between its guide bars, and the dial setting that its stand-out implies.
-      # 4 px a millimetre; new bristles as a ghost, today's in ink, the bars as two feet either side.
+      # 4 px a millimetre, as far as the picture goes; new bristles as a ghost, today's in ink, the bars as two feet
+      # either side. Gaps are tufts that are not there.
       class Brush < Gauges::Base
         BAR = 44
         PX_A_MM = 4
+        LOWEST = 76 # above the number
+        TUFTS = (0..10).to_a.freeze
+        GAPS = [3, 4, 7, 8].freeze
         FEET = [8, 128].freeze
         DIAL = { x: 184, y: 40, r: 26 }.freeze
         SWEEP = 240.0 # degrees from the lowest setting to the highest
 
         def label
           said = "Bristles in section, #{standout ? "#{length(standout)} beyond the guide bars" : 'not measured'}"
+          said = "#{said}, with gaps" if gaps?
           dial ? "#{said}; height dial to #{dial}" : said
         end
 
         def content
-          bristles(fresh, "bristle-new") + (standout ? bristles([standout, -PX_A_MM].max, "bristle") : "") + feet +
+          bristles(fresh, "bristle-new") + todays + feet +
             limit_line(0, BAR, 150, BAR) + foot(standout ? length(standout) : "?", x: 75) + dial_face
         end
 
@@ -30,6 +35,17 @@ module UprightBench
 
         def standout
           @observed[:standout_mm]
+        end
+
+        def gaps?
+          @observed[:gaps]
+        end
+
+        # In ink what was found: how far they stand out, and where some are missing.
+        def todays
+          return "" unless standout || gaps?
+
+          bristles([standout || fresh, -PX_A_MM].max, "bristle", gaps? ? TUFTS - GAPS : TUFTS)
         end
 
         def fresh
@@ -47,10 +63,10 @@ module UprightBench
             settings: settings)
         end
 
-        def bristles(standout, css)
-          (0..10).map do |n|
+        def bristles(standout, css, tufts = TUFTS)
+          tufts.map do |n|
             Svg.tag(:line, x1: 30 + (n * 9), y1: 10, x2: 30 + (n * 9) + ((n % 3) - 1),
-              y2: BAR + (standout * PX_A_MM), class: css)
+              y2: [BAR + (standout * PX_A_MM), LOWEST].min, class: css)
           end.join
         end
 

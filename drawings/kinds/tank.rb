@@ -10,7 +10,7 @@ module UprightBench
                       [:thin, "M62 46q12-6 24 0t24 0t24 0t24 0"]],
           "dirty" => [[:specks]],
           "gapes" => [[:line, "M60 24v40q0 6 6 6h88q6 0 6-6v-40M52 18l112-14"]],
-          "leaks" => [[:crack, "M120 70l-4 8M126 74v8M138 70l4 8"]]
+          "leaks" => [[:crack, "M160 52l12-4M160 58h14M160 64l12 4"]]
         }.freeze
       end
     end

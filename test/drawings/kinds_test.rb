@@ -43,6 +43,17 @@ class KindDrawingsTest < AppTest
     pictured.each { |kind| assert_includes drawn(kind, { kind.states_in => "of another kind" }), "Here: not looked at" }
   end
 
+  # What is chosen or ticked there is to be told from all else that may be, and from nothing.
+  def test_what_was_found_is_to_be_seen
+    Core::Kinds.all.each do |kind|
+      told = kind.own_fields.reject { |_, field| field.type == :measure }
+      seen = [{}, *told.flat_map { |name, field| (field.sample_values - [false]).map { |value| { name => value } } }]
+      pictures = seen.group_by { |observed| drawn(kind, observed) }
+
+      assert_empty pictures.values.select { |alike| alike.size > 1 }, kind.key
+    end
+  end
+
   def test_every_kind_is_drawn_whatever_was_seen_of_it
     Core::Kinds.all.each do |kind|
       kind.fields.each do |name, field|

@@ -5,7 +5,7 @@
 require_relative "../test_helper"
 require_relative "../support/kinds_said"
 
-# Moving the tables of the kinds of part changes no verdict, sentence, drawing or search: the digests in as_before.json
+# Moving the tables of the kinds of part changes no verdict, sentence or search: the digests in as_before.json
 # were made by the code before the move.
 class AsBeforeTest < AppTest
   FILE = File.expand_path("as_before.json", __dir__)

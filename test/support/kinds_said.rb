@@ -15,7 +15,7 @@ module KindsSaid
 
   # The code's answers about one finding at one place.
   class OfFinding
-    ASPECTS = %i[verdict staffs_words customers_words loads likely form faults slot measures drawing].freeze
+    ASPECTS = %i[verdict staffs_words customers_words loads likely form faults slot measures].freeze
 
     def initialize(place:, observed:, background:)
       @place = place
@@ -82,10 +82,6 @@ module KindsSaid
     def measures
       [English::Kinds.measures(@place.kind, @place.measures), Core::Fit::AskedOfKind.sides(@place.kind.to_s),
        Core::Fit::AskedOfKind.attributes(@place.kind.to_s)]
-    end
-
-    def drawing
-      UprightBench::Drawings::Gauge.new(position: @place, observed: @observed, policy: policy).render
     end
 
     private
