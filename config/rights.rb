@@ -15,9 +15,8 @@ module UprightBench
                      person_passkey_users sign_in_tries throttle_counts work_items earnings
                      channel_faults wordings fit_rules part_forecasts skips findings
                      fittings spares home_pieces use_readings before_close_ups sheet_drafts wear_histories
-                     part_import_pieces paper_runs paper_pieces due_counts fault_results
-                     suction_readings que_jobs que_lockers
-                     customer_import_pieces customer_import_rows step_wishes room_readings].freeze
+                     part_import_pieces paper_runs paper_pieces due_counts suction_readings
+                     que_jobs que_lockers customer_import_pieces customer_import_rows step_wishes room_readings].freeze
 
       module_function
 

@@ -29,7 +29,7 @@ module UprightBench
         end
 
         app.post "/jobs/:number/fault/back", may: :work do
-          search_step { |number, said| Services::SearchFault.take_back(number, **said) }
+          search_step { |number, said| take_answer_back(number, **said) }
         end
       end
 
@@ -94,6 +94,14 @@ module UprightBench
           fault_page(number, problem: (e.message unless e.is_a?(Services::Invalid)), form: form)
         end
 
+        # What was recorded there since stays, and the page says so.
+        def take_answer_back(number, **said)
+          stays = Services::SearchFault.take_back(number, **said) or return
+          place = Services::Lookup.job(number).sheet.position(stays).name
+          say "Taken back. The finding at “#{place}” stays, since more was recorded there or work rests on it: " \
+              "change it in the look-over."
+        end
+
         # @return [String, nil] nil for what is empty or no text
         def given(typed)
           typed if typed.is_a?(String) && !typed.empty?
@@ -131,6 +139,13 @@ module UprightBench
 
           names = search.openings.select { |opening| step.opens.include?(opening.key) }.map(&:name)
           "#{minutes_words(step.minutes)}; first: #{names.map(&:downcase).join(', then ')}"
+        end
+
+        # @param page [Queries::FaultPage]
+        # @return [String] as in "12 min, 3 min of it for answers taken back"
+        def spent_words(page)
+          vain = page.ladder.spent_in_vain
+          "#{minutes_words(page.spent)}#{", #{minutes_words(vain)} of it for answers taken back" if vain >= 0.5}"
         end
 
         # @return [String] how a cause shows in a check, as on the button that says so

@@ -28,14 +28,17 @@ module UprightBench
         # @param noticed [Array<String>] causes that the look-over saw; whether it was that is still to be shown
         # @param named [Hash{String=>String}] check => which of its causes was seen
         # @param read [Hash{String,nil=>Float}] how likely the gauge's readings are with each cause
+        # @param taken_back [Array<String>] checks whose answer was taken back: only their minutes count
         # @param orders [#call] as ORDERS
-        def initialize(search, results = [], mended: [], looked: [], noticed: [], named: {}, read: {}, orders: ORDERS)
+        def initialize(search, results = [], mended: [], looked: [], noticed: [], named: {}, read: {}, taken_back: [],
+          orders: ORDERS)
           @search = search
           @mended = mended
           @results = results.to_h
           @looked = looked - @results.keys
           @named = named
           @read = read
+          @taken_back = taken_back
           @orders = orders
           @belief = believed(noticed - mended)
           @found = proven
@@ -73,10 +76,16 @@ module UprightBench
           OrderCost.of_any_order(useful.reject(&:splits), @belief.to_h, openings)
         end
 
-        # @return [Float] minutes that were spent, openings with them
+        # @return [Float] minutes that were spent, openings with them; also on what was taken back
         def spent
-          done = @results.keys.map { |key| @search.check_of(key) }
-          done.sum(&:minutes) + @search.opening_minutes(made)
+          done = checks_of(@results.keys + @taken_back)
+          done.sum(&:minutes) + @search.opening_minutes(done.flat_map(&:needs).uniq)
+        end
+
+        # @return [Float] those of them for which nothing stands
+        def spent_in_vain
+          standing = checks_of(@results.keys)
+          spent - standing.sum(&:minutes) - @search.opening_minutes(made)
         end
 
         # @return [Hash{String=>Numeric}] minutes of what is not open yet
@@ -122,7 +131,11 @@ module UprightBench
         end
 
         def made
-          @made ||= @results.keys.flat_map { |key| @search.check_of(key).needs }.uniq
+          @made ||= checks_of(@results.keys).flat_map(&:needs).uniq
+        end
+
+        def checks_of(keys)
+          keys.map { |key| @search.check_of(key) }
         end
 
         # Checks that can still show or part something.

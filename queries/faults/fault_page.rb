@@ -20,7 +20,7 @@ module UprightBench
 
       # @return [Models::FaultSearch, nil] the one that is open, else the last one
       def search
-        @search ||= Models::FaultSearch.where(job_id: job.id).reverse(:id).eager(:results).first
+        @search ||= Models::FaultSearch.where(job_id: job.id).reverse(:id).eager(:answers).first
       end
 
       def open?

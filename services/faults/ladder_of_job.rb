@@ -45,10 +45,10 @@ module UprightBench
       end
 
       def ladder(read)
-        results = known_results
+        results = known(@search.results).map { |row| [row.check_key, row.result.to_sym] }
         Core::Faults::Ladder.new(plan, results, mended: @search.mended.to_a, named: named,
-          looked: unchecked(results).select { |check| fine?(check.place) }.map(&:key),
-          noticed: unchecked(results).flat_map { |check| noticed(check) }, read: read, orders: method(:order))
+          **looked_over(unchecked(results)), read: read,
+          taken_back: known(@search.taken_back).map(&:check_key), orders: method(:order))
       end
 
       def order(belief, checks, openings)
@@ -79,9 +79,15 @@ module UprightBench
       end
 
       # A sheet that was changed since may have lost a place.
-      def known_results
-        known = plan.checks.map(&:key)
-        @search.results.select { |row| known.include?(row.check_key) }.map { |row| [row.check_key, row.result.to_sym] }
+      def known(answers)
+        keys = plan.checks.map(&:key)
+        answers.select { |row| keys.include?(row.check_key) }
+      end
+
+      # @return [Hash] of Ladder: at which places the look-over saw nothing, and which causes it saw
+      def looked_over(checks)
+        { looked: checks.select { |check| fine?(check.place) }.map(&:key),
+          noticed: checks.flat_map { |check| noticed(check) } }
       end
 
       def fine?(place)

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "securerandom"
+
 module UprightBench
   module Services
     # The search for what is behind a complaint, step by step. Each result becomes a finding at its place, so that
@@ -28,14 +30,16 @@ module UprightBench
           with(number, by) { |job| new(job, open!(job), by, at).answer(check, result, cause) }
         end
 
-        # The last answer was wrong. What was recorded at its place stays, and can be changed there.
+        # The last answer was wrong: what it wrote as a finding goes with it, what stood there before comes back.
+        # @return [String, nil] the place at which the finding stays, since something else rests on it
         def take_back(number, by:, at:)
           with(number, by) do |job|
             search = open!(job)
-            row = search.results_dataset.reverse(:id).first or raise Refused, "Nothing was answered yet."
-            row.delete
+            row = search.results.last or raise Refused, "Nothing was answered yet."
+            row.update(taken_back_at: at, taken_back_by: by.id)
             search.update(mended: Sequel.pg_array(search.mended.to_a - [row.cause], :text))
             History.note("took back a check", row, by: by, at: at, job: job, data: { check: row.check_key })
+            row.position if PlaceBefore.new(job, row, by: by, at: at).put_back == :stays
           end
         end
 
@@ -117,11 +121,11 @@ module UprightBench
         refuse_unknown(result)
         refuse_twice(check, result)
         refuse_after_found(check)
+        return if answered(check) # sent again after a lost answer
+
         seen = cause_seen(check, cause) if result == "found" && !check.splits
-        Models::FaultResult.dataset.insert_conflict.insert(fault_search_id: @search.id, check_key: key, result: result,
-          cause: seen&.key, said_by: @by.id, said_at: @at)
-        place = seen ? seen.place : check.place
-        record(place, result, seen) if place && !check.splits
+        Models::FaultResult.create(fault_search_id: @search.id, check_key: key, result: result,
+          cause: seen&.key, said_by: @by.id, said_at: @at, **written(check, result, seen))
       end
 
       private
@@ -138,9 +142,14 @@ module UprightBench
         raise Invalid, { base: ["There is no such answer."] }
       end
 
+      # The job is locked, so that nobody else answers it meanwhile.
+      def answered(check)
+        @search.results.find { |row| row.check_key == check.key }
+      end
+
       # Sent again after a lost answer, it stands; another answer does not.
       def refuse_twice(check, result)
-        before = @search.results_dataset.first(check_key: check.key)
+        before = answered(check)
         return if before.nil? || before.result == result
 
         raise Refused, "#{check.name} was answered already: take that back first."
@@ -148,7 +157,7 @@ module UprightBench
 
       # What was found is answered for first: two faults are found one after the other.
       def refuse_after_found(check)
-        return if @ladder.found.nil? || @search.results_dataset.first(check_key: check.key)
+        return if @ladder.found.nil? || answered(check)
 
         raise Refused, "#{English::Faults.cause(@ladder.found.first)} was found already. Say first whether that was it."
       end
@@ -160,15 +169,25 @@ module UprightBench
         shown.find { |one| one.key == cause } || raise(NotFound, "That check does not show that.")
       end
 
-      def record(place, result, cause)
-        return if result == "cannot_tell"
+      # @return [Hash] where it wrote a finding, and what stood there before; empty where it wrote none
+      def written(check, result, cause)
+        place = cause ? cause.place : check.place
+        return {} if place.nil? || check.splits || result == "cannot_tell"
 
+        stood = PlaceBefore.kept(@job, place)
+        key = SecureRandom.uuid
+        finding = record(place, cause, key)
+        finding ? { position: place, finding_key: key, stood_before: Sequel.pg_jsonb_wrap(stood) } : {}
+      end
+
+      # @return [Models::Finding, nil] nil where what stands there says more than that it is clear
+      def record(place, cause, key)
         before = Models::Finding.first(job_id: @job.id, position: place)
-        return if result == "clear" && before # it says more than that it is not this
+        return if cause.nil? && before
 
-        observed = result == "clear" ? Core::Findings.fine(@job.sheet.position(place)) : said(before, cause)
+        observed = cause ? said(before, cause) : Core::Findings.fine(@job.sheet.position(place))
         RecordFinding.new(@job, place, observed: observed, version: before&.version || 0, by: @by, at: @at,
-          fine: result == "clear").call
+          fine: cause.nil?, request_key: key).call
       end
 
       def said(before, cause)

@@ -27,8 +27,9 @@ module UprightBench
 
       # Also for a job that the caller has locked.
       # @param fine [Boolean] it was said to be fine with all the rest: so it stands until something is recorded
+      # @param seen [Array(Models::Person, Time)] who saw it and when, where that is put back later
       def initialize(job, position, observed:, version:, by:, at:, verdict: nil, fine: false, request_key: nil,
-        policy: nil)
+        policy: nil, seen: [by, at])
         @job = job
         @policy = policy
         OpenToLook.check(job, position)
@@ -40,6 +41,7 @@ module UprightBench
         @version = version
         @by = by
         @at = at
+        @seen = seen
       end
 
       def call
@@ -78,7 +80,7 @@ module UprightBench
         return rule || (looked_fine if @fine || @own == :leave) if overrules_nothing?(rule)
 
         Core::Findings::Verdict.new(kind: @own, confidence: :low, stop: rule&.stop || false,
-          reason: Core::Reason.of(:own_verdict, name: @by.name, kind: rule&.kind, rule: rule&.reason))
+          reason: Core::Reason.of(:own_verdict, name: @seen.first.name, kind: rule&.kind, rule: rule&.reason))
       end
 
       def overrules_nothing?(rule)
@@ -152,7 +154,7 @@ module UprightBench
       def fields_of(verdict)
         { observed: Sequel.pg_jsonb(@observed), verdict: verdict.kind.to_s, own_verdict: !@own.nil?,
           confidence: verdict.confidence.to_s, also: Sequel.pg_array(verdict.also.map(&:to_s), :text),
-          found_by: @by.id, found_at: @at, request_key: @request_key, **told(verdict.reason), **wear }
+          found_by: @seen.first.id, found_at: @seen.last, request_key: @request_key, **told(verdict.reason), **wear }
       end
 
       def clear(before)

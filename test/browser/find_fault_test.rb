@@ -203,6 +203,8 @@ class FindFaultBrowserTest < BrowserTest
   def test_a_stop
     job = take_in("Loft K", "smells")
     click_on "smells"
+
+    assert_css ".fault-next h2"
     Services::SearchFault.answer(job.number, "motor", "found", cause: "motor:burnt", by: owner, at: Time.now)
     visit "/jobs/#{job.number}/fault"
 

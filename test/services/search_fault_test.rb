@@ -54,7 +54,7 @@ class SearchFaultTest < DatabaseTest
 
     assert_equal "leave", Models::Finding.first(job_id: job.id, position: check.place).verdict
     Services::SearchFault.take_back(job.number, by: technician, at: NOW)
-    Services::RecordFinding.call(job.number, check.place, observed: { torn: true }, version: 1, by: technician, at: NOW)
+    Services::RecordFinding.call(job.number, check.place, observed: { torn: true }, version: 0, by: technician, at: NOW)
     answer(check.key, "clear")
 
     assert Models::Finding.first(job_id: job.id, position: check.place).seen[:torn],
