@@ -63,11 +63,10 @@ module UprightBench
 
       # Helpers of this screen's routes and templates.
       module Helpers
-        RESULT_WORDS = { found: "found", clear: "clear", cannot_tell: "cannot tell" }.freeze
         HOW_WORDS = { exact: "No order takes fewer minutes on average.",
-                      without_tries: "Of looking alone, no order takes fewer minutes on average.",
+                      likeliest: "Of the likeliest places and the tries, no order takes fewer minutes on average.",
                       greedy: "Too much is left to compare every order; this one is near the best.",
-                      first: "It costs a minute and opens nothing, so it comes first." }.freeze
+                      first: "It costs a minute at most and opens nothing, so it comes first." }.freeze
         RUNGS = 8 # causes that are shown
         LEAST = 0.001
 
@@ -107,10 +106,15 @@ module UprightBench
           typed if typed.is_a?(String) && !typed.empty?
         end
 
+        # @return [Array<Core::Faults::Complaints::Complaint>] those that the customer told
+        def complaints_told(job)
+          Core::Faults::Complaints.in_text(job.complaint) & Core::Faults::Complaints.of(job.sheet)
+        end
+
         # @return [Array<Core::Faults::Complaints::Complaint>] those of the job first
         def complaints_for(job)
-          named = Core::Faults::Complaints.in_text(job.complaint)
-          named + (Core::Faults::Complaints::ALL - named)
+          told = complaints_told(job)
+          told + (Core::Faults::Complaints.of(job.sheet) - told)
         end
 
         def complaint_words(key)
@@ -146,6 +150,22 @@ module UprightBench
         def spent_words(page)
           vain = page.ladder.spent_in_vain
           "#{minutes_words(page.spent)}#{", #{minutes_words(vain)} of it for answers taken back" if vain >= 0.5}"
+        end
+
+        # @param result [Symbol]
+        # @return [String] as in "no pull at the open end"
+        def outcome_words(check, result)
+          English::Tries.outcome(check, result)
+        end
+
+        # @return [String] the same, as on a button
+        def outcome_button(check, result)
+          outcome_words(check, result).sub(/\A./, &:upcase)
+        end
+
+        # @return [Boolean] whether the answer is yes or no, and not one of several things that may be seen
+        def one_sign?(check, causes)
+          check.splits || (causes.size == 1 && check.codes.empty?)
         end
 
         # @return [String] how a cause shows in a check, as on the button that says so

@@ -10,11 +10,15 @@ module UprightBench
         # its minutes.
         Step = Struct.new(:check, :share, :opens, :minutes, :to_go, :other, :other_to_go, :how, keyword_init: true)
 
-        # Likelier than that, a wrong setting is looked for first.
+        # Likelier than that, a wrong setting is looked for first, and then what the lights tell.
         SETTINGS_FIRST = 0.1
+        QUICK = [PlanSearch::SETTINGS, Lights::KEY].freeze # they cost a minute at most and open nothing
 
         # How often a place looks the worse for wear when it is not what the complaint is about (from memory).
         BESIDE = 0.3
+
+        # How often it is something else than what a check names without proving it, as a light does (from memory).
+        SUSPECTED_WRONG = 0.1
 
         # From belief, checks and openings to each first step and its minutes.
         ORDERS = ->(belief, checks, openings) { ExactOrder.new(belief, checks, openings).first_steps.first(2) }
@@ -61,19 +65,19 @@ module UprightBench
 
         # @return [Step, nil] nil when something was found, or nothing is left to do
         def next_step
-          return if @found || useful.all?(&:splits) # nothing is left that proves anything
+          return if @found || proving.empty?
 
-          settings ? step_for(settings, nil) : ordered_step
+          quick ? step_for(quick, nil) : ordered_step
         end
 
         # @return [Float] minutes to be expected along the air path, from the floor to the exhaust
         def along_the_path
-          OrderCost.minutes(useful.reject(&:splits), @belief.to_h, openings)
+          OrderCost.minutes(proving, @belief.to_h, openings)
         end
 
         # @return [Float] minutes to be expected in any order
         def in_any_order
-          OrderCost.of_any_order(useful.reject(&:splits), @belief.to_h, openings)
+          OrderCost.of_any_order(proving, @belief.to_h, openings)
         end
 
         # @return [Float] minutes that were spent, openings with them; also on what was taken back
@@ -100,9 +104,18 @@ module UprightBench
           belief = after_results
           belief = belief.weighed(@read) if @read.any?
           belief = belief.weighed(evenly(noticed), otherwise: BESIDE) if noticed.any?
-          seen = @named.values - @mended
-          belief = belief.weighed(evenly(seen), otherwise: 0.0) if seen.any? { |cause| belief[cause].positive? }
+          belief = named(belief)
           @mended.any? ? belief.without(@mended) : belief
+        end
+
+        # What a check showed it was; what only one of several codes tells of is likelier by it.
+        def named(belief)
+          shown, suspected = @named.reject { |_, cause| @mended.include?(cause) }
+            .partition { |key, _| @search.check_of(key).proves? }.map { |pairs| pairs.map(&:last) }
+          belief = belief.weighed(evenly(suspected), otherwise: SUSPECTED_WRONG) if suspected.any?
+          return belief if shown.none? { |cause| belief[cause].positive? }
+
+          belief.weighed(evenly(shown), otherwise: 0.0)
         end
 
         # Where a fault was shown that is mended since, what else the check would have shown was not there.
@@ -150,25 +163,40 @@ module UprightBench
           sign > 1e-3 && sign < 1 - 1e-3
         end
 
-        # They cost a minute and open nothing.
-        def settings
-          useful.find { |check| check.key == PlanSearch::SETTINGS && @belief.sign(check) > SETTINGS_FIRST }
+        def proving
+          @proving ||= useful.select(&:proves?)
         end
 
-        def ordered_step
-          return exact_step(useful, :exact) if ExactOrder.can?(useful)
+        def tries
+          useful.select(&:splits)
+        end
 
-          proving = useful.reject(&:splits)
-          proving.any? && ExactOrder.can?(proving) ? exact_step(proving, :without_tries) : greedy_step
+        def quick
+          QUICK.filter_map { |key| useful.find { |check| check.key == key } }
+            .find { |check| @belief.sign(check) > SETTINGS_FIRST }
+        end
+
+        # Where there is too much to compare every order, the tries are weighed against the likeliest places.
+        def ordered_step
+          return exact_step(proving + tries, :exact) if ExactOrder.can?(proving + tries)
+          return exact_step(likeliest + tries, :likeliest) if tries.any?
+
+          ExactOrder.can?(proving) ? exact_step(proving, :exact) : greedy_step
+        end
+
+        def likeliest
+          proving.max_by(ExactOrder::MOST_WITH_SPLITS - tries.size) { |check| @belief.sign(check) }
         end
 
         def exact_step(checks, how)
           first, other = @orders.call(@belief.to_h, checks, openings)
+          return step_for(first[0], nil, how: how) if how == :likeliest # the minutes of the others are not in it
+
           step_for(first[0], first[1], other: other, how: how)
         end
 
         def greedy_step
-          order = GreedyOrder.new(@belief.to_h, useful, openings)
+          order = GreedyOrder.new(@belief.to_h, proving, openings)
           step_for(order.first, order.minutes, how: :greedy)
         end
 

@@ -3,11 +3,13 @@
 module UprightBench
   module Core
     module Faults
-      # The check that reads a machine's lights, where its sheet says what they tell.
+      # The check that reads a machine's lights, where its sheet says what they tell. A code makes a suspicion: what it
+      # tells of is still to be looked at.
       class Lights
         KEY = "lights"
         MINUTES = 0.5
         SEEN = 0.6 # how often a light tells of a fault that it has a code for (from memory)
+        FALSE_ALARM = 0.05 # how often it shows one all the same (from memory)
 
         # @param sheet [Sheets::Sheet]
         # @param causes [Array<Cause>]
@@ -22,7 +24,7 @@ module UprightBench
           return if codes.empty?
 
           Check.new(key: KEY, place: nil, name: "Lights", act: "Switch it on, and read its lights.",
-            sign: "one of these codes", minutes: MINUTES, codes: codes,
+            sign: "one of these codes", minutes: MINUTES, codes: codes, false_alarm: FALSE_ALARM,
             shows: codes.transform_values { SEEN })
         end
 

@@ -4,23 +4,24 @@ module UprightBench
   module Core
     module Faults
       # What a sheet says of its own about a complaint, among what the table says of all machines: the sheet's shares
-      # stand, and the table's are of what is left. What a light tells of can always be.
+      # stand, and the table's are of what is left. What a light tells of can always be, where the complaint has to do
+      # with how the machine runs.
       class OwnCauses
         LIGHT_SHARE = 0.01 # of what only a light tells of, from memory
         MOST = 1 - (Complaints::NONE_OF_THESE / 100.0)
 
         # @param sheet [Sheets::Sheet]
-        # @param complaint [Symbol]
+        # @param complaint [Complaints::Complaint]
         def initialize(sheet, complaint)
           @sheet = sheet
-          @complaint = complaint.to_s
+          @complaint = complaint
         end
 
         # @param table [Array<Cause>] with weights beside each other
         # @return [Array<Cause>] with shares, which leave over what is none of them
         def among(table)
           known = table.to_h { |cause| [cause.key, cause] }
-          lit = causes(&:lights).except(*known.keys)
+          lit = (@complaint.running ? causes(&:lights) : {}).except(*known.keys)
           own = capped(lit.transform_values { LIGHT_SHARE }.merge(said))
           weighed(causes { |place| shares(place) }.merge(lit, known), own)
         end
@@ -48,7 +49,7 @@ module UprightBench
         end
 
         def shares(place)
-          place.shares.select { |share| share.complaint == @complaint }
+          place.shares.select { |share| share.complaint == @complaint.key.to_s }
         end
 
         # @yieldreturn [Array] rows of a place that name a fault

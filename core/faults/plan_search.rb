@@ -32,8 +32,26 @@ module UprightBench
         private
 
         def causes
-          found = @complaint.rows.flat_map { |row| row.part == Possible::SETTING ? setting(row) : at_places(row) }
-          learned(OwnCauses.new(@sheet, @complaint.key).among(found.select { |cause| cause.weight.positive? }))
+          found = @complaint.may_be.inject(behind(@complaint)) do |own, (other, often)|
+            mixed(own, behind(Complaints.fetch(other)), often)
+          end
+          learned(OwnCauses.new(@sheet, @complaint).among(found))
+        end
+
+        # @param complaint [Complaints::Complaint]
+        # @return [Array<Cause>] with weights beside each other
+        def behind(complaint)
+          found = complaint.rows.flat_map do |row|
+            row.part == Possible::SETTING ? setting(row, complaint) : at_places(row, complaint)
+          end
+          found.select { |cause| cause.weight.positive? }
+        end
+
+        # @param often [Float] how often it is the other complaint
+        def mixed(own, other, often)
+          scale = often / (1 - often) * own.sum(&:weight) / other.sum(&:weight)
+          scaled = other.map { |cause| cause.with(weight: cause.weight * scale) }
+          (own + scaled).group_by(&:key).each_value.map { |same| same.first.with(weight: same.sum(&:weight)) }
         end
 
         def learned(causes)
@@ -42,19 +60,19 @@ module UprightBench
           causes.map { |cause| cause.with(weight: weights.fetch(cause.key)) }
         end
 
-        def setting(row)
-          [Cause.setting(row.fault.key, weight(row).to_f)]
+        def setting(row, complaint)
+          [Cause.setting(row.fault.key, weight(row, complaint).to_f)]
         end
 
         # A part that is there several times shares the weight.
-        def at_places(row)
+        def at_places(row, complaint)
           parts = @sheet.walk.select { |place| place.kind == row.part }.to_h { |place| [place, part_of(row, place)] }
-          weight = weight(row) / parts.each_value.sum.to_f
+          weight = weight(row, complaint) / parts.each_value.sum.to_f
           parts.map { |place, part| Cause.at(place, row.fault, weight * part) }
         end
 
-        def weight(row)
-          row.fault.weight(@complaint.key, @sheet)
+        def weight(row, complaint)
+          row.fault.weight(complaint.key, @sheet)
         end
 
         # What is before the motor takes the dirt (common practice).

@@ -9,8 +9,10 @@ module UprightBench
         SURE = 0.95 # how often such a try tells right, from memory
         MINUTES = { hose: 1.0, inlet: 1.5, head: 1.0 }.freeze
         FOR = { hose: %i[weak_on_the_floor weak_everywhere no_suction pulses],
-                inlet: %i[no_suction weak_everywhere pulses],
+                inlet: %i[no_suction weak_everywhere weak_on_the_floor pulses],
                 head: %i[noise] }.freeze
+        ALONE_MINUTES = 1.0
+        ALONE = %i[lid_or_bin_stiff].freeze
         SWAP_MINUTES = 2.0
         WITHOUT = %i[pulses weak_everywhere no_suction].freeze
         WITHOUT_MINUTES = 1.0
@@ -27,7 +29,7 @@ module UprightBench
 
         # @return [Array<Check>] those that part the causes that there are
         def call
-          [(hose if asked?(:hose)), (inlet if asked?(:inlet)), (head if asked?(:head)), *swaps, *without].compact
+          [*%i[hose inlet head].select { |try| asked?(try) }.map { |try| send(try) }, *swaps, *without, *alone].compact
         end
 
         private
@@ -94,6 +96,19 @@ module UprightBench
               act: "Take it out, and let it run for a moment.", sign: "the complaint is gone",
               needs: @openings.needed(place.key),
               caution: "A few seconds, nothing loose near the motor's inlet.")
+          end
+        end
+
+        # Where several seals may bind, each is closed alone (common practice).
+        def alone
+          binding = @causes.select { |cause| cause.part == :seal && cause.fault.key == :binds }
+          return [] unless ALONE.include?(@complaint) && binding.size > 1
+
+          binding.map do |cause|
+            Check.new(key: "alone:#{cause.place}", place: cause.place, splits: true, minutes: ALONE_MINUTES,
+              shows: @causes.to_h { |one| [one.key, one == cause ? SURE : 1 - SURE] }, name: "#{cause.name} alone",
+              act: "Close the lid that sits on it, with no other lid in its way.",
+              sign: "it goes stiffly with this one alone", needs: @openings.needed(cause.place))
           end
         end
 

@@ -8,6 +8,7 @@ module UprightBench
       class Plan
         COMPLAINT = "complaint"
         SAFETY = "safety"
+        CHARGE = "charge"
 
         # key (Kind#trials), what must be so, and whether only where something was worked at
         USUAL = [
@@ -18,7 +19,7 @@ module UprightBench
           ["lid", "The lid or bin shuts without force", false],
           ["light", "The lights show what is normal", false],
           ["dock-dust", "The dock takes the dust", false],
-          ["charge", "It charges on its contacts", false]
+          [CHARGE, "It charges on its contacts", false]
         ].freeze
         ALWAYS = [["whistle", "No whistle and no new noise"],
                   ["full-power", "Half a minute at full power: it runs evenly and draws loose bits through"]].freeze
@@ -54,6 +55,8 @@ module UprightBench
 
         # What was worked at comes before what was not.
         def place_of(trial, worked_only)
+          return if trial == CHARGE && @sheet.power != :battery # a powered head has contacts too
+
           here = @sheet.walk.select { |place| place.kind_of_part.trials.include?(trial) }
           here.find { |place| @worked.include?(place.key) } || (here.first unless worked_only)
         end

@@ -11,7 +11,8 @@ module UprightBench
           "clean" => Kind::State::GOOD,
           "dirty" => Kind::State.new(verdict: :clean, wash_helps: true, fault: Faults::Fault.new(
             key: :dirty, seen: 0.85, air: :leak, shown_by: nil, behind_it: {},
-            explains: { weak_on_the_floor: 2, weak_everywhere: 4, dirt_comes_back_out: 5, lid_or_bin_stiff: 18 }
+            explains: { pulses: { any: 1, stick: 0.3 }, weak_on_the_floor: 2, weak_everywhere: 4, no_suction: 2,
+                        dirt_comes_back_out: 5, dust_in_the_exhaust_air: 3, lid_or_bin_stiff: 18, noise: 2 }
           )),
           "lifted" => Kind::State.new(verdict: :clean, wash_helps: false, fault: Faults::Fault.new(
             key: :lifted, seen: 0.85, air: :leak, shown_by: nil, behind_it: {},

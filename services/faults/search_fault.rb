@@ -13,7 +13,7 @@ module UprightBench
         # @raise [Refused] when nothing more is recorded of the job
         def begin(number, complaint, by:, at:)
           with(number, by) do |job|
-            known(complaint)
+            possible(complaint, job)
             open = open_of(job)
             next open if open&.complaint == complaint
 
@@ -74,8 +74,9 @@ module UprightBench
           end
         end
 
-        def known(complaint)
-          Core::Faults::Complaints.fetch(complaint)
+        def possible(complaint, job)
+          known = Core::Faults::Complaints.fetch(complaint)
+          raise Refused, "A #{job.sheet.title} cannot have that: #{known.words}." unless known.possible?(job.sheet)
         rescue KeyError
           raise NotFound, "There is no such complaint."
         end
@@ -172,7 +173,7 @@ module UprightBench
       # @return [Hash] where it wrote a finding, and what stood there before; empty where it wrote none
       def written(check, result, cause)
         place = cause ? cause.place : check.place
-        return {} if place.nil? || check.splits || result == "cannot_tell"
+        return {} if place.nil? || !check.proves? || result == "cannot_tell"
 
         stood = PlaceBefore.kept(@job, place)
         key = SecureRandom.uuid

@@ -16,12 +16,16 @@ module UprightBench
       # @return [Models::PracticeRound]
       def begin(sheet_id, complaint, faults:, by:, at:, seed: SecureRandom.random_number(2**31))
         sheet = Lookup.one(:sheet, sheet_id)
-        raise NotFound, "There is no such complaint." unless Core::Faults::Complaints::BY_KEY.key?(complaint.to_sym)
-
+        possible(complaint, sheet)
         search = Core::Faults::PlanSearch.new(sheet.to_core, complaint.to_sym).call
         Models::PracticeRound.create(person_id: by.id, sheet_version_id: sheet.current_version_id, complaint: complaint,
           hidden: Sequel.pg_array(hide(search, faults.clamp(1, MOST_FAULTS), Random.new(seed)), :text), seed: seed,
           begun_at: at)
+      end
+
+      def possible(complaint, sheet)
+        known = Core::Faults::Complaints::BY_KEY[complaint.to_sym] or raise NotFound, "There is no such complaint."
+        raise Refused, "A #{sheet.title} cannot have that: #{known.words}." unless known.possible?(sheet.to_core)
       end
 
       # Something is always wrong.
@@ -108,7 +112,7 @@ module UprightBench
         rounds = Models::PracticeRound.where(id: id.clamp(0, Lookup::BIGGEST_ID), person_id: by.id)
         (lock ? rounds.for_update : rounds).first || raise(NotFound, "There is no such round.")
       end
-      private_class_method :hide, :answer, :shown, :known
+      private_class_method :hide, :answer, :shown, :known, :possible
     end
   end
 end

@@ -57,13 +57,15 @@ class FindFaultBrowserTest < BrowserTest
     click_on "weak on the floor"
 
     assert_css ".fault-next h2", text: "Settings"
-    click_on "Clear"
+    click_on "Set right"
 
     assert_css ".fault-next h2", text: "Lights"
-    click_on "Clear"
+    click_on "No code"
 
     assert_css ".fault-next h2", text: "At the end of the hose or wand"
-    click_on "Yes"
+    click_on "It pulls hard at the open end"
+
+    assert_css "li", text: "At the end of the hose or wand: it pulls hard at the open end"
     until first(".fault-next h2").text.start_with?("Neck")
       before = first(".fault-next h2").text
       click_on "Clear"
@@ -76,11 +78,17 @@ class FindFaultBrowserTest < BrowserTest
     assert_includes %w[partly blocked], seen(job, "neck")[:state]
   end
 
-  # A light tells of the place, which becomes a finding there, and what may be behind it is asked for.
+  # A light makes a suspicion: the place is looked at next, and only what is seen there is a finding. Then what may be
+  # behind it is asked for.
   def test_a_light_code
     job = take_in("Dart M", "pulses")
     click_on "pulses"
     click_on "amber, steady: filter not in its place"
+
+    assert_css "li", text: "Lights: it shows a code, missing, loose or not locked"
+    assert_css "#next h2", text: "Pre-motor filter"
+    assert_nil seen(job, "pre-filter")
+    find(".fault-answers button", text: "missing, loose or not locked").click
 
     assert_css "#next h2", text: "Pre-motor filter: missing, loose or not locked"
     assert seen(job, "pre-filter")[:loose]
@@ -97,11 +105,12 @@ class FindFaultBrowserTest < BrowserTest
     without_scripts do
       visit "/jobs/#{job.number}/fault"
       click_on "no suction"
-      first(".fault-answers button", text: "Found").click
+      click_on "No code"
+      first(".fault-answers button", text: /Found|blocked/).click
       click_on "Mended, and still there"
 
       assert_text "mended, and still there"
-      first(".fault-answers button", text: "Found").click
+      first(".fault-answers button", text: /Found|blocked/).click
       click_on "That was it"
 
       assert_css "h2", text: "That was it"

@@ -76,6 +76,9 @@ class FaultTableTest < CoreTest
 
     assert_equal %i[pulses], keys.call("Pulses since Monday")
     assert_equal %i[weak_on_the_floor smells], keys.call("weak on the floor, smells")
+    assert_equal %i[weak_on_the_floor noise], keys.call("Weak on the floor and loud")
+    assert_equal %i[dirt_comes_back_out], keys.call("dirt falls back out")
+    assert_equal %i[weak_everywhere], keys.call("weak suction")
     assert_empty keys.call("impulses, yearly service")
   end
 end
