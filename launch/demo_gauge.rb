@@ -19,6 +19,8 @@ module UprightBench
           pty, token = [name, "#{name}.token"].map { |file| File.join(folder, file) }
           next unless File.exist?(token)
 
+          # A link of the last run may lead to another device's terminal by now: the reader waits for its own.
+          File.delete(pty) if File.symlink?(pty)
           children.start(name, env, program, "simulate", "--pty", pty, *how(name, root))
           children.start("#{name}'s reader", env, program, "read", "--from", pty, "--to", "http://127.0.0.1:#{port}",
             "--token-file", token, *("--tell" if name == "gauge"))

@@ -25,6 +25,12 @@ module UprightBench
         Core::Gauges::Kinds.fetch(kind).profile(pattern, unit)
       end
 
+      # @param quantity [Symbol] of Core::Gauges::Quantities
+      # @return [Boolean] whether a device of its kind shows it
+      def shows?(quantity)
+        !room? && Core::Gauges::Kinds.fetch(kind).shows.include?(quantity)
+      end
+
       # @return [Boolean] whether it reads the air of the drying room
       def room?
         kind == "room"

@@ -86,13 +86,22 @@ module UprightBench
           Core::Gauges::Kinds::WORDS.fetch(gauge.kind).sub(/\A./, &:upcase)
         end
 
-        # @param stream [Models::GaugeStream]
+        # @param gauge [Models::Gauge]
         # @return [String] what it wrote last
-        def heard_words(stream)
+        def heard_words(gauge)
+          stream = gauge.stream
           return "Not heard yet." unless stream.heard_at
 
-          read = stream.understood ? "" : ", which cannot be read so: change how it writes"
+          read = stream.understood ? "" : ", #{not_understood_words(gauge, stream.last_line)}"
           "Last heard #{moment(stream.heard_at)}: “#{stream.last_line}”#{read}."
+        end
+
+        def not_understood_words(gauge, line)
+          beside = gauge.profile.read_beside(line) unless gauge.room?
+          return "which cannot be read so: change how it writes" unless beside
+
+          "which is no reading of a #{Core::Gauges::Kinds.fetch(gauge.kind).words} and is not taken: is its reader " \
+            "at another device?"
         end
       end
     end

@@ -22,19 +22,29 @@ module UprightBench
         fields :pattern, unit: nil, shows: Quantities::ALL.keys
 
         # @param line [String]
-        # @return [Shown, nil] nil for what cannot be read so
+        # @return [Shown, nil] nil for what cannot be read so, and for a quantity that such a device does not show
         def read(line)
+          shown(line, @quantities)
+        end
+
+        # @param line [String]
+        # @return [Shown, nil] of a quantity that such a device does not show: it may be another device
+        def read_beside(line)
+          shown(line, Quantities::ALL.values - @quantities)
+        end
+
+        private
+
+        def shown(line, quantities)
           found = @read.match(line) or return
           written = found.names.include?("unit") ? found[:unit] : unit
           number = found[:value].delete(" ").delete_prefix("+")
-          @quantities.each do |quantity|
+          quantities.each do |quantity|
             value = quantity.parse("#{number} #{written}")
             return Shown.new(value: value, what: quantity.key, held: held?(found)) if value
           end
           nil
         end
-
-        private
 
         def held?(found)
           found.names.include?("hold") && HELD.include?(found[:hold].to_s.downcase)

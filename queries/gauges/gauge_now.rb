@@ -45,7 +45,7 @@ module UprightBench
 
       # @return [Array<Array(Float, Core::Gauges::Shown)>] seconds ago, and what it showed
       def shown
-        @shown ||= @gauge.stream.shown_at(@at)
+        @shown ||= @gauge.stream.shown_at(@at).select { |_, shown| @gauge.shows?(shown.what) }
       end
     end
   end

@@ -38,6 +38,7 @@ class GaugesTest < CoreTest
       profile = kind.profile("{value} {unit}", nil)
 
       assert_equal kind.shows.sort, lines.select { |_, line| profile.read(line) }.keys.sort, name
+      assert_equal (lines.keys - kind.shows).sort, lines.select { |_, line| profile.read_beside(line) }.keys.sort, name
     end
   end
 

@@ -6,6 +6,7 @@ require "socket"
 require "tmpdir"
 require "timeout"
 require_relative "../../gauge/program"
+require_relative "../../launch/demo_gauge"
 
 # The reader of a gauge and the gauge that is not there, as programs.
 class GaugeProgramTest < Minitest::Test
@@ -120,5 +121,20 @@ class GaugeProgramTest < Minitest::Test
     out, = capture_io { assert_equal 0, UprightBench::Gauge::Program.call(["--help"]) }
 
     assert_match(%r{bin/gauge simulate}, out)
+  end
+
+  # The last run's link leads to whatever device got that terminal since: no reader may find it.
+  def test_a_second_start_leaves_no_link_of_the_first
+    Dir.mktmpdir do |folder|
+      link = File.join(folder, "gauge")
+      File.symlink(File::NULL, link)
+      File.write("#{link}.token", "secret\n")
+      children = Struct.new(:seen) { def start(name, *) = seen << [name, File.symlink?(self.class::LINK)] }
+      children.const_set(:LINK, link)
+      begun = children.new([])
+      UprightBench::Launch::DemoGauge.start(begun, root: folder, folder: folder, port: "1", env: {})
+
+      assert_equal [["gauge", false], ["gauge's reader", false]], begun.seen
+    end
   end
 end

@@ -32,6 +32,10 @@ class GaugesScreenTest < DatabaseTest
     get "/gauges"
 
     assert_match(/“strange”, which cannot be read so/, last_response.body)
+    hand_on("0 182.5 g\n", token)
+    get "/gauges"
+
+    assert_match(/“182.5 g”, which is no reading of a suction gauge and is not taken/, last_response.body)
     submit "/gauges/#{gauge.id}", { "id" => gauge.id.to_s, "name" => "Arm", "pattern" => "{value}", "unit" => "mbar",
                                     "error_percent" => "2" }, from: "/gauges"
 

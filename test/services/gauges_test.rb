@@ -37,6 +37,19 @@ class GaugesOnFileTest < DatabaseTest
     assert_nil now(NOW + 10).steady, "what is long past is no rest"
   end
 
+  # What a scale sends to a suction gauge is refused, and breaks nothing that was kept of it before.
+  def test_a_quantity_that_it_is_not_for
+    hear(*(0..12).map { |step| [step * 200, "182.5 g"] })
+
+    assert_equal ["182.5 g", false], @gauge.stream.refresh.values.values_at(:last_line, :understood)
+    assert_predicate now, :silent?
+    kept = Array.new(13) { |step| [NOW.to_f - (step * 0.2), 182.5, "mass", false] }
+    @gauge.stream.update(shown: Sequel.pg_jsonb(kept))
+
+    assert_nil now.steady
+    assert_nil now.last
+  end
+
   def test_nobody_is_heard_without_its_token
     [nil, "", "x" * 43, @gauge.token_digest].each { |token| assert_nil hear([0, "1 kPa"], token: token.to_s) }
     Services::KeepGauge.put_away(@gauge.id, by: owner, at: NOW)
