@@ -12,6 +12,7 @@ module UprightBench
       # @!attribute behind_it [Hash{Symbol=>Array<Symbol>}] kind of part => its faults that may have caused this one, so
       #   that it does not come back
       # @!attribute shown_by [Symbol, nil] of TRIALS: what parts it from others without taking it apart
+      # @!attribute told_by [Array<Symbol>] reasons of a finding that say it too, as a run time that was measured does
       # @!attribute observed [Hash{Symbol=>Object}] what a finding of it says: its verdict, and so who mends it and how,
       #   follow from that; empty for a setting
       class Fault
@@ -22,7 +23,7 @@ module UprightBench
         AIR = %i[blocked leak fan nothing].freeze
         TRIALS = %i[a_good_one leaving_it_out].freeze
 
-        fields :key, :seen, :air, :explains, :behind_it, :shown_by, observed: {}.freeze
+        fields :key, :seen, :air, :explains, :behind_it, :shown_by, told_by: [].freeze, observed: {}.freeze
 
         # @param complaint [Symbol]
         # @param sheet [Sheets::Sheet]

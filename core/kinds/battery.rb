@@ -10,7 +10,7 @@ module UprightBench
         states: {
           "sound" => Kind::State::GOOD,
           "weak" => Kind::State.new(verdict: :replace, wash_helps: false, fault: Faults::Fault.new(
-            key: :weak, seen: 0.6, air: :fan, shown_by: :a_good_one,
+            key: :weak, seen: 0.6, air: :fan, shown_by: :a_good_one, told_by: %i[pack_tired],
             explains: { pulses: { any: 3, stick: 2 }, weak_everywhere: 4, brush_does_not_turn: 2,
                         short_run_time: 30 },
             behind_it: { filter: %i[full], roll: %i[wound], contacts: %i[dirty] }

@@ -35,7 +35,8 @@ module UprightBench
             customers: "Runs {share} % of its time when new ({ran} of {rated} min {setting})."
           },
           charges_badly: {
-            staff: "Flashes red while charging: check that it is the charger made for it, then suspect the pack.",
+            staff: "Flashes red while charging: try the charger that was made for it, and wipe the contacts. If it " \
+                   "stays red, suspect the pack.",
             customers: "Flashes red while charging."
           },
           pack_holds: { both: "Runs {share} % of its time when new ({ran} of {rated} min {setting})." },

@@ -99,13 +99,15 @@ module UprightBench
         finding = @findings[check.place]
         return [] if finding.nil? || finding.verdict == "leave"
 
-        check.shows.keys.select { |key| says?(finding.seen, plan.cause_of(key).fault.observed) }
+        check.shows.keys.select { |key| says?(finding, plan.cause_of(key).fault) }
       end
 
-      # A number is a sign by its verdict, a word by itself.
-      def says?(seen, observed)
-        observed.any? && observed.all? do |name, value|
-          seen[name] == value || (value.is_a?(Numeric) && seen.key?(name))
+      # A number is a sign by its verdict, a word by itself; or the finding's reason says it.
+      def says?(finding, fault)
+        return true if fault.told_by.include?(finding.clause&.to_sym)
+
+        fault.observed.any? && fault.observed.all? do |name, value|
+          finding.seen[name] == value || (value.is_a?(Numeric) && finding.seen.key?(name))
         end
       end
     end

@@ -22,7 +22,10 @@ class KindWordsTest < CoreTest
   end
 
   def test_what_can_be_wrong
-    each_kind { |kind, words| assert_equal kind.faults.keys.sort, words.faults.keys.sort, kind.key }
+    each_kind do |kind, words|
+      assert_equal kind.faults.keys.sort, words.faults.keys.sort, kind.key
+      assert_empty kind.faults.values.flat_map(&:told_by) - words.found.keys, "#{kind.key}: no finding says so"
+    end
 
     assert_equal Faults::Settings::ALL.keys, English::Faults::SETTINGS.keys
   end

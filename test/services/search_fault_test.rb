@@ -76,6 +76,22 @@ class SearchFaultTest < DatabaseTest
     refute_includes ladder.left.map(&:key), check.key
   end
 
+  # Fourteen of forty minutes say that the pack is weak, whatever word was chosen for it.
+  def test_a_run_time_that_was_measured_counts
+    @job = Models::Job.order(:id).all.find do |one|
+      one.recordable? && one.made_safe_at && one.standing_stops.empty? && one.sheet.power == :battery &&
+        one.sheet.position?("battery") && one.sheet.position("battery").measures.key?("run_minutes")
+    end
+    begin_search("short_run_time")
+    Models::Finding.where(job_id: job.id, position: "battery").delete
+    before = ladder.belief["battery:weak"]
+    rated = job.sheet.position("battery").measures["run_minutes"]
+    Services::RecordFinding.call(job.number, "battery", observed: { run_minutes: rated * 0.35 }, version: 0,
+      by: technician, at: NOW)
+
+    assert_operator ladder.belief["battery:weak"], :>, before * 1.5
+  end
+
   def test_answered_once
     begin_search
     check = filter_check

@@ -97,8 +97,8 @@ class CasesTest < CoreTest
       seen: { "roll" => [{ turns: "stuck" }, :clean], "neck" => [{ state: "blocked" }, :clean],
               "mesh" => [{ state: "clogged" }, :wash],
               "separator" => [{ state: "dusty" }, :clean], "post-filter" => [{ grey: 4, after_wash: true }, :replace],
-              "battery" => [{ charging: "flashes red" }, :refer] },
-      order: %w[battery separator roll mesh neck post-filter]
+              "battery" => [{ charging: "flashes red" }, :clean] },
+      order: %w[separator roll mesh neck battery post-filter]
     },
     "a stick with two rolls, after a hairy summer" => {
       sheet: "maristo-reed-duo",

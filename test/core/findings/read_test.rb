@@ -228,7 +228,7 @@ class ReadTest < CoreTest
       read(PACK, { run_minutes: 19, run_minutes_full: 4 }).reason.figures)
     assert_reads :leave, :pack_holds, PACK, { run_minutes: 10 }, policy: Findings::Policy.new(battery_limit_percent: 50)
     assert_reads :refer, :battery_swollen, PACK, { run_minutes: 20, state: "swollen" }
-    assert_reads :refer, :charges_badly, PACK, { state: "sound", charging: "flashes red" }
+    assert_reads :clean, :charges_badly, PACK, { state: "sound", charging: "flashes red" }
   end
 
   # House rule: what is full within two weeks does not last until anybody looks again.
