@@ -6,7 +6,7 @@ module UprightBench
     module Faults
       SETTINGS = {
         pile: "floor setting wrong for the pile", slide: "suction slide or valve open", off: "brush switched off",
-        eco: "in its quiet or saving mode", cut_out: "thermal cut-out tripped: unplug it, let it cool half an hour"
+        eco: "in its quiet or saving mode", cut_out: "thermal cut-out tripped: without power, let it cool half an hour"
       }.freeze
 
       # What to do, what shows it, and the tool, or nil.

@@ -53,7 +53,7 @@ module UprightBench
           first = @sheet.stations.first
           floor = @causes.select { |cause| cause.place && floor?(cause, first) }
           splitting(:hose, floor, SURE, 1 - SURE, place: nil, name: "At the end of the hose or wand",
-            act: "Take off head and wand, switch on, and feel the suction at the open end.",
+            act: "Take off the head, switch on, and feel the suction at the open end.",
             sign: "it pulls hard there: the fault is in what came off")
         end
 
