@@ -10,13 +10,15 @@ module UprightBench
       FOLDER = Config::Settings::ROOT.join("docs/screenshots")
       SIZE = [1280, 800].freeze
       PHONE = [390, 844].freeze
+      # The whole browser, or the shell that the tests install.
+      BROWSERS = %w[/usr/bin/chromium /usr/bin/chromium-headless-shell].freeze
       OPTIONS = { "disable-gpu" => nil, "disable-quic" => nil, "disable-background-networking" => nil,
                   "host-resolver-rules" => "MAP * ~NOTFOUND, EXCLUDE 127.0.0.1" }.freeze
 
       def initialize(app)
         Capybara.register_driver(:pictures) do |rack|
           options = Process.uid.zero? ? OPTIONS.merge("no-sandbox" => nil) : OPTIONS
-          Capybara::Cuprite::Driver.new(rack, browser_path: ENV.fetch("CHROMIUM", "/usr/bin/chromium"),
+          Capybara::Cuprite::Driver.new(rack, browser_path: browser,
             window_size: SIZE, browser_options: options, timeout: 30)
         end
         Web::OwnBuffer.install
@@ -35,6 +37,10 @@ module UprightBench
       end
 
       private
+
+      def browser
+        ENV.fetch("CHROMIUM") { BROWSERS.find { |path| File.executable?(path) } || BROWSERS.first }
+      end
 
       def sign_in
         @page.visit("/login")
