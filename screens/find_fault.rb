@@ -154,13 +154,13 @@ module UprightBench
 
         # @param result [Symbol]
         # @return [String] as in "no pull at the open end"
-        def outcome_words(check, result)
+        def shown_words(check, result)
           English::Tries.outcome(check, result)
         end
 
         # @return [String] the same, as on a button
-        def outcome_button(check, result)
-          outcome_words(check, result).sub(/\A./, &:upcase)
+        def shown_button(check, result)
+          shown_words(check, result).sub(/\A./, &:upcase)
         end
 
         # @return [Boolean] whether the answer is yes or no, and not one of several things that may be seen

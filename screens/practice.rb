@@ -69,11 +69,11 @@ module UprightBench
         # @param check [Core::Faults::Check]
         # @return [String] what there is to be seen
         def practice_sign(round, check, result)
-          return outcome_words(check, result) if check.splits
-          return check.tried? ? outcome_words(check, result) : "nothing to be seen" if result == :clear
+          return shown_words(check, result) if check.splits
+          return check.tried? ? shown_words(check, result) : "nothing to be seen" if result == :clear
 
           there = round.search.causes.select { |cause| round.hidden.include?(cause.key) && check.shows.key?(cause.key) }
-          there.any? ? there.map { |cause| fault_words_of(cause) }.join(", ") : outcome_words(check, result)
+          there.any? ? there.map { |cause| fault_words_of(cause) }.join(", ") : shown_words(check, result)
         end
 
         # Looks are made without power, tries and the motor's run with it.
