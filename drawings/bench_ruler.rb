@@ -40,8 +40,7 @@ module UprightBench
       def words(row)
         ready = row.ready_at ? "ready #{of_week(row.ready_at)}" : "nobody can work on it now"
         promise = row.promise_at ? "promised #{of_week(row.promise_at)}" : "no promise yet"
-        late = row.late_minutes.positive? ? ", #{Core::Units::Duration.words(row.late_minutes)} late" : ""
-        "Job #{row.number}: #{ready}, #{promise}#{late}"
+        ["Job #{row.number}: #{ready}", promise, *row.lateness(@now)].join(", ")
       end
 
       def of_week(time)

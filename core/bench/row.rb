@@ -16,6 +16,15 @@ module UprightBench
           fields :kind, :from, :to
         end
 
+        # @param now [Time]
+        # @return [String, nil] as in "2 d 20 h late"; while the promise may still be kept, "would be 5 h 35 late"; nil
+        #   when in time or not promised
+        def lateness(now)
+          return unless late_minutes.positive?
+
+          "#{'would be ' if promise_at > now}#{Units::Duration.words(late_minutes)} late"
+        end
+
         # @return [Integer] 0 when in time or not promised
         def late_minutes
           return 0 unless promise_at && ready_at && ready_at > promise_at

@@ -21,7 +21,7 @@ module UprightBench
 
         # @return [Array<Line>]
         def lines
-          @lines ||= plan.map { |row| Line.new(by_number.fetch(row.number), row) }
+          @lines ||= plan.map { |row| Line.new(by_number.fetch(row.number), row, @now) }
         end
 
         # @return [Hash{Symbol=>Array<Line>}] what they wait for => the jobs, in the order of the plan; without those

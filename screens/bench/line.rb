@@ -9,9 +9,11 @@ module UprightBench
 
         # @param job [Queries::JobsOnBench::Row]
         # @param plan [Core::Bench::Row] its stretches on the ruler
-        def initialize(job, plan)
+        # @param now [Time]
+        def initialize(job, plan, now)
           @job = job
           @plan = plan
+          @now = now
         end
 
         # @return [Symbol] one of Core::Bench::WaitsFor::ALL
@@ -25,9 +27,9 @@ module UprightBench
           @plan.late_minutes.positive?
         end
 
-        # @return [String, nil] as in "2 d 20 h late"
+        # @return [String, nil] as in "2 d 20 h late" or "would be 5 h 35 late"
         def lateness
-          "#{Core::Units::Duration.words(@plan.late_minutes)} late" if late?
+          @plan.lateness(@now)
         end
 
         # @return [Time, nil] nil when it is ready

@@ -100,7 +100,9 @@ class DrawingsTest < AppTest
     svg = ruler.row(row)
 
     assert_equal Drawings::BenchRuler::WIDTH / 2.0, read(svg).at_xpath("//rect[@class='hands-on']")["x"].to_f
-    assert_match(/1 d 4 h late/, svg)
+    assert_match(/, 1 d 4 h late/, svg)
+    assert_match(/would be 2 h late/, ruler.row(row.with(promise_at: nine + (2 * 3600))))
+    refute_match(/late/, ruler.row(row.with(promise_at: nine + (5 * 3600))))
     assert_equal 6, read(ruler.head).xpath("//text").size - 1
   end
 
