@@ -85,6 +85,15 @@ module UprightBench
           end.keys
         end
 
+        SERVICE = /(?<!\p{L})(service|check-?up|inspection)(?!\p{L})/
+        private_constant :SERVICE
+
+        # @param text [String] as it was written at take-in
+        # @return [Boolean] whether it came for its service, with nothing to complain of
+        def service?(text)
+          text.to_s.downcase.match?(SERVICE) && in_text(text).empty?
+        end
+
         # @param sheet [Sheets::Sheet]
         # @return [Array<Complaint>] those that such a machine can have
         def of(sheet)

@@ -104,6 +104,8 @@ module UprightBench
         end
 
         def complaint
+          return if Faults::Complaints.service?(@complaint) # nothing was wrong that could be gone
+
           Trial.new(key: COMPLAINT, words: @complaint, kind: :complaint, reason: Reason.of(:why_it_came))
         end
       end

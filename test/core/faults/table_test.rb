@@ -81,4 +81,9 @@ class FaultTableTest < CoreTest
     assert_equal %i[weak_everywhere], keys.call("weak suction")
     assert_empty keys.call("impulses, yearly service")
   end
+
+  def test_a_service_is_none
+    ["yearly service", "Half-yearly service", "check-up"].each { |text| assert(Faults::Complaints.service?(text)) }
+    ["yearly service, smells", "pulses", "", "disservice", nil].each { |text| refute(Faults::Complaints.service?(text)) }
+  end
 end

@@ -89,6 +89,16 @@ class FinalTestPlanTest < CoreTest
       changed_at: changed_at)
   end
 
+  # What came for its service has nothing that could be gone.
+  def test_a_service_is_no_complaint
+    plan = ->(text) { FinalTest::Plan.new(demo("Dart L"), worked: %w[roll], complaint: text).call.map(&:key) }
+
+    assert_includes plan.call("weak"), "complaint"
+    assert_includes plan.call("half-yearly service, smells"), "complaint"
+    refute_includes plan.call("half-yearly service"), "complaint"
+    assert_includes plan.call("half-yearly service"), "full-power"
+  end
+
   # One key passes the rest, never safety or the complaint.
   def test_what_is_answered_for_itself
     assert_equal %w[safety complaint], state.to_answer.map(&:key)
