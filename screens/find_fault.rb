@@ -158,14 +158,27 @@ module UprightBench
           English::Tries.outcome(check, result)
         end
 
-        # @return [String] the same, as on a button
-        def shown_button(check, result)
-          shown_words(check, result).sub(/\A./, &:upcase)
+        # @param cause [Core::Faults::Cause] the likeliest that it shows
+        # @return [String] as on the button: "It pulls hard at the open end", or "Found: clogged"
+        def found_button(check, cause)
+          shown = sentence_case(shown_words(check, :found))
+          tried = check.splits || (check.tried? && one_sign?(check))
+          tried ? shown : "#{shown}: #{seen_words(check, cause)}"
         end
 
-        # @return [Boolean] whether the answer is yes or no, and not one of several things that may be seen
-        def one_sign?(check, causes)
-          check.splits || (causes.size == 1 && check.codes.empty?)
+        # @return [String]
+        def clear_button(check)
+          sentence_case(shown_words(check, :clear))
+        end
+
+        # @return [Array<Core::Faults::Cause>] what else may be seen, each with a button of its own
+        def others_seen(check, causes)
+          check.splits ? [] : causes.drop(1)
+        end
+
+        # @return [Boolean] whether it shows one thing only
+        def one_sign?(check)
+          check.shows.size == 1 && check.codes.empty?
         end
 
         # @return [String] how a cause shows in a check, as on the button that says so

@@ -19,10 +19,11 @@ module UprightBench
           after_wash: ["gauge-hair", "M0 5q4-6 8 0t8 0t8 0M0 14q4-6 8 0t8 0t8 0"]
         }.freeze
         MARK = 32
+        WORDS = { torn: "torn", damp: "damp", smell: "smells", loose: "loose", after_wash: "washed today" }.freeze
 
         def label
           graded = @observed[:grey] ? "grey #{@observed[:grey]} of 5" : "grey not graded"
-          said = [@position.name, graded, *found.map { |name| words(name) }, *indicator_words]
+          said = [@position.name, graded, *WORDS.values_at(*found), *indicator_words]
           said.join(", ")
         end
 
@@ -35,16 +36,11 @@ module UprightBench
 
         # @return [Array<Symbol>] in the order in which they are asked
         def found
-          [:torn, *MARKS.keys].select { |name| @observed[name] }
+          WORDS.keys.select { |name| @observed[name] }
         end
 
         def marks
           found - [:torn]
-        end
-
-        def words(name)
-          label = English::Kinds.fetch(:filter).labels.fetch(name)
-          label.sub(/\A./, &:downcase)
         end
 
         def indicator
