@@ -99,17 +99,21 @@ module UprightBench
           end
         end
 
-        # Where several seals may bind, each is closed alone (common practice).
+        # Where several lids' seals may bind, each is closed alone (common practice). What is reached only by opening
+        # the machine sits on no lid.
         def alone
-          binding = @causes.select { |cause| cause.part == :seal && cause.fault.key == :binds }
-          return [] unless ALONE.include?(@complaint) && binding.size > 1
+          return [] unless ALONE.include?(@complaint) && binding_lids.size > 1
 
-          binding.map do |cause|
-            Check.new(key: "alone:#{cause.place}", place: cause.place, splits: true, minutes: ALONE_MINUTES,
-              shows: @causes.to_h { |one| [one.key, one == cause ? SURE : 1 - SURE] }, name: "#{cause.name} alone",
-              act: "Close the lid that sits on it, with no other lid in its way.",
-              sign: "it goes stiffly with this one alone", needs: @openings.needed(cause.place))
+          binding_lids.map do |cause|
+            proving("alone:#{cause.place}", @sheet.position(cause.place), [cause], minutes: ALONE_MINUTES,
+              name: "#{cause.name} alone", act: "Close the lid that it sits on, with no other lid in its way.",
+              sign: "it goes stiffly with this one alone")
           end
+        end
+
+        def binding_lids
+          @causes.select { |cause| cause.part == :seal && cause.fault.key == :binds }
+            .select { |cause| @openings.needed(cause.place).empty? }
         end
 
         # @param trial [Symbol] of Fault::TRIALS

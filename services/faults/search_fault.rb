@@ -174,6 +174,7 @@ module UprightBench
       def written(check, result, cause)
         place = cause ? cause.place : check.place
         return {} if place.nil? || !check.proves? || result == "cannot_tell"
+        return {} if result == "clear" && check.tried? # nobody looked at the part
 
         stood = PlaceBefore.kept(@job, place)
         key = SecureRandom.uuid

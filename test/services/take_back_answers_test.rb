@@ -159,6 +159,17 @@ class TakeBackAnswersTest < DatabaseTest
     assert_equal before, stands(job.refresh)
   end
 
+  # A try shows where the fault is not; of the part itself nobody has seen anything.
+  def test_a_try_that_comes_out_clear_is_no_finding
+    job, look, try = twice_at_one_place
+    before = ladder(job).belief["#{try.place}:weak"]
+    answer(job, try.key, "clear", nil)
+
+    assert_nil Models::Finding.first(job_id: job.id, position: try.place)
+    assert_operator ladder(job).belief["#{try.place}:weak"], :<, before / 5
+    assert_includes ladder(job).left.map(&:key), look.key
+  end
+
   # @return [Array] a job in which a fault is sought, a look, and a try at the same place
   def twice_at_one_place
     here = Models::Job.where(state: Core::Jobs::States.names(:in_shop)).select(:machine_id)

@@ -96,6 +96,19 @@ class FaultLadderTest < CoreTest
     refute_includes ladder.left.map(&:key), "pre-filter"
   end
 
+  # Which of two lids' seals binds, closing each alone shows in a minute; a gasket inside is no lid's.
+  def test_a_stiff_lid
+    found = search(:lid_or_bin_stiff, "hallmoor-dart-l")
+    alone = found.checks.select { |check| check.key.start_with?("alone:") }
+
+    assert_equal %w[inner-lid-seal outer-lid-seal], alone.map(&:place).sort
+    first = Faults::Ladder.new(found).next_step.check
+
+    assert_includes alone.map(&:key), first.key
+    assert_equal ["#{first.place}:binds"], Faults::Ladder.new(found, [[first.key, :found]]).found.map(&:key)
+    refute(search(:lid_or_bin_stiff, "maristo-reed").checks.any? { |check| check.key.start_with?("alone:") })
+  end
+
   def test_nothing_is_left
     found = search(:hard_to_push)
     ladder = Faults::Ladder.new(found, found.checks.map { |check| [check.key, :cannot_tell] })
