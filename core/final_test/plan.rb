@@ -19,7 +19,7 @@ module UprightBench
           ["lid", "The lid or bin shuts without force", false],
           ["light", "The lights show what is normal", false],
           ["dock-dust", "The dock takes the dust", false],
-          [CHARGE, "It charges on its contacts", false]
+          [CHARGE, "It charges", false]
         ].freeze
         ALWAYS = [["whistle", "No whistle and no new noise"],
                   ["full-power", "Half a minute at full power: it runs evenly and draws loose bits through"]].freeze
@@ -55,10 +55,15 @@ module UprightBench
 
         # What was worked at comes before what was not.
         def place_of(trial, worked_only)
-          return if trial == CHARGE && @sheet.power != :battery # a powered head has contacts too
-
           here = @sheet.walk.select { |place| place.kind_of_part.trials.include?(trial) }
+          here = here.select { |place| charges?(place) } if trial == CHARGE
           here.find { |place| @worked.include?(place.key) } || (here.first unless worked_only)
+        end
+
+        # A powered head has contacts too; those that charge sit with the pack, or go on to a dock.
+        def charges?(place)
+          pack = @sheet.walk.find { |other| other.kind == :battery } or return false
+          place.kind == :battery || place.station == pack.station || @sheet.walk.any? { |other| other.kind == :dock }
         end
 
         def place_with_light

@@ -38,6 +38,18 @@ class FinalTestPlanTest < CoreTest
       trials.first(4).map { |trial| trial.reason.key }
   end
 
+  # The contacts of a powered head charge nothing; a robot's do.
+  def test_what_charges
+    place = lambda do |model, worked|
+      tried = FinalTest::Plan.new(demo(model), worked: [worked], complaint: "weak").call
+      tried.find { |trial| trial.key == "charge" }&.place
+    end
+
+    assert_equal "battery", place.call("Dart L", "mini-contacts")
+    assert_equal "contacts", place.call("Rove Q", "contacts")
+    assert_nil place.call("Drum 30", "bag")
+  end
+
   def test_a_flap_is_tried_where_somebody_was_at_it
     assert_equal %w[filters flap lid light charge own-0 whistle full-power complaint], keys("Dart L", "inlet-flap")
   end
