@@ -4,16 +4,16 @@ module UprightBench
   module English
     # The words for each kind of clock, a file each in this folder.
     module Clocks
-      # What moved a date, and from when it is reckoned: the same for all.
+      # Every clock says so what moved its date, and from when it counts.
       SHORTENED = [" × {household} ({traits})", " ÷ {personal} (found {gone} gone than expected in {jobs})",
                    " from {from_on}", ", found {found} % gone on {found_on}"].freeze
 
       ALL = Core::Clocks::Kinds::BY_KEY.keys.to_h { |key| [key, const_get(key.to_s.capitalize)] }.freeze
 
-      # What decided a date, in a word; also where no clock did.
+      # A word for what decided a date; also where no clock did.
       DECIDED = { **ALL.transform_values(&:decided), unknown: "history unknown", none: "no clock runs" }.freeze
 
-      # What may be counted => how it reads behind an amount.
+      # What a clock counts => how it reads behind an amount.
       COUNTS = ALL.values.map(&:counts).inject(:merge).freeze
 
       # Why a task is due on its day, to staff.

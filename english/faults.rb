@@ -2,7 +2,7 @@
 
 module UprightBench
   module English
-    # What can be wrong, and how it is looked for (Core::Faults).
+    # Names the faults, and says how the technician looks for them (Core::Faults).
     module Faults
       SETTINGS = {
         pile: "floor setting wrong for the pile", slide: "suction slide or valve open", off: "brush switched off",

@@ -4,9 +4,6 @@ module UprightBench
   module Models
     # What a check of a search showed. One that was taken back stays on file, and counts no longer.
     class FaultResult < Sequel::Model(:fault_results)
-      dataset_module do
-        where :standing, taken_back_at: nil
-      end
     end
   end
 end

@@ -40,7 +40,7 @@ module UprightBench
 
         ALL = [
           complaint(:pulses, "pulses", said: ["pulsing", "surges", "cuts in and out"]),
-          # Who cleans floors notices it there: one in ten is weak everywhere (house rule).
+          # A customer who cleans only floors notices it there: one such machine in ten is weak everywhere (house rule).
           complaint(:weak_on_the_floor, "weak on the floor", said: ["leaves dirt", "does not pick up"],
             may_be: { weak_everywhere: 0.1 }),
           complaint(:weak_everywhere, "weak everywhere",

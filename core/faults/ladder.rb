@@ -108,7 +108,7 @@ module UprightBench
           @mended.any? ? belief.without(@mended) : belief
         end
 
-        # What a check showed it was; what only one of several codes tells of is likelier by it.
+        # A proving check leaves only the cause that it showed; a light makes the cause that it names likelier.
         def named(belief)
           shown, suspected = @named.reject { |_, cause| @mended.include?(cause) }
             .partition { |key, _| @search.check_of(key).proves? }.map { |pairs| pairs.map(&:last) }

@@ -3,7 +3,7 @@
 module UprightBench
   module Core
     module Gauges
-      # What can be read off a gauge or a scale, each in a file of its own in this folder.
+      # The quantities that a gauge or a scale shows, each in a file of its own in this folder.
       module Quantities
         ALL = constants.map { |name| const_get(name) }.sort_by(&:key).to_h { |one| [one.key, one] }.freeze
 

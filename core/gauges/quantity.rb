@@ -3,8 +3,8 @@
 module UprightBench
   module Core
     module Gauges
-      # What gauges and scales write, and people type, as a number with a unit; kept in one unit of ours. Each is one
-      # file in quantities/.
+      # A quantity that gauges and scales write, and people type, as a number with a unit. We keep it in one unit. Each
+      # quantity is one file in quantities/.
       #
       #   Quantities::Pressure.parse("80 inH2O")  # => 19.893
       #   Quantities::Flow.parse("65,5")          # => 65.5: without a unit, ours is meant

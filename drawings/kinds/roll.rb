@@ -41,7 +41,7 @@ module UprightBench
           @observed[:light]
         end
 
-        # What was found of the bristles stands there in ink, whether anybody turned the roll or not.
+        # The drawing shows in ink the bristles that somebody has looked at, whether anybody turned the roll or not.
         def layer(how, shape)
           return super unless how == :tufts
 

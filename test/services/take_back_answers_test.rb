@@ -159,6 +159,20 @@ class TakeBackAnswersTest < DatabaseTest
     assert_equal before, stands(job.refresh)
   end
 
+  def test_a_skip_comes_back
+    job = jobs.first
+    Services::SearchFault.begin(job.number, "weak_everywhere", by: technician, at: NOW)
+    check = first_look(job)
+    Services::SkipPlace.call(job.number, check.place, reason: "later", by: technician, at: NOW)
+    answer(job, check.key, "clear", nil)
+
+    assert_empty Models::Skip.where(job_id: job.id, position: check.place)
+    take_back(job)
+
+    assert_equal [["later", technician.id]],
+      Models::Skip.where(job_id: job.id, position: check.place).select_map(%i[reason skipped_by])
+  end
+
   # A try shows where the fault is not; of the part itself nobody has seen anything.
   def test_a_try_that_comes_out_clear_is_no_finding
     job, look, try = twice_at_one_place

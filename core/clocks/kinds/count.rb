@@ -25,7 +25,7 @@ module UprightBench
             !each_hours.nil?
           end
 
-          # What was counted is taken as it stands on the day of counting; only the rest is predicted.
+          # The clock takes the count as it stood on the day of counting, and predicts only the rest.
           def runs_out(run, factor)
             counted = counted(run.progress)
             from = counted.zero? ? run.start : run.progress.counted_on

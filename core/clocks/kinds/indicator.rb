@@ -22,7 +22,7 @@ module UprightBench
             false
           end
 
-          # What was read is certain.
+          # Nobody has to guess a reading: its day is certain.
           def runs_out(run, _factor)
             read = run.progress.indicator
             return unless read&.positive?

@@ -4,8 +4,8 @@ module UprightBench
   module Core
     module Gauges
       module Quantities
-        # What a scale shows. 1 lb = 453.59237 g and 1 oz = 1/16 lb, exactly (international yard and pound, 1959). Below
-        # zero it was not tared.
+        # The mass that a scale shows. 1 lb = 453.59237 g and 1 oz = 1/16 lb, exactly (international yard and pound,
+        # 1959). Below zero nobody has tared it.
         Mass = Quantity.new(
           key: :mass, unit: "g",
           units: { "g" => 1.0, "kg" => 1000.0, "lb" => 453.59237, "oz" => 453.59237 / 16 },
